@@ -1,0 +1,1 @@
+<template><v-app><nuxt-page /></v-app></template>

@@ -1,0 +1,1 @@
+<template><v-btn>hi</v-btn></template>

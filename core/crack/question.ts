@@ -1,0 +1,61 @@
+import { z } from 'zod'
+import { question } from '../ask/question'
+import { percent } from '../quantity/schema'
+import { alloyName } from '../metal/find-alloy'
+import { pctMap } from '../metal/identify/evidence'
+import { passChemistry } from './chemistry'
+import { crackIndex } from './crack-index'
+
+export const weldChemistry = question({
+  name: 'weld.chemistry',
+  purpose: 'Composition of a bead, or of each pass, from base, filler and dilution',
+  input: z.object({
+    base: z.union([z.object({ alloy: alloyName }), z.object({ pct: pctMap })], { error: 'either { alloy } or { pct }' }),
+    filler: alloyName,
+    dilutionPct: percent(),
+    passes: z.number().int().min(1).max(200).default(1),
+  }),
+  example: { base: { alloy: '6061-T6' }, filler: 'ER4043', dilutionPct: 30, passes: 3 },
+  solve: ({ base, filler, dilutionPct, passes }) => {
+    const basePct = 'alloy' in base ? base.alloy.pct : base.pct
+    const beads = passChemistry(basePct, filler.pct, dilutionPct, passes)
+    const last = beads.at(-1)!
+    return {
+      answer: { pct: last, ...(passes > 1 ? { byPass: beads.map(pct => ({ pct })) } : {}) },
+      working: ['Si', 'Mg', 'Cu', 'Zn'].filter(element => (last[element] ?? 0) > 0).map(element => ({
+        label: `${element} in ${passes > 1 ? `pass ${passes}` : 'the bead'}`,
+        formula: `${dilutionPct} % × ${passes > 1 ? 'pass below' : basePct[element] ?? 0} + ${100 - dilutionPct} % × ${filler.pct[element] ?? 0}`,
+        value: last[element]!, unit: '%', source: 'mass balance; nominal compositions, Aluminum Association, recalled from memory',
+      })),
+      cautions: [],
+    }
+  },
+})
+
+export const weldCrackIndex = question({
+  name: 'weld.crackIndex',
+  purpose: 'How readily a weld metal cracks as it freezes, from its own freezing path',
+  input: z.object({ pct: pctMap }),
+  example: { pct: { Si: 0.6, Cu: 0.28, Mg: 1.0 } },
+  solve: ({ pct }) => {
+    const { index, rating, lateDropK, persistentDropK, restrictionK, path } = crackIndex(pct)
+    const source = 'Scheil with back-diffusion; Easton and StJohn (1999) data recalled from memory'
+    return {
+      answer: {
+        index, rating, liquidusC: path.liquidusC, solidusC: path.solidusC, freezingRangeC: path.liquidusC - path.solidusC, curve: path.curve,
+        eutecticFraction: path.eutecticFraction, growthRestrictionK: restrictionK,
+      },
+      working: [
+        { label: 'Begins to freeze', formula: 'melting point of aluminium + Σ slope × content', value: path.liquidusC, unit: '°C', source },
+        { label: 'Last liquid freezes', formula: 'the path followed to the last half per cent of liquid', value: path.solidusC, unit: '°C', source },
+        { label: 'Fall while only films are left, above 560 °C', formula: 'from 85 % solid on', value: lateDropK, unit: 'K', source },
+        { label: 'The same, below 560 °C', formula: 'from 85 % solid on', value: persistentDropK, unit: 'K', source },
+        { label: 'Growth restriction', formula: 'Σ slope × (k − 1) × content', value: restrictionK, unit: 'K', source: 'Easton and StJohn (1999)' },
+        { label: 'Eutectic liquid that can refill', formula: 'liquid left when the first second phase forms', value: path.eutecticFraction, unit: '', source },
+        { label: 'Crack index', formula: 'late fall ÷ grain refinement + persistent fall × unhealed share, over bare 6061', value: index, unit: '', source: 'criterion of this application: judgement, set to published crack-curve peaks' },
+      ],
+      cautions: rating === 'severe' || rating === 'high'
+        ? [{ code: 'cracks-hot', level: 'caution' as const, text: `This metal cracks readily as it freezes (${rating}). Another filler, or less base melted in, before any load is put on it.` }] : [],
+    }
+  },
+})

@@ -1,0 +1,81 @@
+import Fraction from 'fraction.js'
+import { KEY_UNITS, UNITS, type Dimension, type UnitKey } from './units.table'
+
+export type ReadingSystem = 'inch' | 'metric'
+
+interface Style { unit: string, digits: number, fixed?: boolean }
+
+/** How each dimension is shown in each system: the spelling, and significant digits or (fixed) decimals. */
+const STYLES: Partial<Record<Dimension, Record<ReadingSystem, Style>>> = {
+  length: { metric: { unit: 'mm', digits: 1, fixed: true }, inch: { unit: 'in', digits: 3, fixed: true } },
+  area: { metric: { unit: 'mm²', digits: 3 }, inch: { unit: 'in²', digits: 3 } },
+  volume: { metric: { unit: 'cm³', digits: 3 }, inch: { unit: 'in³', digits: 3 } },
+  mass: { metric: { unit: 'g', digits: 3 }, inch: { unit: 'oz', digits: 3 } },
+  temperature: { metric: { unit: '°C', digits: 0, fixed: true }, inch: { unit: '°F', digits: 0, fixed: true } },
+  torque: { metric: { unit: 'N·m', digits: 3 }, inch: { unit: 'lbf·ft', digits: 3 } },
+  stress: { metric: { unit: 'mpa', digits: 3 }, inch: { unit: 'psi', digits: 3 } },
+  flow: { metric: { unit: 'l/min', digits: 2 }, inch: { unit: 'cfh', digits: 2 } },
+  speed: { metric: { unit: 'm/min', digits: 3 }, inch: { unit: 'ipm', digits: 3 } },
+}
+
+const PRINTED: Record<string, string> = { 'l/min': 'L/min', 'mpa': 'MPa', '°c': '°C', '°f': '°F' }
+
+/** A value in plain figures: `digits` significant ones, or decimals when `fixed`. */
+export function figures(value: number, digits: number, fixed = false): string {
+  if (fixed) {
+    const text = value.toFixed(digits)
+    return Number(text) === 0 ? text.replace('-', '') : text
+  }
+  if (value === 0) return '0'
+  const rounded = Number(value.toPrecision(digits))
+  const magnitude = Math.abs(rounded)
+  if (magnitude >= 1e9 || magnitude < 1e-4) return rounded.toExponential(Math.max(0, digits - 1))
+  return rounded.toFixed(Math.max(0, Math.min(8, digits - 1 - Math.floor(Math.log10(magnitude)))))
+}
+
+export interface Shown { figure: string, unit: string }
+
+/**
+ * A value in the reader's system, as a figure and its unit apart (figures are set in the instrument face).
+ * Lengths of a tenth of a millimetre and finer are shown to two more decimals; long times in minutes or hours; heavy parts in kg or lb.
+ */
+export function show(value: number, key: UnitKey, system: ReadingSystem): Shown {
+  const { dimension, baseScale, symbol } = KEY_UNITS[key]
+  const base = value * baseScale
+  if (dimension === 'time') {
+    if (Math.abs(base) >= 5400) return { figure: figures(base / 3600, 3), unit: 'h' }
+    if (Math.abs(base) >= 90) return { figure: figures(base / 60, base >= 600 ? 3 : 2), unit: 'min' }
+    return { figure: figures(base, 2), unit: 's' }
+  }
+  const style = STYLES[dimension]?.[system]
+  if (!style) return { figure: figures(value, 3), unit: symbol }
+  let { unit, digits } = style
+  if (dimension === 'mass' && Math.abs(base) >= 1000) unit = system === 'metric' ? 'kg' : 'lb'
+  if (dimension === 'length' && Math.abs(base) < 2 && base !== 0) digits += system === 'metric' ? 1 : 0
+  const definition = UNITS[dimension].find(candidate => candidate.spellings.includes(unit.toLowerCase()))!
+  const shown = base / definition.scale - (definition.offset ?? 0)
+  return { figure: figures(shown, digits, style.fixed), unit: PRINTED[unit.toLowerCase()] ?? unit }
+}
+
+/** The same as one text. */
+export function showText(value: number, key: UnitKey, system: ReadingSystem): string {
+  const { figure, unit } = show(value, key, system)
+  return unit === '' ? figure : unit === '°' || unit === '%' ? `${figure}${unit}` : `${figure} ${unit}`
+}
+
+/**
+ * Text that `read` takes back to the same value: the shortest decimal in the key's unit,
+ * or for a length that is a whole number of sixty-fourths of an inch, the fraction.
+ */
+export function write(value: number, key: UnitKey, system: ReadingSystem = 'metric'): string {
+  const { dimension, symbol } = KEY_UNITS[key]
+  if (dimension === 'length' && system === 'inch') {
+    const inches = value * KEY_UNITS[key].baseScale / 25.4
+    const sixtyFourths = inches * 64
+    if (sixtyFourths !== 0 && Math.abs(sixtyFourths - Math.round(sixtyFourths)) < 1e-9 && Math.abs(inches) < 1000) {
+      return `${new Fraction(Math.round(sixtyFourths), 64).toFraction(true)} in`
+    }
+    return `${String(inches)} in`
+  }
+  return symbol ? `${String(value)} ${symbol === 'µm' ? 'um' : symbol}` : String(value)
+}

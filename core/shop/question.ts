@@ -1,0 +1,31 @@
+import { z } from 'zod'
+import { question } from '../ask/question'
+import { quantity } from '../quantity/schema'
+import { quote } from './quote'
+
+const money = z.number({ error: 'an amount of money' }).min(0).max(1e7)
+const name = z.string().trim().min(1).max(80)
+
+export const jobQuote = question({
+  name: 'job.quote',
+  purpose: 'Price of a repair from minutes by phase, filler, gas, power and extras, against a new part',
+  input: z.object({
+    phases: z.array(z.object({ name, minutes: quantity('min', { min: 0, max: 1e6 }) })).max(60),
+    ratePerHour: money,
+    filler: z.object({ rods: z.number().min(0).max(1e5), pricePerRod: money }).default({ rods: 0, pricePerRod: 0 }),
+    gas: z.object({ litres: z.number().min(0).max(1e7), pricePerL: money }).default({ litres: 0, pricePerL: 0 }),
+    power: z.object({ kWh: z.number().min(0).max(1e6), pricePerKWh: money }).default({ kWh: 0, pricePerKWh: 0 }),
+    other: z.array(z.object({ name, price: money })).max(60).default([]),
+    newPrice: money.optional(),
+  }),
+  example: {
+    phases: [{ name: 'Open up', minutes: 35 }, { name: 'Warm', minutes: 12 }, { name: 'Weld', minutes: 20 }, { name: 'Dress and prove', minutes: 30 }],
+    ratePerHour: 48, filler: { rods: 2, pricePerRod: 0.6 }, gas: { litres: 70, pricePerL: 0.012 }, power: { kWh: 1.1, pricePerKWh: 0.3 }, other: [{ name: 'New seal', price: 4.5 }], newPrice: 420,
+  },
+  solve: (input) => {
+    const { working, ...answer } = quote(input)
+    const cautions = answer.ofNewPct !== undefined && answer.ofNewPct > 60
+      ? [{ code: 'dear-against-new', level: 'note' as const, text: 'The repair comes near the price of a new part: say so before starting.' }] : []
+    return { answer, working, cautions }
+  },
+})
