@@ -1,0 +1,36 @@
+import { mergeJobs } from '#core/job/files'
+import type { Job, Kit } from '#core/job/job.schema'
+import { newKit } from '#core/job/new-job'
+import { applyPatch, type Patch } from '#core/job/patch'
+import { db } from './database'
+
+const THE_KIT = 'kit'
+
+/** Puts changes on the stored job, whatever another tab has changed in it meanwhile. @returns the job as stored, or undefined if it is gone */
+export function writePatches(jobId: string, patches: readonly Patch[], updatedAt: string): Promise<Job | undefined> {
+  return db.transaction('rw', db.jobs, async () => {
+    const stored = await db.jobs.get(jobId)
+    if (!stored) return undefined
+    const next = { ...patches.reduce((job, patch) => applyPatch(job, patch), stored), updatedAt }
+    await db.jobs.put(next)
+    return next
+  })
+}
+
+export const readKit = async (): Promise<Kit> => (await db.kit.get(THE_KIT))?.kit ?? newKit()
+
+export const writeKit = (kit: Kit) => db.kit.put({ id: THE_KIT, kit })
+
+export interface Imported { added: number, replaced: number, kept: number, kit: boolean }
+
+/** Takes in a sound file in one transaction: all of it or nothing. A kit comes only into a bench that has none. */
+export function takeInFile(jobs: readonly Job[], kit: Kit | null): Promise<Imported> {
+  return db.transaction('rw', db.jobs, db.kit, async () => {
+    const here = await db.jobs.toArray()
+    const { add, replace, keep } = mergeJobs(here, jobs)
+    await db.jobs.bulkPut([...add, ...replace])
+    const takesKit = kit !== null && (await db.kit.get(THE_KIT)) === undefined
+    if (takesKit) await writeKit(kit)
+    return { added: add.length, replaced: replace.length, kept: keep.length, kit: takesKit }
+  })
+}

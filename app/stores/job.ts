@@ -1,0 +1,121 @@
+import { liveQuery, type Subscription } from 'dexie'
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, watch } from 'vue'
+import type { Job } from '#core/job/job.schema'
+import { applyPatch, inverseOf, valueAt, type Patch } from '#core/job/patch'
+import type { JobPlan } from '#core/plan/plan-job'
+import { STATION_IDS, type StationId } from '#core/job/stations.table'
+import { coreWorker } from '~/composables/core-worker'
+import { db } from '~/db/database'
+import { writePatches } from '~/db/shelf'
+import { useShop } from './shop'
+
+interface Change { forth: Patch, back: Patch, at: number }
+
+/** Typing in one field within this time is one step of undo. */
+const ONE_EDIT_MS = 1500
+const MOST_UNDO = 500
+
+/** The job on the bench: every change is stored at once, can be undone, and sends the plan to be worked out anew. */
+export const useJob = defineStore('job', () => {
+  const shop = useShop()
+  const job = shallowRef<Job | null>(null)
+  const plan = shallowRef<JobPlan | null>(null)
+  const missing = ref(false)
+  const saveError = ref<string | null>(null)
+  const done = shallowRef<Change[]>([])
+  const undone = shallowRef<Change[]>([])
+  let writes = Promise.resolve()
+  const pending = ref(0)
+  let following: Subscription | undefined
+
+  async function open(id: string) {
+    if (job.value?.id === id) return
+    close()
+    const stored = await db.jobs.get(id)
+    missing.value = stored === undefined
+    job.value = stored ?? null
+    following = liveQuery(() => db.jobs.get(id)).subscribe((found) => {
+      if (pending.value === 0 && job.value?.id === id && found && found.updatedAt !== job.value.updatedAt) job.value = found
+    })
+  }
+
+  function close() {
+    following?.unsubscribe()
+    job.value = null
+    plan.value = null
+    done.value = []
+    undone.value = []
+  }
+
+  function store(patches: Patch[]) {
+    const id = job.value!.id
+    const at = new Date().toISOString()
+    job.value = { ...job.value!, updatedAt: at }
+    pending.value += 1
+    writes = writes
+      .then(() => writePatches(id, patches, at))
+      .then(() => { saveError.value = null }, (error: unknown) => { saveError.value = error instanceof Error ? error.message : 'the browser refused to store it' })
+      .finally(() => { pending.value -= 1 })
+  }
+
+  function edit(path: Patch['path'], value: unknown) {
+    if (!job.value) return
+    const forth: Patch = { path, value }
+    if (JSON.stringify(valueAt(job.value, path)) === JSON.stringify(value)) return
+    const at = Date.now()
+    const last = done.value.at(-1)
+    const same = last && at - last.at < ONE_EDIT_MS && last.forth.path.join('.') === path.join('.')
+    done.value = same
+      ? [...done.value.slice(0, -1), { forth, back: last.back, at }]
+      : [...done.value.slice(-MOST_UNDO), { forth, back: inverseOf(job.value, forth), at }]
+    undone.value = []
+    job.value = applyPatch(job.value, forth)
+    store([forth])
+  }
+
+  function undo() {
+    const last = done.value.at(-1)
+    if (!last || !job.value) return
+    done.value = done.value.slice(0, -1)
+    undone.value = [...undone.value, last]
+    job.value = applyPatch(job.value, last.back)
+    store([last.back])
+  }
+
+  function redo() {
+    const next = undone.value.at(-1)
+    if (!next || !job.value) return
+    undone.value = undone.value.slice(0, -1)
+    done.value = [...done.value, next]
+    job.value = applyPatch(job.value, next.forth)
+    store([next.forth])
+  }
+
+  let asked = 0
+  watch([job, () => shop.kit], async () => {
+    const current = job.value
+    if (!current) return
+    const ticket = ++asked
+    const worked = await coreWorker().plan(current, shop.kit)
+    if (ticket === asked) plan.value = worked
+  })
+
+  /** Lays a station's bead: what the call rests on now is remembered, so that a later change shows as stale. */
+  function settle(id: StationId) {
+    if (plan.value) edit(['settled', id], { at: new Date().toISOString(), basis: { ...plan.value[id].basis } })
+  }
+
+  const acknowledge = (code: string, name: string) =>
+    edit(['acknowledged'], [...job.value!.acknowledged.filter(entry => entry.code !== code), { code, name: name.trim(), at: new Date().toISOString() }])
+
+  return {
+    job, plan, missing, saveError, open, close, edit, undo, redo, settle, acknowledge,
+    unsettle: (id: StationId) => edit(['settled', id], undefined),
+    canUndo: computed(() => done.value.length > 0), canRedo: computed(() => undone.value.length > 0),
+    saving: computed(() => pending.value > 0),
+    staleCount: computed(() => plan.value ? STATION_IDS.filter(id => plan.value![id].changed.length).length : 0),
+    /** Resolves when everything edited so far is stored. */
+    stored: () => writes,
+  }
+})

@@ -1,0 +1,27 @@
+import { useLocalStorage, usePreferredDark } from '@vueuse/core'
+import { defineStore } from 'pinia'
+import { computed } from 'vue'
+import { showText, type ReadingSystem } from '#core/quantity/show'
+import type { UnitKey } from '#core/quantity/units.table'
+
+/** How this reader reads: units, light or dark, gloves. Kept in the browser; never part of a job. */
+export const useSettings = defineStore('settings', () => {
+  const system = useLocalStorage<ReadingSystem>('ws-system', 'metric')
+  const light = useLocalStorage<'auto' | 'light' | 'dark'>('ws-light', 'auto')
+  const gloves = useLocalStorage('ws-gloves', false)
+  const prefersDark = usePreferredDark()
+  const theme = computed(() => light.value === 'auto' ? prefersDark.value ? 'dark' : 'light' : light.value)
+  const other = computed<ReadingSystem>(() => system.value === 'inch' ? 'metric' : 'inch')
+  return {
+    system, light, gloves, theme, other,
+    swapSystem: () => { system.value = other.value },
+    /** A value in the reader's system. */
+    text: (value: number, unit: UnitKey) => showText(value, unit, system.value),
+    /** A value in both systems, or once where they agree. */
+    both(value: number, unit: UnitKey) {
+      const mine = showText(value, unit, system.value)
+      const theirs = showText(value, unit, other.value)
+      return mine === theirs ? mine : `${mine} · ${theirs}`
+    },
+  }
+})

@@ -1,0 +1,15 @@
+import { expose } from 'comlink'
+import type { Asked } from '#core/ask/registry'
+import type { Job, Kit } from '#core/job/job.schema'
+import { planJob, type JobPlan } from '#core/plan/plan-job'
+import { questions } from '#core/questions'
+
+/** The core, off the page's thread: whole plans and single questions. */
+const bench = {
+  plan: (job: Job, kit: Kit): JobPlan => planJob(job, kit),
+  ask: (name: string, input: unknown): Asked => questions.ask(name, input),
+}
+
+export type BenchWorker = typeof bench
+
+expose(bench)

@@ -1,0 +1,53 @@
+/** What can be picked at the bench, with its words. Ids are kept in files; words are for the reader. */
+export const CAUSES = {
+  'unknown': 'not known yet',
+  'seized-forced': 'seized dry and was forced',
+  'bolted-crooked': 'bolted down to something not flat',
+  'ribs-cut': 'stiffening cut away by someone',
+  'thrown': 'struck by a thrown chain or tool',
+  'dropped': 'dropped or knocked',
+  'frost': 'burst by frost',
+  'corrosion': 'corroded by salt or wet',
+  'over-tightened': 'over-tightened',
+  'earlier-repair': 'an earlier repair let go',
+  'loose-mount': 'loose mount, shaken',
+  'fatigue': 'cracked by repeated load',
+} as const
+export type Cause = keyof typeof CAUSES
+
+export const COATINGS = { none: 'bare', paint: 'painted', powder: 'powder-coated', plated: 'plated', anodised: 'anodised' } as const
+export type Coating = keyof typeof COATINGS
+
+export const MUST_NOT_MOVE = {
+  'bearing-bore': 'bearing bore', 'locating-diameter': 'locating diameter', 'gasket-face': 'gasket face', 'bolt-pattern': 'bolt pattern', 'pivot-line': 'pivot alignment',
+} as const
+export type MustNotMove = keyof typeof MUST_NOT_MOVE
+
+export interface Protect { readonly name: string, readonly how: string, readonly caution?: string, readonly limitC?: number }
+
+/** What must be kept from harm, how, and the caution it raises. Limits: common practice, no source. */
+export const PROTECTS = {
+  'lip-seal': { name: 'lip seal near the weld', how: 'take it out and fit a new one: a cheap part', limitC: 100 },
+  'fluoro-seal': { name: 'fluoroelastomer seal or ring', how: 'take it out before any heat', caution: 'seal-acid', limitC: 200 },
+  'bush': { name: 'bush left in', how: 'bushes usually live; keep the torch off them', limitC: 150 },
+  'finished-bore': { name: 'finished bore', how: 'line it with thin sheet, about 0.6 mm steel, so that drips do not stick' },
+  'openings': { name: 'openings', how: 'stuff with rags, taken out before any flame' },
+  'finished-face': { name: 'finished face', how: 'lay it on card; earth through a bolt hole, never through paint' },
+  'electronics': { name: 'electronics', how: 'take them off; lift the battery lead' },
+  'fuel': { name: 'fuel or its tank', how: 'drain, purge, keep cool and never near flame', caution: 'closed-hollow', limitC: 60 },
+  'closed-hollow': { name: 'closed hollow', how: 'drill or open a vent before heat', caution: 'closed-hollow' },
+  'neighbours': { name: 'neighbouring work', how: 'cover it: aluminium dust travels' },
+} as const satisfies Record<string, Protect>
+export type ProtectId = keyof typeof PROTECTS
+
+/** What the puddle did, as logged against a pass, and the next move. Common practice, no source. */
+export const SEEN_IN_PUDDLE = {
+  'wets-clean': { name: 'wets clean', next: 'go on' },
+  'black-specks': { name: 'black specks', next: 'hold the arc on it without rod until they stop, brush when cold, then rod' },
+  'bubbles': { name: 'bubbles keep coming', next: 'let it freeze, grind out four fifths of the bead, go again' },
+  'reopens': { name: 'crack reopens behind the arc', next: 'stop and cut deeper: no filler mends it' },
+  'pinhole': { name: 'pinhole', next: 'fill it while still hot' },
+  'sags': { name: 'sags or burns through', next: 'less current or let it cool; back it with copper' },
+  'too-hot': { name: 'part too hot', next: 'stop, let it come down to the interpass limit' },
+} as const
+export type SeenInPuddle = keyof typeof SEEN_IN_PUDDLE

@@ -1,0 +1,35 @@
+import type { Caution } from '../ask/question'
+import type { Asked } from '../ask/registry'
+import { questions } from '../questions'
+import type { Working } from './parts'
+
+export interface PlanAnswer<Out> { answer: Out, working: Working, cautions: readonly Caution[] }
+export type AskedForPlan<Out> = ({ ok: true } & PlanAnswer<Out>) | { ok: false, reason: string }
+
+/** The core is pure, so an answer stands for its input for good; typing in one field leaves most questions of a plan as they were. */
+const remembered = new Map<string, AskedForPlan<unknown>>()
+const MOST_REMEMBERED = 400
+
+/**
+ * Asks a question on behalf of a plan, so that a station's number and the command line's are the same call.
+ * A refusal comes back as plain words.
+ */
+export function askFor<Out>(name: string, title: string, input: unknown): AskedForPlan<Out> {
+  const key = `${name} ${title} ${JSON.stringify(input)}`
+  const known = remembered.get(key)
+  if (known) return known as AskedForPlan<Out>
+  const fresh = askAfresh<Out>(name, title, input)
+  if (remembered.size >= MOST_REMEMBERED) remembered.delete(remembered.keys().next().value!)
+  remembered.set(key, fresh)
+  return fresh
+}
+
+function askAfresh<Out>(name: string, title: string, input: unknown): AskedForPlan<Out> {
+  const asked: Asked = questions.ask(name, input)
+  if (asked.ok) return { ok: true, answer: asked.answer as Out, working: { title, question: name, input, steps: asked.working }, cautions: asked.cautions }
+  const { error } = asked
+  return {
+    ok: false,
+    reason: error.kind === 'no-answer' ? error.reason : error.kind === 'invalid-input' ? error.issues.map(issue => `${issue.path ? `${issue.path}: ` : ''}${issue.message}`).join('; ') : `no question ${error.name}`,
+  }
+}

@@ -1,0 +1,34 @@
+import type { Step } from '../ask/question'
+import type { Job } from '../job/job.schema'
+
+export interface Body { volumeMm3: number, areaMm2: number, massKg: number, steps: Step[] }
+
+/**
+ * Mass and cooling area of the part from its overall sizes and wall: a tray (bottom and four walls, open on one side),
+ * or a plate where no height worth the name is given. A weighed mass is believed before the tray's.
+ * Accuracy: bosses and ribs are left out, so the tray is usually a tenth to a third light; weigh it when it matters.
+ * @returns null while a size is missing
+ */
+export function bodyOf(job: Job, densityGcm3: number): Body | null {
+  const { lengthMm: { value: l }, widthMm: { value: w }, heightMm: { value: h }, wallMm: { value: t } } = job.takeIn
+  if (!l || !w || !t || l <= 0 || w <= 0 || t <= 0) return null
+  const weighedG = job.warm.massG.value ?? job.know.dryG.value
+  const height = h && h > 0 ? h : t
+  const plate = height <= 1.5 * t || l <= 2 * t || w <= 2 * t
+  const volumeMm3 = plate ? l * w * Math.min(t, height) : l * w * height - (l - 2 * t) * (w - 2 * t) * (height - t)
+  const areaMm2 = plate
+    ? 2 * l * w + 2 * (l + w) * Math.min(t, height)
+    : l * w + 2 * height * (l + w) + (l - 2 * t) * (w - 2 * t) + 2 * (height - t) * (l + w - 4 * t) + 2 * t * (l + w - 2 * t)
+  const reckonedKg = volumeMm3 * densityGcm3 * 1e-6
+  const massKg = weighedG && weighedG > 0 ? weighedG / 1000 : reckonedKg
+  return {
+    volumeMm3, areaMm2, massKg,
+    steps: [
+      { label: 'Taken as', formula: plate ? 'a plate: length × width × wall' : 'a tray: bottom and four walls of one thickness, open on one side', value: volumeMm3 / 1000, unit: 'cm³', source: 'plane geometry; bosses and ribs left out' },
+      { label: 'Surface that cools', formula: 'both sides of every wall', value: areaMm2 / 100, unit: 'cm²', source: 'plane geometry' },
+      weighedG && weighedG > 0
+        ? { label: 'Mass', formula: 'weighed', value: massKg, unit: 'kg', source: 'the scale' }
+        : { label: 'Mass', formula: `volume × ${densityGcm3} g/cm³`, value: massKg, unit: 'kg', source: 'ASM Handbook vol. 2, recalled from memory' },
+    ],
+  }
+}

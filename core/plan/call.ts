@@ -1,0 +1,99 @@
+import type { Job, Kit } from '../job/job.schema'
+import type { Judged } from '../call/judge'
+import type { RankedFiller } from '../call/filler'
+import type { RankedProcess } from '../call/process'
+import { findAlloy } from '../metal/find-alloy'
+import { askFor } from './ask-core'
+import type { KnowData } from './know'
+import { figure, words, type Sentence, type StationPlan, type Working } from './parts'
+import { money } from './hand-over'
+
+export interface Choices {
+  fillers: RankedFiller[]
+  filler: string
+  /** The filler as an alloy of the table, for its density and chemistry. */
+  fillerAlloy: string
+  processes: RankedProcess[]
+  process: RankedProcess['process']
+  workings: Record<string, Working>
+}
+export interface CallData extends Choices { judged: Judged | null, price: number | null }
+
+/** Length and width of the weld face where the groove is not known yet, mm. */
+const UNKNOWN_RUN_MM = 80
+const FACE_WIDTHS_OF_WALL = 1.4
+
+/** Filler and process, before any price: what the groove and the arc are planned with. */
+export function chooseFor(job: Job, kit: Kit, know: KnowData): Choices {
+  const { takeIn, call, open } = job
+  const load = takeIn.does ?? 'static'
+  const family = know.identified?.families[0]?.id ?? 'cast-al-si-mg'
+  const filler = askFor<{ ranked: RankedFiller[] }>('filler.choose', 'Filler', {
+    baseA: know.alloy.name, service: { maxC: takeIn.hotC.value ?? 40, anodised: takeIn.finishAfter === 'anodised', saltWater: takeIn.saltWater, load },
+  })
+  const fillers = filler.ok ? filler.answer.ranked : []
+  const wall = takeIn.wallMm.value ?? 6
+  const arcs = kit.machines.map(({ process, highA, ratedA, ratedPct, torchA }) => ({ process, maxA: highA, ratedA, dutyPct: ratedPct, torchA }))
+  const flames = kit.torches.length ? [{ process: 'zinc-rod-braze' as const }] : []
+  const process = askFor<{ ranked: RankedProcess[] }>('process.choose', 'Process', {
+    wallMm: wall, family, soak: takeIn.soak ?? 'handled', load, watertight: load === 'seal', access: call.access,
+    areaMm2: (open.crackMm.value ?? UNKNOWN_RUN_MM) * wall * FACE_WIDTHS_OF_WALL, kit: [...arcs, ...flames],
+  })
+  const processes = process.ok ? process.answer.ranked : []
+  const bySchool = call.school === 'magnesium-first' ? fillers.find(entry => entry.filler === '5356' && entry.verdict !== 'never') : undefined
+  const chosen = fillers.find(entry => entry.filler === call.filler) ?? bySchool ?? fillers[0]
+  const name = chosen?.filler ?? '4043'
+  return {
+    fillers, filler: name, fillerAlloy: (findAlloy(name.replace(/ rod$/, '')) ?? findAlloy('4043')!).name,
+    processes, process: call.process ?? processes[0]?.process ?? 'ac-tig',
+    workings: { ...(filler.ok ? { filler: filler.working } : {}), ...(process.ok ? { process: process.working } : {}) },
+  }
+}
+
+/** Call: mend or not, process, filler, price. */
+export function planCall(job: Job, kit: Kit, know: KnowData, choices: Choices, price: number | null): StationPlan<CallData> {
+  const { takeIn, call } = job
+  const wants = [...(know.evidence.length ? [] : ['the metal']), ...(takeIn.soak ? [] : ['how oily it is']), ...(takeIn.does ? [] : ['what it does']), ...(takeIn.wallMm.value ? [] : ['the wall'])]
+  const families = know.identified?.families.map(({ id, probability }) => ({ id, probability })) ?? [{ id: 'cast-al-si-mg', probability: 1 }]
+  const asked = takeIn.wallMm.value && takeIn.soak && takeIn.does
+    ? askFor<Judged>('repair.judge', 'Mend or not', {
+      families, soak: takeIn.soak, earlierRepair: takeIn.earlierRepair, load: takeIn.does, safetyCritical: takeIn.safetyCritical, wallMm: takeIn.wallMm.value,
+      ...(takeIn.newPrice ? { newPrice: takeIn.newPrice } : {}), ...(price !== null ? { repairPrice: price } : {}),
+    }) : null
+  const judged = asked?.ok ? asked.answer : null
+  const process = choices.processes.find(entry => entry.process === choices.process)
+  const filler = choices.fillers.find(entry => entry.filler === choices.filler)
+  const outcome = call.decision ?? (judged ? { 'repair': 'mend', 'repair-with-limits': 'mend', 'refer': 'refer', 'decline': 'decline' }[judged.verdict] : null)
+  const sentence: Sentence = !judged
+    ? [wants.length ? `Wants ${wants.join(', ')}.` : asked && !asked.ok ? `No call: ${asked.reason}.` : 'No call yet.']
+    : outcome === 'refer'
+      ? [`Send it on: ${judged.verdict === 'refer' ? judged.because : 'by your own decision'}.`]
+      : outcome === 'decline'
+        ? [`Say no: ${judged.verdict === 'decline' ? judged.because : 'by your own decision'}.`]
+        : [judged.verdict === 'repair-with-limits' ? 'Mend it, with limits: ' : judged.verdict === 'repair' ? 'Mend it: ' : 'Mend it against the odds: ', `${process?.name ?? choices.process} with ${choices.filler}; `, figure(judged.chancePct, 'pct', 'judge'), ' that it lasts', ...(price !== null ? [', about ', words(money(price, kit.currency), 'judge')] : []), '.']
+  const why: Sentence[] = []
+  if (judged) why.push([`${judged.because.charAt(0).toUpperCase()}${judged.because.slice(1)}.`])
+  if (process) why.push([`${process.name}: `, words(process.reasons.join('; '), 'process'), '.'])
+  if (filler) why.push([`${filler.filler}: `, words(filler.reasons.join('; ') || 'strength and crack index', 'filler'), '; crack index ', figure(filler.crackIndex, 'number', 'filler'), ` (${filler.crackRating}).`])
+  if (filler && (filler.verdict === 'avoid' || filler.verdict === 'never')) why.push([`You chose a filler this service says ${filler.verdict} to.`])
+  if (know.alloySource === 'family') why.push([`Reckoned with ${know.alloy.name}, which stands for the family.`])
+  const change: Sentence[] = []
+  if (judged && takeIn.soak && takeIn.soak !== 'dry' && takeIn.wallMm.value && takeIn.does) {
+    const clean = askFor<Judged>('repair.judge', 'Had it never held oil', { families, soak: 'dry', earlierRepair: takeIn.earlierRepair, load: takeIn.does, safetyCritical: takeIn.safetyCritical, wallMm: takeIn.wallMm.value })
+    if (clean.ok && clean.answer.chancePct > judged.chancePct + 1) change.push(['Had it never held oil: ', figure(clean.answer.chancePct, 'pct'), '. How well it bakes and boils out is the whole of it.'])
+  }
+  const second = choices.processes.find(entry => entry.process !== choices.process && entry.verdict !== 'never')
+  if (second) change.push([`Next best: ${second.name} (${second.reasons[0]}).`])
+  return {
+    id: 'call',
+    short: !judged ? `wants ${wants[0] ?? 'readings'}` : outcome === 'mend' ? `mend, ${process?.name ?? choices.process}, ${choices.filler}` : outcome === 'refer' ? 'send it on' : 'say no',
+    wants, call: sentence, why, change,
+    cautions: asked?.ok ? asked.cautions : [],
+    workings: { ...choices.workings, ...(asked?.ok ? { judge: asked.working } : {}) },
+    basis: {
+      'metal': know.identified && know.evidence.length ? know.identified.families[0]!.name : '', 'soak': takeIn.soak ?? '', 'what it does': takeIn.does ?? '', 'wall': takeIn.wallMm.typed,
+      'earlier repair': takeIn.earlierRepair, 'filler': choices.filler, 'process': choices.process, 'safety': takeIn.safetyCritical, 'new price': takeIn.newPrice === null ? '' : String(takeIn.newPrice),
+    },
+    data: { ...choices, judged, price },
+  }
+}

@@ -1,0 +1,58 @@
+import type { Job, Kit } from '../job/job.schema'
+import type { Quote } from '../shop/quote'
+import { askFor } from './ask-core'
+import type { OpenData } from './open'
+import { capital, figure, words, type Sentence, type StationPlan } from './parts'
+import type { Phase } from './phases'
+import type { WeldData } from './weld'
+
+export interface HandOverData { quote: Quote | null, phases: Phase[], actualTotalMin: number | null, plannedTotalMin: number, currency: string }
+
+/** Mains power a machine draws over the arc: volts of an AC TIG arc over its efficiency. Common practice, no source. */
+const ARC_V = 15
+const MACHINE_EFFICIENCY = 0.75
+
+/** Money as it is written in the shop. */
+export const money = (amount: number, currency: string) => `${currency}${amount.toFixed(2)}`
+
+/** Hand over: the quote, what was taken, and what the record must still hold. */
+export function planHandOver(job: Job, kit: Kit, phases: Phase[], open: OpenData, weld: WeldData, filler: string, unmet: readonly string[]): StationPlan<HandOverData> {
+  const rod = kit.rods.find(entry => entry.filler === filler && Math.abs(entry.diameterMm - (job.open.fillerMm.value ?? 2.4)) < 0.2) ?? kit.rods.find(entry => entry.filler === filler)
+  const gas = kit.gases[0]
+  const input = {
+    phases: phases.map(({ name, minutes }) => ({ name, minutes })),
+    ratePerHour: kit.ratePerHour,
+    filler: { rods: open.groove?.rods ?? 0, pricePerRod: rod?.price ?? 0 },
+    gas: { litres: weld.gas?.litres ?? 0, pricePerL: gas ? gas.price / gas.cylinderL : 0 },
+    power: { kWh: weld.setA * ARC_V * weld.arcMin / 60 / 1000 / MACHINE_EFFICIENCY, pricePerKWh: kit.pricePerKWh },
+    other: job.handOver.other,
+    ...(job.takeIn.newPrice ? { newPrice: job.takeIn.newPrice } : {}),
+  }
+  const asked = askFor<Quote>('job.quote', 'The price', input)
+  const quote = asked.ok ? asked.answer : null
+  const ready = open.groove !== null
+  const plannedTotalMin = phases.reduce((sum, phase) => sum + phase.minutes, 0)
+  const actuals = phases.filter(phase => phase.actualMin !== null)
+  const actualTotalMin = actuals.length ? actuals.reduce((sum, phase) => sum + phase.actualMin!, 0) : null
+  const price = quote ? money(quote.total, kit.currency) : ''
+  const call: Sentence = !quote || !ready
+    ? ['Wants the groove before there is a price.']
+    : [words(price, 'quote'), ' in all', ...(quote.ofNewPct !== undefined ? [', ', figure(quote.ofNewPct, 'pct', 'quote'), ' of a new one'] : []), unmet.length ? `; before it goes: ${unmet[0]}.` : '; it may go.']
+  const why: Sentence[] = []
+  if (quote && ready) {
+    why.push([words(money(quote.labour, kit.currency), 'quote'), ' for ', figure(plannedTotalMin, 'min'), ' of work, ', words(money(quote.materials, kit.currency), 'quote'), ' for rods, gas, power and extras. The hours are the price.'])
+    if (actualTotalMin !== null) why.push(['Taken so far: ', figure(actualTotalMin, 'min'), ' against ', figure(actuals.reduce((sum, phase) => sum + phase.minutes, 0), 'min'), ' planned for the same phases.'])
+  }
+  for (const reason of unmet) why.push([`${capital(reason)}.`])
+  return {
+    id: 'hand-over',
+    short: job.handOver.handedAt ? 'handed over' : quote && ready ? `about ${kit.currency}${Math.round(quote.total)}${quote.ofNewPct !== undefined ? `, ${Math.round(quote.ofNewPct)} % of new` : ''}` : 'wants the groove',
+    wants: ready ? [] : ['the groove'],
+    call, why,
+    change: [['Repairs commonly go for a fifth to a third of the new price; a higher one wants a word with the owner first.']],
+    cautions: [],
+    workings: asked.ok ? { quote: asked.working } : {},
+    basis: { price: ready ? price : '', checks: unmet.join('; ') },
+    data: { quote: ready ? quote : null, phases, actualTotalMin, plannedTotalMin, currency: kit.currency },
+  }
+}

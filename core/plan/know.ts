@@ -1,0 +1,56 @@
+import type { Job } from '../job/job.schema'
+import { ALLOYS, type Alloy } from '../metal/alloys.table'
+import { familyById } from '../metal/families.table'
+import { findAlloy } from '../metal/find-alloy'
+import type { Identified } from '../metal/identify/identify'
+import { BENCH_TESTS } from '../metal/identify/tests.table'
+import { readMark } from '../metal/identify/read-mark'
+import { askFor } from './ask-core'
+import { evidenceOf, type JobEvidence } from './evidence-of'
+import { capital, figure, type Sentence, type StationPlan } from './parts'
+
+export interface KnowData extends JobEvidence {
+  identified: Identified | null
+  /** Stands for the metal where one composition is needed. */
+  alloy: Alloy
+  alloySource: 'named' | 'mark' | 'family'
+}
+
+/** Know the metal: evidence, families with probabilities, the next best test. */
+export function planKnow(job: Job): StationPlan<KnowData> {
+  const found = evidenceOf(job)
+  const asked = askFor<Identified>('alloy.identify', 'Which metal it is', { evidence: found.evidence })
+  const identified = asked.ok ? asked.answer : null
+  const best = identified?.families[0]
+  const marked = job.know.markText ? readMark(job.know.markText)[0]?.alloy : undefined
+  const named = findAlloy(job.know.alloy)
+  const family = familyById(best?.id ?? 'cast-al-si-mg')!
+  const alloy = named ?? (marked ? findAlloy(marked) : undefined) ?? ALLOYS.find(row => row.name === family.sampleAlloy)!
+  const next = identified?.next.find(test => test.test === identified.recommended)
+  const nextTest = BENCH_TESTS.find(test => test.test === next?.test)
+  const call: Sentence = found.evidence.length === 0 || !best
+    ? ['Nothing seen yet. Begin with the cheapest: what it was made from, the skin on its hidden side, the break.']
+    : [capital(best.name), ', ', figure(best.probability * 100, 'pct', 'identify'), best.probability >= 0.9 ? ' sure' : ' likely', best.fusion === 'good' ? '; it welds well.' : best.fusion === 'never' ? '; it is not fusion welded.' : `; it welds ${best.fusion}ly.`]
+  const why: Sentence[] = found.refused.map(reason => [reason, '. What was entered stays; it counts for nothing.'])
+  if (best && found.evidence.length) {
+    const second = identified!.families[1]!
+    why.push([`After it comes ${second.name} at `, figure(second.probability * 100, 'pct', 'identify'), '.'])
+  }
+  if (found.density) why.push(['Weighed at ', figure(found.density.densityGcm3, 'gcm3', 'density'), ' ± ', figure(found.density.uncertaintyGcm3, 'gcm3'), '.'])
+  if (nextTest && next) why.push([`Next: ${nextTest.name.toLowerCase()}, worth `, figure(next.bits, 'number', 'identify'), ' bits in ', figure(next.minutes, 'min'), next.destructive ? '; it marks the part.' : '.'])
+  const densityAsked = found.density ? askFor('alloy.density', 'Density by weighing', { dryG: job.know.dryG.value, submergedG: job.know.submergedG.value, hangerG: job.know.hangerG.value ?? 0, scaleG: job.know.scaleG.value ?? 1 }) : null
+  return {
+    id: 'know',
+    short: best && found.evidence.length ? `${best.name}, ${Math.round(best.probability * 100)} in 100` : 'wants something seen',
+    wants: found.evidence.length ? [] : ['something seen or measured'],
+    call, why,
+    change: nextTest && next && best && best.probability < 0.95 ? [[`${nextTest.how}`]] : [['The torch is the last test: a light pass without rod on the edge of the damage.']],
+    cautions: asked.ok ? asked.cautions : [],
+    workings: {
+      ...(asked.ok ? { identify: asked.working } : {}),
+      ...(densityAsked?.ok ? { density: densityAsked.working } : {}),
+    },
+    basis: { metal: best && found.evidence.length ? best.name : '', alloy: named ? named.name : '' },
+    data: { ...found, identified, alloy, alloySource: named ? 'named' : marked ? 'mark' : 'family' },
+  }
+}

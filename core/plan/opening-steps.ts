@@ -1,0 +1,46 @@
+import type { Job } from '../job/job.schema'
+import { PROTECTS } from '../job/words.table'
+import { BAKE_C, BAKE_MIN, DEGREASE_MIN, EARLIER_REPAIR_MIN, FIND_ENDS_MIN, GROOVE_MIN_PER_CM3, PROTECT_MIN_EACH, STOP_HOLES_MIN, UNCOAT_MIN } from './minutes.table'
+
+export interface WorkStep {
+  readonly id: string
+  readonly text: string
+  readonly why: string
+  readonly minutes: number
+  /** Runs by itself. */
+  readonly unattended?: boolean
+  /** Not passed until what it asks is seen. */
+  readonly hold?: string
+}
+
+/** How an earlier repair comes out. Common practice, no source. */
+const TAKE_OUT = {
+  none: '', weld: 'Grind the old weld right off, to sound metal.', epoxy: 'Blast or burr all the epoxy out; do not burn it out indoors.',
+  insert: 'Slit the insert on two sides and collapse it.', braze: 'Cut the brazed metal right away: fusion welding over it will not hold.',
+} as const
+
+/**
+ * Opening up, in order: what is near, degrease, coating, earlier repair, ends, holes, groove, wipe, bake, wipe again.
+ * Order: common practice, no source.
+ */
+export function openingSteps(job: Job, removedCm3: number): WorkStep[] {
+  const { takeIn, open } = job
+  const soak = takeIn.soak ?? 'handled'
+  const steps: WorkStep[] = takeIn.protect.map(id => ({
+    id: `protect-${id}`, text: `${PROTECTS[id].name[0]!.toUpperCase()}${PROTECTS[id].name.slice(1)}: ${PROTECTS[id].how}.`, why: 'before dust, solvent or heat', minutes: PROTECT_MIN_EACH,
+    ...('caution' in PROTECTS[id] ? { hold: 'done, and looked at' } : {}),
+  }))
+  steps.push({ id: 'degrease', text: 'Degrease all over, in and out; rinse; dry.', why: 'oil ground in with a disc is worse than oil on top', minutes: DEGREASE_MIN[soak] })
+  if (takeIn.coating !== 'none') steps.push({ id: 'uncoat', text: `Take the ${takeIn.coating === 'paint' ? 'paint' : takeIn.coating === 'powder' ? 'powder coat' : takeIn.coating === 'plated' ? 'plating' : 'anodising'} off for 12 mm each side.`, why: 'coatings gas in the puddle and make fume', minutes: UNCOAT_MIN })
+  if (takeIn.earlierRepair !== 'none') steps.push({ id: 'earlier', text: TAKE_OUT[takeIn.earlierRepair], why: 'an earlier repair comes out completely', minutes: EARLIER_REPAIR_MIN[takeIn.earlierRepair], hold: 'none of it left' })
+  steps.push({ id: 'ends', text: 'Find both ends of the crack, on both sides; dye if in doubt.', why: 'damage reaches further than the first look', minutes: FIND_ENDS_MIN, hold: 'both ends seen' })
+  if (!open.closed && (open.stopHoleMm.value ?? 0) > 0) steps.push({ id: 'stop-holes', text: 'Drill the stop-holes just past the tips.', why: 'the crack should show entering the hole on one side, clean metal on the other', minutes: STOP_HOLES_MIN, hold: 'clean metal on the far side of each hole' })
+  steps.push({ id: 'groove', text: open.keepBreak ? 'Groove it, round-bottomed; leave the middle of the break as the locator.' : 'Groove it, round-bottomed, right through to sound metal.', why: 'aluminium wets a round groove better than a square slot', minutes: 5 + removedCm3 * GROOVE_MIN_PER_CM3, hold: 'no dark line left in the bottom' })
+  steps.push({ id: 'wipe', text: 'Wipe groove, 25 mm each side, and the rods with acetone or isopropyl; let it dry.', why: 'burr wax and fingers are dirt too', minutes: 3 })
+  if (soak === 'oily' || soak === 'oil-soaked') {
+    if (soak === 'oil-soaked') steps.push({ id: 'bake', text: `Bake at ${BAKE_C} °C for an hour, or torch it until the dark damp front has gone.`, why: 'drives oil and water out of the pores', minutes: BAKE_MIN, unattended: true, hold: 'no more smoke, no dark front' })
+    else steps.push({ id: 'torch-out', text: 'Torch the groove until the dark damp front has gone.', why: 'drives oil and water out of the pores', minutes: 5, hold: 'no dark front' })
+    steps.push({ id: 'wipe-again', text: 'Wipe again, warm, with a clean rag.', why: 'what the heat brought up must go', minutes: 2, hold: 'the rag stays clean' })
+  }
+  return steps
+}

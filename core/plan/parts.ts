@@ -1,0 +1,51 @@
+import type { Caution, Step } from '../ask/question'
+import type { StationId } from '../job/stations.table'
+import type { UnitKey } from '../quantity/units.table'
+
+/** A piece of a sentence: words, or a figure that is shown in the reader's units and opens its working. */
+export type Part = string | { readonly figure: number, readonly unit: UnitKey, readonly ref?: string } | { readonly words: string, readonly ref: string }
+
+export type Sentence = readonly Part[]
+
+/** The working behind a number: the question asked, what was put in, and the steps. */
+export interface Working {
+  readonly title: string
+  readonly question?: string
+  readonly input?: unknown
+  readonly steps: readonly Step[]
+}
+
+/** What a station has to say: the call, why, what could hurt, what would change it. */
+export interface StationPlan<Data = unknown> {
+  readonly id: StationId
+  /** Five words for the strip. */
+  readonly short: string
+  /** What it still wants, in words; empty when it can make its call. */
+  readonly wants: readonly string[]
+  readonly call: Sentence
+  readonly why: readonly Sentence[]
+  readonly change: readonly Sentence[]
+  readonly cautions: readonly Caution[]
+  readonly workings: Readonly<Record<string, Working>>
+  /** What the call rests on from this and earlier stations; a settled station whose basis has changed is stale. */
+  readonly basis: Readonly<Record<string, string>>
+  readonly data: Data
+}
+
+export const figure = (value: number, unit: UnitKey, ref?: string): Part => ref === undefined ? { figure: value, unit } : { figure: value, unit, ref }
+export const words = (text: string, ref: string): Part => ({ words: text, ref })
+
+const NUMBER_WORDS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve']
+
+/** Seven passes, one rod: small counts in words. */
+export function count(n: number, one: string, many = `${one}s`): string {
+  return `${NUMBER_WORDS[n] ?? n} ${n === 1 ? one : many}`
+}
+
+/** First letter large. */
+export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+
+/** A, b and c. */
+export function list(items: readonly string[]): string {
+  return items.length < 2 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items.at(-1)}`
+}

@@ -1,0 +1,83 @@
+import type { Caution } from '../ask/question'
+import type { Job, Kit } from '../job/job.schema'
+import { STATION_IDS, STATION_NAMES, type StationId } from '../job/stations.table'
+import { bodyOf, type Body } from './body'
+import { chooseFor, planCall, type CallData } from './call'
+import { planHandOver, type HandOverData } from './hand-over'
+import { planKnow, type KnowData } from './know'
+import { planOpen, type OpenData } from './open'
+import type { StationPlan } from './parts'
+import { phasesOf } from './phases'
+import { planProve, type ProveData } from './prove'
+import { planRebuild, type RebuildData } from './rebuild'
+import { changesSince, type Change } from './stale'
+import { planTakeIn } from './take-in'
+import { planWarm, type WarmData } from './warm'
+import { planWeld, type WeldData } from './weld'
+
+export interface StationData {
+  'take-in': { body: Body | null }
+  'know': KnowData
+  'call': CallData
+  'open': OpenData
+  'warm': WarmData
+  'weld': WeldData
+  'rebuild': RebuildData
+  'prove': ProveData
+  'hand-over': HandOverData
+}
+
+export interface Standing {
+  settled: boolean
+  /** What has changed under a settled station; empty while it stands. */
+  changed: Change[]
+  /** Stop cautions not yet acknowledged by name: they hold the call. */
+  held: Caution[]
+}
+
+export type JobPlan = { readonly [Id in StationId]: StationPlan<StationData[Id]> & Standing }
+
+const standing = (job: Job, plan: StationPlan): Standing => {
+  const settled = job.settled[plan.id]
+  return {
+    settled: settled !== undefined,
+    changed: settled ? changesSince(settled.basis, plan.basis) : [],
+    held: plan.cautions.filter(caution => caution.level === 'stop' && !job.acknowledged.some(entry => entry.code === caution.code)),
+  }
+}
+
+/** Why a job may not be handed over yet, in words: checks open or failed, stop cautions not acknowledged, stale stations. */
+function unmetBefore(job: Job, plans: readonly StationPlan[], prove: ProveData): string[] {
+  const unmet: string[] = []
+  if (prove.failed) unmet.push(`${prove.failed} of the checks failed`)
+  const open = prove.checks.filter(check => check.result === null).length
+  if (open) unmet.push(`${open} of the checks not done`)
+  for (const plan of plans) {
+    const { held, changed } = standing(job, plan)
+    for (const caution of held) unmet.push(`a stop caution at ${STATION_NAMES[plan.id]} is not acknowledged (${caution.code.replaceAll('-', ' ')})`)
+    if (changed.length) unmet.push(`${STATION_NAMES[plan.id]} is stale`)
+  }
+  return [...new Set(unmet)]
+}
+
+/**
+ * Works the whole job out: every station's call from its readings and those before it. Pure; the same job and kit give the same plan.
+ */
+export function planJob(job: Job, kit: Kit): JobPlan {
+  const know = planKnow(job)
+  const { alloy } = know.data
+  const body = bodyOf(job, alloy.densityGcm3)
+  const takeIn = planTakeIn(job, body)
+  const choices = chooseFor(job, kit, know.data)
+  const open = planOpen(job, choices.fillerAlloy)
+  const warm = planWarm(job, kit, body, alloy)
+  const weld = planWeld(job, kit, open.data, warm.data, choices.process)
+  const rebuild = planRebuild(job, open.data)
+  const prove = planProve(job)
+  const phases = phasesOf(job, open.data, warm.data, weld.data, rebuild.data, prove.data)
+  const before = [takeIn, know, open, warm, weld, rebuild, prove]
+  const handOver = planHandOver(job, kit, phases, open.data, weld.data, choices.filler, unmetBefore(job, before, prove.data))
+  const call = planCall(job, kit, know.data, choices, handOver.data.quote?.total ?? null)
+  const all = { 'take-in': takeIn, know, call, open, warm, weld, rebuild, prove, 'hand-over': handOver }
+  return Object.fromEntries(STATION_IDS.map(id => [id, { ...all[id], ...standing(job, all[id]) }])) as unknown as JobPlan
+}
