@@ -17,7 +17,7 @@ export default defineNuxtConfig({
   ],
   alias: { '#core': fileURLToPath(new URL('./core', import.meta.url)) },
   build: { transpile: ['vuetify'] },
-  components: false,
+  components: { dirs: [] },
   imports: { autoImport: true, scan: false },
   css: [
     '@fontsource-variable/archivo/index.css',

@@ -1,1 +1,67 @@
-<template><v-app><nuxt-page /></v-app></template>
+<script setup lang="ts">
+import { computed, onMounted, ref, watch } from 'vue'
+import { onKeyStroke } from '@vueuse/core'
+import { useTheme } from 'vuetify'
+import { STATION_IDS } from '#core/job/stations.table'
+import ClockBar from '~/bench/ClockBar.vue'
+import KeyList from '~/bench/KeyList.vue'
+import TopBar from '~/bench/TopBar.vue'
+import { typingNow } from '~/composables/typing'
+import { useJob } from '~/stores/job'
+import { useSettings } from '~/stores/settings'
+import { useShop } from '~/stores/shop'
+
+const settings = useSettings()
+const shop = useShop()
+const store = useJob()
+const theme = useTheme()
+const route = useRoute()
+const router = useRouter()
+const keysShown = ref(false)
+const failure = ref<string | null>(null)
+const jobId = computed(() => typeof route.params.id === 'string' ? route.params.id : null)
+
+watch(() => settings.theme, (name) => { theme.change(name) }, { immediate: true })
+watch(() => settings.gloves, on => document.documentElement.classList.toggle('gloves', on), { immediate: true })
+onMounted(() => shop.open().catch((error: unknown) => {
+  failure.value = error instanceof Error ? error.message : 'the browser will not open its database'
+}))
+
+onKeyStroke((event) => {
+  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && jobId.value) {
+    if ((event.target as HTMLElement | null)?.closest('textarea')) return
+    event.preventDefault()
+    if (event.shiftKey) store.redo()
+    else store.undo()
+    return
+  }
+  if (typingNow(event)) return
+  const station = STATION_IDS[Number(event.key) - 1]
+  if (station && jobId.value) void router.push(`/job/${jobId.value}/${station}`)
+  else if (event.key === 'u') settings.swapSystem()
+  else if (event.key === '?') keysShown.value = true
+  else if (event.key === '/') {
+    event.preventDefault()
+    void router.push({ path: '/', query: { find: '1' } })
+  }
+})
+</script>
+
+<template>
+  <v-app>
+    <a href="#main" class="visually-hidden">To the work</a>
+    <TopBar :job-id="jobId" @keys="keysShown = true" />
+    <main id="main" tabindex="-1">
+      <p v-if="failure" class="page" role="alert">The database could not be opened: {{ failure }}. Nothing was changed. Private windows and full disks do this; a reload may help.</p>
+      <p v-else-if="store.saveError" class="unsaved" role="alert">Not stored: {{ store.saveError }}. What you see is only on this page; hand it out as a file before you close it.</p>
+      <NuxtPage v-if="shop.ready" />
+    </main>
+    <ClockBar />
+    <KeyList v-model="keysShown" />
+  </v-app>
+</template>
+
+<style scoped>
+main { flex: 1; padding-bottom: 52px; outline: none; }
+.unsaved { background: var(--stop); color: var(--paper); padding: 10px 24px; margin: 0; }
+</style>

@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { valueAt } from '#core/job/patch'
+import { useJob } from '~/stores/job'
+import { useShop } from '~/stores/shop'
+
+const props = defineProps<{ path: string, label: string, suffix?: string }>()
+const store = useJob()
+const shop = useShop()
+const keys = computed(() => props.path.split('.'))
+const stored = computed(() => valueAt(store.job, keys.value) as number | null | undefined)
+const typed = ref(stored.value == null ? '' : String(stored.value))
+watch(stored, (value) => { if (value != null && Number(typed.value.replace(',', '.')) !== value) typed.value = String(value) })
+const error = ref<string | null>(null)
+
+function set(text: string | null) {
+  typed.value = text ?? ''
+  const plain = typed.value.replace(/[^\d.,-]/g, '').replace(',', '.')
+  const value = plain === '' ? null : Number(plain)
+  error.value = value !== null && !(value >= 0 && value <= 1e7) ? 'an amount from 0 up' : null
+  if (!error.value) store.edit(keys.value, value)
+}
+</script>
+
+<template>
+  <v-text-field class="money" :label="label" :prefix="suffix ? undefined : shop.kit.currency" :suffix="suffix" inputmode="decimal" :model-value="typed" :error-messages="error ? [error] : []" :data-path="path" @update:model-value="set" />
+</template>
+
+<style scoped>
+.money { margin: 10px 0; }
+</style>

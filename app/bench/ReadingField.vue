@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import { toRef, useId } from 'vue'
+import type { UnitKey } from '#core/quantity/units.table'
+import { useReading } from '~/composables/use-reading'
+
+const props = defineProps<{ path: string, unit: UnitKey, label: string, note?: string }>()
+const { typed, error, also, take, leave } = useReading(toRef(props, 'path'), toRef(props, 'unit'))
+const field = useId()
+</script>
+
+<template>
+  <div class="reading">
+    <label :for="field">{{ label }}</label>
+    <input
+      :id="field" class="figure" type="text" inputmode="text" autocomplete="off" spellcheck="false" maxlength="60" :data-path="path"
+      :value="typed" :aria-invalid="error !== null" :aria-describedby="`${field}-also`" @input="take(($event.target as HTMLInputElement).value)" @blur="leave"
+    >
+    <p :id="`${field}-also`" class="small" :class="error ? 'wrong' : 'quiet'">{{ error ?? also }}<template v-if="note && !error">{{ also ? ', ' : '' }}{{ note }}</template></p>
+  </div>
+</template>
+
+<style scoped>
+.reading { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); align-items: center; border-bottom: 1px solid var(--hairline); padding: 2px 0 5px; }
+label { font-size: 0.97rem; }
+input { font-size: 1.12rem; font-weight: 700; text-align: right; background: transparent; border: 0; color: var(--soot); min-height: var(--touch); width: 100%; padding: 0 4px; }
+input:focus { background: var(--sheet); outline: 2px solid var(--chestnut); }
+p { grid-column: 1 / -1; margin: 0; min-height: 1.2em; }
+.wrong { color: var(--stop); }
+</style>

@@ -1,0 +1,49 @@
+import { computed, ref, watch, type Ref } from 'vue'
+import { valueAt } from '#core/job/patch'
+import type { StoredReading } from '#core/job/job.schema'
+import { read, type Reading } from '#core/quantity/read'
+import { KEY_UNITS, type UnitKey } from '#core/quantity/units.table'
+import { useJob } from '~/stores/job'
+import { useSettings } from '~/stores/settings'
+
+/** What a bare number means to each reader, as it is written behind it. */
+const BARE_UNIT: Partial<Record<UnitKey, { inch: string }>> = { mm: { inch: 'in' }, c: { inch: '°F' }, g: { inch: 'lb' }, kg: { inch: 'lb' }, lMin: { inch: 'cfh' }, mMin: { inch: 'ipm' } }
+
+/**
+ * A reading of the open job as a field: what is typed, what was understood, what is wrong with it.
+ * Stored at every keystroke; a text that is not understood is kept as typed, with no value.
+ */
+export function useReading(path: Ref<string>, unit: Ref<UnitKey>) {
+  const store = useJob()
+  const settings = useSettings()
+  const keys = computed(() => path.value.split('.'))
+  const stored = computed(() => valueAt(store.job, keys.value) as StoredReading | undefined)
+  const typed = ref(stored.value?.typed ?? '')
+  watch(() => stored.value?.typed, (text) => { if (text !== undefined && text !== typed.value) typed.value = text })
+
+  const understand = (text: string): Reading => read(text, unit.value, settings.system)
+  const error = computed(() => {
+    if (typed.value.trim() === '') return null
+    const reading = understand(typed.value)
+    return reading.ok ? null : reading.message
+  })
+  const also = computed(() => stored.value?.value == null ? '' : settings.both(stored.value.value, unit.value))
+
+  function take(text: string) {
+    typed.value = text
+    const reading = text.trim() === '' ? null : understand(text)
+    store.edit(keys.value, { typed: text.slice(0, 60), value: reading?.ok ? reading.value : null })
+  }
+
+  /** A bare number gets its unit written behind it when the hand leaves the field, so that it means the same to every reader. */
+  function leave() {
+    const text = typed.value.trim()
+    const reading = understand(text)
+    if (!reading.ok || !/^[\d\s./,+⁄−-]+$/.test(text)) return
+    const isFraction = text.includes('/')
+    const suffix = settings.system === 'inch' || (isFraction && unit.value === 'mm') ? BARE_UNIT[unit.value]?.inch ?? KEY_UNITS[unit.value].symbol : KEY_UNITS[unit.value].symbol
+    if (suffix) take(`${text} ${suffix}`)
+  }
+
+  return { typed, error, also, take, leave }
+}

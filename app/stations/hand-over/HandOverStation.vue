@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useFiles } from '~/composables/use-files'
+import StationFrame from '~/bench/StationFrame.vue'
+import WordsField from '~/bench/WordsField.vue'
+import { useJob } from '~/stores/job'
+import { useShop } from '~/stores/shop'
+import QuotePiece from './QuotePiece.vue'
+
+const store = useJob()
+const shop = useShop()
+const files = useFiles()
+const phases = computed(() => store.plan?.['hand-over'].data.phases ?? [])
+const extra = ref('')
+const price = ref('')
+const priceValue = computed(() => Number(price.value.replace(',', '.')))
+
+function addExtra() {
+  if (!extra.value.trim() || !(priceValue.value >= 0) || price.value.trim() === '') return
+  store.edit(['handOver', 'other'], [...store.job!.handOver.other, { name: extra.value.trim().slice(0, 80), price: priceValue.value }])
+  extra.value = ''
+  price.value = ''
+}
+const dropExtra = (index: number) => store.edit(['handOver', 'other'], store.job!.handOver.other.filter((_, each) => each !== index))
+function took(id: string, text: string | null) {
+  const minutes = Number((text ?? '').replace(',', '.'))
+  store.edit(['handOver', 'actualMin', id], (text ?? '').trim() === '' || !(minutes >= 0 && minutes <= 1e5) ? undefined : minutes)
+}
+</script>
+
+<template>
+  <StationFrame id="hand-over">
+    <template #readings>
+      <p class="label">Minutes really taken</p>
+      <v-text-field v-for="phase in phases" :key="phase.id" class="gap" :label="phase.name" suffix="min" inputmode="decimal" :model-value="phase.actualMin ?? ''" :data-actual="phase.id" @update:model-value="took(phase.id, $event)" />
+      <p class="label">Extras</p>
+      <ul class="extras"><li v-for="(entry, index) in store.job!.handOver.other" :key="index">{{ entry.name }}, <span class="figure">{{ shop.kit.currency }}{{ entry.price.toFixed(2) }}</span> <button type="button" class="open-figure" :aria-label="`Take off ${entry.name}`" @click="dropExtra(index)">off</button></li></ul>
+      <form class="row" @submit.prevent="addExtra"><v-text-field v-model="extra" label="Extra" maxlength="80" /><v-text-field v-model="price" label="Price" inputmode="decimal" /><button type="submit" class="plain-button" :disabled="!extra.trim() || !(priceValue >= 0) || !price.trim()">Add</button></form>
+      <WordsField path="handOver.limits" label="Limits on use" long :max="1000" />
+      <WordsField path="handOver.notPerfect" label="What is not perfect" long :max="1000" />
+      <WordsField path="handOver.handedTo" label="Handed to" :max="120" />
+      <button v-if="!store.job!.handOver.handedAt" type="button" class="plain-button strong" data-testid="hand-over" @click="store.edit(['handOver', 'handedAt'], new Date().toISOString())">Handed over</button>
+      <button v-else type="button" class="plain-button" @click="store.edit(['handOver', 'handedAt'], null)">Take it back</button>
+    </template>
+    <template #piece="{ working }">
+      <div class="row">
+        <NuxtLink class="plain-button strong" :to="`/job/${store.job!.id}/record`">Record, to print</NuxtLink>
+        <button type="button" class="plain-button" data-testid="export-job" @click="files.saveJob(store.job!)">Take the job out as a file</button>
+      </div>
+      <QuotePiece @working="working('quote')" />
+    </template>
+  </StationFrame>
+</template>
+
+<style scoped>
+.gap { margin: 8px 0; }
+.label { margin-top: 12px; }
+.extras { padding-left: 18px; }
+form > :first-child { flex: 2 1 90px; }
+form > :nth-child(2) { flex: 1 1 70px; }
+</style>

@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useJob } from '~/stores/job'
+import StationFrame from '~/bench/StationFrame.vue'
+import WordsField from '~/bench/WordsField.vue'
+import WhereProved from './WhereProved.vue'
+
+const store = useJob()
+const checks = computed(() => store.plan?.prove.data.checks ?? [])
+const put = (id: string, result: 'pass' | 'fail' | null) => store.edit(['prove', 'results', id], result ? { result, note: store.job!.prove.results[id]?.note ?? '', at: new Date().toISOString() } : undefined)
+const note = (id: string, text: string) => store.edit(['prove', 'results', id, 'note'], text.slice(0, 400))
+</script>
+
+<template>
+  <StationFrame id="prove">
+    <template #readings>
+      <div v-for="check in checks" :key="check.id" class="check" :data-check="check.id">
+        <p class="name">{{ check.name }}</p>
+        <v-btn-toggle :model-value="check.result" :mandatory="false" :aria-label="check.name" @update:model-value="put(check.id, $event ?? null)"><v-btn value="pass">passed</v-btn><v-btn value="fail">failed</v-btn></v-btn-toggle>
+        <v-text-field v-if="check.result" :model-value="check.note" :label="`What was seen: ${check.name.toLowerCase()}`" maxlength="400" @update:model-value="note(check.id, $event ?? '')" />
+      </div>
+      <WordsField path="handOver.notPerfect" label="What is not perfect" long :max="1000" />
+    </template>
+    <template #piece><WhereProved /></template>
+  </StationFrame>
+</template>
+
+<style scoped>
+.check { margin: 12px 0; }
+.name { margin: 0 0 4px; font-weight: 600; }
+.v-btn-toggle { width: 100%; }
+.v-text-field { margin-top: 8px; }
+</style>

@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useDrawing } from '~/composables/use-drawing'
+import { useJob } from '~/stores/job'
+
+const store = useJob()
+const checks = computed(() => store.plan?.prove.data.checks ?? [])
+const sizes = computed(() => ({ widthMm: store.job?.takeIn.lengthMm.value || 200, heightMm: store.job?.takeIn.widthMm.value || 120 }))
+const { scale } = useDrawing(sizes, { width: 520, height: 240, margin: 30 })
+const w = computed(() => sizes.value.widthMm * scale.value)
+const h = computed(() => sizes.value.heightMm * scale.value)
+const run = computed(() => Math.min(w.value * 0.92, (store.plan?.open.data.groove?.runMm ?? 0) * scale.value))
+const MARKS = { pass: '✓', fail: '✗' }
+/** Where each check looks: on the weld, over the whole face, or at the whole part. */
+const WHERE: Record<string, string> = { look: 'the weld and both its ends', dye: 'the weld, 25 mm past each end', flat: 'the whole face', line: 'bores, diameters and pivots', pattern: 'every bolt hole', leak: 'the whole part, filled', fit: 'where the mating part goes', cause: 'where it came from' }
+</script>
+
+<template>
+  <p class="label">Where each check looks</p>
+  <svg class="drawing" viewBox="0 0 520 240" role="img" aria-label="The part from above with the weld that is proved">
+    <rect class="metal edge" :x="260 - w / 2" :y="120 - h / 2" :width="w" :height="h" />
+    <rect v-if="run" class="new" :x="260 - run / 2" :y="120 - h / 2 + 10" :width="run" height="16" rx="8" />
+    <path v-if="run" class="thin" stroke-dasharray="4 3" :d="`M${260 - run / 2 - 16} ${120 - h / 2 + 2}h${run + 32}v32h${-run - 32}z`" />
+  </svg>
+  <table>
+    <thead><tr><th>Check</th><th>Looks at</th><th>How</th><th>Result</th></tr></thead>
+    <tbody><tr v-for="check in checks" :key="check.id"><td><b>{{ check.name }}</b></td><td>{{ WHERE[check.id] }}</td><td class="small">{{ check.how }}</td><td>{{ check.result ? `${MARKS[check.result]} ${check.result === 'pass' ? 'passed' : 'failed'}` : 'to do' }}<span v-if="check.note" class="quiet small">, {{ check.note }}</span></td></tr></tbody>
+  </table>
+</template>

@@ -1,0 +1,28 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import PickField from '~/bench/PickField.vue'
+import ReadingField from '~/bench/ReadingField.vue'
+import StationFrame from '~/bench/StationFrame.vue'
+import { useShop } from '~/stores/shop'
+import HeatingCurve from './HeatingCurve.vue'
+
+const shop = useShop()
+const torches = computed(() => Object.fromEntries(shop.kit.torches.map(torch => [torch.id, torch.name])))
+</script>
+
+<template>
+  <StationFrame id="warm">
+    <template #readings>
+      <PickField v-if="shop.kit.torches.length" path="warm.torch" label="Torch" :words="torches" />
+      <p v-else>No torch in the kit yet. <NuxtLink to="/kit">Put one in</NuxtLink>.</p>
+      <ReadingField path="warm.targetC" unit="c" label="Warm it to" note="95 °C by stick is usual" />
+      <ReadingField path="warm.startC" unit="c" label="It is at" />
+      <ReadingField path="warm.massG" unit="g" label="Weighed" note="empty: reckoned from its sizes" />
+      <ReadingField path="takeIn.lengthMm" unit="mm" label="Length over all" />
+      <ReadingField path="takeIn.widthMm" unit="mm" label="Width" />
+      <ReadingField path="takeIn.heightMm" unit="mm" label="Height" />
+      <ReadingField path="takeIn.wallMm" unit="mm" label="Wall" />
+    </template>
+    <template #piece="{ working }"><HeatingCurve @working="working('preheat')" /></template>
+  </StationFrame>
+</template>

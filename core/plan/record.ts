@@ -1,0 +1,70 @@
+import type { Job, Kit, LogEntry } from '../job/job.schema'
+import { CAUSES, COATINGS, MUST_NOT_MOVE, PROTECTS, SEEN_IN_PUDDLE } from '../job/words.table'
+import { showText, type ReadingSystem } from '../quantity/show'
+import type { UnitKey } from '../quantity/units.table'
+import { caution, CAUTION_CODES } from '../safety/cautions.table'
+import { money } from './hand-over'
+import { list, type Sentence } from './parts'
+import type { JobPlan } from './plan-job'
+import { DOES_WORDS } from './take-in'
+
+export interface RecordLine { label: string, text: string }
+export interface JobRecord {
+  sections: { title: string, lines: RecordLine[] }[]
+  log: (Omit<LogEntry, 'saw'> & { saw: string })[]
+  acknowledged: { code: string, name: string, at: string, text: string }[]
+}
+
+/** A sentence as plain text in the reader's units. */
+export function sentenceText(sentence: Sentence, system: ReadingSystem): string {
+  return sentence.map(part => typeof part === 'string' ? part : 'words' in part ? part.words : showText(part.figure, part.unit, system)).join('')
+}
+
+/** The record of a job as it is printed: what came in, what was found, what was done, how it was proved. Empty lines are left out. */
+export function recordOf(job: Job, plan: JobPlan, kit: Kit, system: ReadingSystem): JobRecord {
+  const { takeIn, weld, handOver } = job
+  const text = (value: number | null | undefined, unit: UnitKey) => value == null ? '' : showText(value, unit, system)
+  const { groove } = plan.open.data
+  const said = (id: keyof JobPlan) => sentenceText(plan[id].call, system)
+  const { quote } = plan['hand-over'].data
+  const sections = [
+    { title: 'What came in', lines: [
+      { label: 'What it does', text: takeIn.does ? DOES_WORDS[takeIn.does] : '' },
+      { label: 'Damage', text: takeIn.damage },
+      { label: 'Why it broke', text: takeIn.cause === 'unknown' ? 'not known' : CAUSES[takeIn.cause] },
+      { label: 'Done about the cause', text: takeIn.causeCure },
+      { label: 'Coating', text: COATINGS[takeIn.coating] },
+      { label: 'May not move', text: list(takeIn.mustNotMove.map(id => MUST_NOT_MOVE[id])) },
+      { label: 'Kept from harm', text: list(takeIn.protect.map(id => PROTECTS[id].name)) },
+    ] },
+    { title: 'The metal', lines: [
+      { label: 'Taken for', text: plan.know.data.evidence.length ? said('know') : 'not looked into' },
+      { label: 'Known by', text: plan.know.data.evidence.map(entry => Object.values(entry).filter(value => typeof value === 'string').join(': ')).join('; ') },
+    ] },
+    { title: 'What was done', lines: [
+      { label: 'Call', text: said('call') },
+      { label: 'Opened up', text: groove ? said('open') : '' },
+      { label: 'Metal out, metal in', text: groove ? `${text(groove.removedG, 'g')} out, ${text(groove.massG, 'g')} in` : '' },
+      { label: 'Filler', text: `${plan.call.data.filler}, ${text(job.open.fillerMm.value, 'mm')}` },
+      { label: 'Warmed', text: plan.warm.data.heating ? said('warm') : '' },
+      { label: 'Settings', text: plan.weld.data.machine ? `${text(plan.weld.data.setA, 'a')}, electrode negative ${text(plan.weld.data.enPct, 'pct')}, ${text(plan.weld.data.frequencyHz, 'hz')}, argon ${text(weld.flowLMin.value, 'lMin')}; ${plan.weld.data.machine.name}` : '' },
+      { label: 'Passes laid', text: plan.weld.data.passes.length ? `${plan.weld.data.passes.filter(pass => pass.done).length} of ${plan.weld.data.passes.length}` : '' },
+      { label: 'Rebuilt', text: job.rebuild.dressed ? said('rebuild') : '' },
+    ] },
+    { title: 'How it was proved', lines: plan.prove.data.checks.map(check => ({ label: check.name, text: check.result ? `${check.result === 'pass' ? 'passed' : 'failed'}${check.note ? `: ${check.note}` : ''}` : 'not done' })) },
+    { title: 'Use', lines: [
+      { label: 'Limits on use', text: handOver.limits },
+      { label: 'What is not perfect', text: handOver.notPerfect },
+    ] },
+    { title: 'Price', lines: quote ? [
+      { label: 'Work', text: money(quote.labour, kit.currency) },
+      { label: 'Materials', text: money(quote.materials, kit.currency) },
+      { label: 'In all', text: `${money(quote.total, kit.currency)}${quote.ofNewPct === undefined ? '' : `, ${Math.round(quote.ofNewPct)} % of a new one`}` },
+    ] : [] },
+  ]
+  return {
+    sections: sections.map(section => ({ ...section, lines: section.lines.filter(line => line.text !== '') })).filter(section => section.lines.length),
+    log: weld.log.map(entry => ({ ...entry, saw: SEEN_IN_PUDDLE[entry.saw].name })),
+    acknowledged: job.acknowledged.map(entry => ({ ...entry, text: (CAUTION_CODES as string[]).includes(entry.code) ? caution(entry.code).text : entry.code })),
+  }
+}
