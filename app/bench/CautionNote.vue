@@ -7,7 +7,7 @@ const props = defineProps<{ caution: Caution }>()
 const store = useJob()
 const name = ref('')
 const acknowledged = computed(() => store.job?.acknowledged.find(entry => entry.code === props.caution.code))
-const heading = computed(() => ({ stop: 'Stop', caution: 'Before you go on', note: 'Mind' })[props.caution.level])
+const heading = computed(() => `${props.caution.level === 'stop' ? 'Stop: ' : ''}${props.caution.title ?? { stop: 'read this', caution: 'Before you go on', note: 'Mind' }[props.caution.level]}`)
 
 function acknowledge() {
   if (name.value.trim()) store.acknowledge(props.caution.code, name.value)

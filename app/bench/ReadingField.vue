@@ -20,10 +20,10 @@ const field = useId()
 </template>
 
 <style scoped>
-.reading { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); align-items: center; border-bottom: 1px solid var(--hairline); padding: 2px 0 5px; }
-label { font-size: 0.97rem; }
+.reading { display: grid; grid-template-columns: minmax(0, 11fr) minmax(0, 9fr); align-items: center; border-bottom: 1px solid var(--hairline); padding: 2px 0 5px; }
+label { font-size: 0.95rem; line-height: 1.15; }
 input { font-size: 1.12rem; font-weight: 700; text-align: right; background: transparent; border: 0; color: var(--soot); min-height: var(--touch); width: 100%; padding: 0 4px; }
 input:focus { background: var(--sheet); outline: 2px solid var(--chestnut); }
-p { grid-column: 1 / -1; margin: 0; min-height: 1.2em; }
+p { grid-column: 1 / -1; margin: -4px 0 0; min-height: 1.2em; }
 .wrong { color: var(--stop); }
 </style>

@@ -42,13 +42,14 @@ onKeyStroke('w', (event) => { if (!typingNow(event)) shown.value = shown.value =
 
 <style scoped>
 .station { display: grid; grid-template-columns: 280px minmax(0, 1fr) 296px; grid-template-rows: auto 1fr; gap: 0; min-height: 100%; }
-header { grid-column: 1 / -1; padding: 12px 24px 14px; }
+header { grid-column: 1 / -1; padding: 10px 24px 12px; display: grid; grid-template-columns: minmax(0, 1fr) auto; column-gap: 20px; }
+header > * { grid-column: 1; }
 .where { margin: 0; font-weight: 650; color: var(--chestnut); font-size: 0.95rem; }
 h1 { font-size: 1.42rem; line-height: 1.3; font-weight: 550; }
 h1 :deep(.figure) { font-weight: 700; }
 .held { color: var(--stop); margin: 6px 0 0; font-weight: 550; }
 .stale { color: var(--hazard-text); margin: 6px 0 0; }
-.actions { margin-top: 10px; }
+.actions { grid-column: 2; grid-row: 1 / 3; align-self: start; }
 .readings { padding: 6px 18px 90px 24px; }
 .piece { background: var(--sheet); border-left: 1px solid var(--hairline); border-right: 1px solid var(--hairline); border-top: 1px solid var(--hairline); padding: 12px 20px 90px; }
 .call { padding: 6px 22px 90px 18px; }
@@ -62,6 +63,8 @@ h1 :deep(.figure) { font-weight: 700; }
   .station { display: block; }
   header { padding: 10px 16px; }
   h1 { font-size: 1.22rem; }
+  header { display: block; }
+  .actions { margin-top: 10px; }
   .readings, .call { padding: 6px 16px 12px; }
   .call { padding-bottom: 90px; }
   .piece { display: none; padding: 12px 12px 90px; border: 0; }

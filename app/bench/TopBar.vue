@@ -23,8 +23,8 @@ const lightName = computed(() => ({ auto: 'light: as the device', dark: 'dark, f
     </nav>
     <div class="row tools">
       <template v-if="job">
-        <button type="button" class="plain-button slight" :disabled="!store.canUndo" @click="store.undo()">Undo</button>
-        <button type="button" class="plain-button slight" :disabled="!store.canRedo" @click="store.redo()">Redo</button>
+        <button type="button" class="plain-button slight" :disabled="!store.canUndo" aria-label="Undo" title="Undo" @click="store.undo()">↶</button>
+        <button type="button" class="plain-button slight" :disabled="!store.canRedo" aria-label="Redo" title="Redo" @click="store.redo()">↷</button>
       </template>
       <v-btn-toggle :model-value="settings.system" aria-label="Units" class="units" @update:model-value="settings.system = $event">
         <v-btn value="inch">inch · thou</v-btn><v-btn value="metric">mm</v-btn>
@@ -39,7 +39,7 @@ const lightName = computed(() => ({ auto: 'light: as the device', dark: 'dark, f
 <style scoped>
 .top { display: flex; align-items: center; gap: 14px; padding: 4px 18px; border-bottom: 1px solid var(--soot); min-height: 52px; flex-wrap: wrap; }
 .mark { display: flex; min-width: 34px; }
-.title { flex: 1 1 220px; min-width: 0; font-size: 1rem; }
+.title { flex: 1 1 220px; min-width: 0; font-size: 1rem; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
 .links { display: flex; gap: 2px; }
 .links a { padding: 10px; text-decoration: none; color: var(--soot); font-weight: 550; min-height: var(--touch); }
 .links .router-link-exact-active { color: var(--chestnut); box-shadow: inset 0 -3px 0 var(--chestnut); }

@@ -1,4 +1,5 @@
 import { expose } from 'comlink'
+import { fieldsOf, type QuestionField } from '#core/ask/fields'
 import type { Asked } from '#core/ask/registry'
 import type { Job, Kit } from '#core/job/job.schema'
 import { planJob, type JobPlan } from '#core/plan/plan-job'
@@ -7,6 +8,8 @@ import { questions } from '#core/questions'
 /** The core, off the page's thread: whole plans and single questions. */
 const bench = {
   plan: (job: Job, kit: Kit): JobPlan => planJob(job, kit),
+  list: (): { name: string, purpose: string }[] => questions.names.map(name => ({ name, purpose: questions.get(name)!.purpose })),
+  fields: (name: string): QuestionField[] => fieldsOf(questions.get(name)!),
   ask: (name: string, input: unknown): Asked => questions.ask(name, input),
 }
 

@@ -16,6 +16,8 @@ export type CautionLevel = 'note' | 'caution' | 'stop'
 export interface Caution {
   readonly code: string
   readonly level: CautionLevel
+  /** A few words to find it by. */
+  readonly title?: string
   readonly text: string
 }
 

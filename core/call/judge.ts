@@ -30,7 +30,7 @@ export function judge(input: JudgeInput): Judged {
   const metal = families.reduce((sum, entry) => sum + entry.probability / total * FUSION_POINTS[ofFamily(entry.id).fusion], 0)
   const likeliest = [...families].sort((a, b) => b.probability - a.probability)[0]!
   const parts = [
-    { reason: 'a clean, sound part of weldable metal', effect: SOUND_CHANCE_PCT },
+    { reason: 'a clean, sound, weldable part', effect: SOUND_CHANCE_PCT },
     { reason: `metal: ${ofFamily(likeliest.id).name}`, effect: metal },
     { reason: soak === 'dry' ? 'never held oil' : soak, effect: SOAK_POINTS[soak] },
     { reason: earlierRepair === 'none' ? 'no earlier repair' : `earlier repair: ${earlierRepair}`, effect: EARLIER_POINTS[earlierRepair] },

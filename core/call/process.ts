@@ -1,6 +1,7 @@
 import type { Step } from '../ask/question'
 import { ampsNeed, type ArcProcess } from '../arc/amps'
 import { dutyAt } from '../arc/duty'
+import { figures } from '../quantity/show'
 import type { Family } from '../metal/families.table'
 import {
   FUSION_OFF, NEEDS_PREHEAT_OFF, PREHEAT_MIN, PROCESSES, PROCESS_IDS, SHORT_DUTY_OFF, SOAKS, USUAL_PREHEAT_C, VERDICT_AT, type ProcessId, type Soak,
@@ -45,11 +46,11 @@ export function chooseProcess(input: ProcessInput): { ranked: RankedProcess[], w
       const maxA = Math.min(best.maxA ?? Infinity, best.torchA ?? Infinity)
       const cold = ampsNeed(wallMm, 20, process as ArcProcess, 'flat')
       const warm = ampsNeed(wallMm, USUAL_PREHEAT_C, process as ArcProcess, 'flat')
-      working.push({ label: `${row.name}: least current, cold and at ${USUAL_PREHEAT_C} °C`, formula: `amps.need for ${wallMm} mm`, value: `${Math.round(cold.lowA)} and ${Math.round(warm.lowA)}`, unit: 'A', source: 'common practice' })
-      if (warm.lowA > maxA) { never = true; reasons.push(`${Math.round(maxA)} A does not melt in on ${wallMm} mm even preheated (${Math.round(warm.lowA)} A at least)`) }
+      working.push({ label: `${row.name}: least current, cold and at ${USUAL_PREHEAT_C} °C`, formula: `amps.need for ${figures(wallMm, 3)} mm`, value: `${Math.round(cold.lowA)} and ${Math.round(warm.lowA)}`, unit: 'A', source: 'common practice' })
+      if (warm.lowA > maxA) { never = true; reasons.push(`${Math.round(maxA)} A does not melt in on ${figures(wallMm, 2)} mm even preheated (${Math.round(warm.lowA)} A at least)`) }
       else if (cold.a > maxA) {
         needsPreheat = true
-        take(NEEDS_PREHEAT_OFF, `${Math.round(maxA)} A reaches ${wallMm} mm only with preheat`)
+        take(NEEDS_PREHEAT_OFF, `${Math.round(maxA)} A reaches ${figures(wallMm, 2)} mm only with preheat`)
       }
       const ratedA = best.ratedA ?? best.maxA
       if (!never && ratedA !== undefined && best.dutyPct !== undefined) {

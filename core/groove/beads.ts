@@ -12,43 +12,62 @@ export interface Bead {
 
 /** A bead lies about this many times wider than high: judgement. */
 const BEAD_ASPECT = 1.5
+/** Of the cap's crown, the mean height over its width. */
+const CAP_MEAN = 2 / 3
 
 /**
- * Lays the passes of one side in layers from the root up, in the order they are run: root, then each layer from one flank to the other.
- * Every bead takes an equal share of the section (cap included); layer heights come from the groove's own area.
+ * Beads in each layer, root first: of all ways to cut the section into layers of equal height, the one whose beads come nearest
+ * to the usual shape. Beads go to the layers by their areas (largest remainder), at least one to each.
+ */
+function layerCounts(shape: GrooveShape, capAreaMm2: number, capMm: number, passes: number): number[] {
+  const fullHeight = shape.depthMm + CAP_MEAN * capMm
+  let best = [passes]
+  let bestCost = Infinity
+  for (let layers = 1; layers <= Math.min(passes, 40); layers++) {
+    const height = fullHeight / layers
+    const areas = Array.from({ length: layers }, (_, layer) => {
+      const below = (level: number) => areaBelowMm2(shape, Math.min(shape.depthMm, level))
+      return below((layer + 1) * height) - below(layer * height) + (layer === layers - 1 ? capAreaMm2 : 0)
+    })
+    const total = areas.reduce((sum, area) => sum + area, 0)
+    const ideal = areas.map(area => area / total * passes)
+    const counts = ideal.map(share => Math.max(1, Math.floor(share)))
+    let left = passes - counts.reduce((sum, n) => sum + n, 0)
+    if (left < 0) continue
+    const byRemainder = ideal.map((share, layer) => ({ layer, rest: share - counts[layer]! })).sort((a, b) => b.rest - a.rest)
+    for (const { layer } of byRemainder) if (left > 0) { counts[layer]! += 1; left -= 1 }
+    const cost = counts.reduce((sum, n, layer) => {
+      const width = 2 * halfWidthMm(shape, Math.min(shape.depthMm, (layer + 0.5) * height))
+      return sum + n * Math.abs(Math.log(width / n / height / BEAD_ASPECT))
+    }, 0)
+    if (cost < bestCost) { bestCost = cost; best = counts }
+  }
+  return best
+}
+
+/** Order within a layer: the flanks first, each from one side, the middle last, where it closes between the two. */
+const slotsInOrder = (count: number) => count === 3 ? [0, 2, 1] : Array.from({ length: count }, (_, index) => index)
+
+/**
+ * Lays the passes of one side in layers from the root up, in the order they are run.
+ * Every bead takes an equal share of the section (cap included); the layers' heights come from the groove's own area.
  */
 export function layBeads(shape: GrooveShape, capAreaMm2: number, capMm: number, passes: number): Bead[] {
   const grooveArea = areaBelowMm2(shape, shape.depthMm)
-  const total = grooveArea + capAreaMm2
-  const each = total / passes
-  const nominalHeight = Math.sqrt(each / BEAD_ASPECT)
-  const layers: number[] = []
-  let laid = 0
-  while (laid < passes) {
-    const reached = heightOfAreaMm(shape, Math.min(grooveArea, laid * each))
-    const width = 2 * halfWidthMm(shape, Math.min(shape.depthMm, reached + nominalHeight / 2))
-    const wanted = Math.max(1, Math.round(width / (nominalHeight * BEAD_ASPECT)))
-    const count = Math.min(wanted, passes - laid)
-    layers.push(count)
-    laid += count
-  }
+  const each = (grooveArea + capAreaMm2) / passes
+  const counts = layerCounts(shape, capAreaMm2, capMm, passes)
   const beads: Bead[] = []
-  let pass = 0
   let bottom = 0
-  layers.forEach((count, layer) => {
-    const areaAbove = (pass + count) * each
-    const last = layer === layers.length - 1
-    const top = last ? shape.depthMm + capMm * 0.8 : heightOfAreaMm(shape, Math.min(grooveArea, areaAbove))
+  counts.forEach((count, layer) => {
+    const last = layer === counts.length - 1
+    const top = last ? shape.depthMm + capMm * CAP_MEAN : heightOfAreaMm(shape, Math.min(grooveArea, (beads.length + count) * each))
     const middle = (bottom + top) / 2
-    const half = Math.max(halfWidthMm(shape, Math.min(shape.depthMm, middle)), each / Math.max(1e-9, top - bottom) / 2.2)
+    const half = halfWidthMm(shape, Math.min(shape.depthMm, middle))
     const beadHalf = half / count
-    for (let index = 0; index < count; index++) {
-      pass += 1
-      // The middle bead of a top layer of three closes between the two at the flanks.
-      const slot = count === 3 ? [0, 2, 1][index]! : index
+    for (const slot of slotsInOrder(count)) {
       beads.push({
-        pass, layer, xMm: -half + beadHalf * (2 * slot + 1), heightMm: middle,
-        halfWidthMm: beadHalf * (count > 1 ? 1.15 : 1), halfHeightMm: (top - bottom) / 2 * 1.08,
+        pass: beads.length + 1, layer, xMm: -half + beadHalf * (2 * slot + 1), heightMm: middle,
+        halfWidthMm: beadHalf * (count > 1 ? 1.12 : 1), halfHeightMm: (top - bottom) / 2 * 1.08,
       })
     }
     bottom = top

@@ -70,17 +70,17 @@ export function planCall(job: Job, kit: Kit, know: KnowData, choices: Choices, p
       ? [`Send it on: ${judged.verdict === 'refer' ? judged.because : 'by your own decision'}.`]
       : outcome === 'decline'
         ? [`Say no: ${judged.verdict === 'decline' ? judged.because : 'by your own decision'}.`]
-        : [judged.verdict === 'repair-with-limits' ? 'Mend it, with limits: ' : judged.verdict === 'repair' ? 'Mend it: ' : 'Mend it against the odds: ', `${process?.name ?? choices.process} with ${choices.filler}; `, figure(judged.chancePct, 'pct', 'judge'), ' that it lasts', ...(price !== null ? [', about ', words(money(price, kit.currency), 'judge')] : []), '.']
+        : [judged.verdict === 'repair-with-limits' ? 'Mend it, with limits: ' : judged.verdict === 'repair' ? 'Mend it: ' : 'Mend it against the odds: ', `${process?.name ?? choices.process} with ${choices.filler}; `, figure(Math.round(judged.chancePct), 'pct', 'judge'), ' that it lasts', ...(price !== null ? [', about ', words(money(price, kit.currency), 'judge')] : []), '.']
   const why: Sentence[] = []
   if (judged) why.push([`${judged.because.charAt(0).toUpperCase()}${judged.because.slice(1)}.`])
-  if (process) why.push([`${process.name}: `, words(process.reasons.join('; '), 'process'), '.'])
-  if (filler) why.push([`${filler.filler}: `, words(filler.reasons.join('; ') || 'strength and crack index', 'filler'), '; crack index ', figure(filler.crackIndex, 'number', 'filler'), ` (${filler.crackRating}).`])
+  if (process) why.push([words(process.name, 'process'), `: ${process.reasons.join('; ')}.`])
+  if (filler) why.push([words(filler.filler, 'filler'), `: ${filler.reasons.join('; ') || 'by strength and crack index'}; crack index `, figure(Number(filler.crackIndex.toFixed(2)), 'number', 'filler'), ` (${filler.crackRating}).`])
   if (filler && (filler.verdict === 'avoid' || filler.verdict === 'never')) why.push([`You chose a filler this service says ${filler.verdict} to.`])
   if (know.alloySource === 'family') why.push([`Reckoned with ${know.alloy.name}, which stands for the family.`])
   const change: Sentence[] = []
   if (judged && takeIn.soak && takeIn.soak !== 'dry' && takeIn.wallMm.value && takeIn.does) {
     const clean = askFor<Judged>('repair.judge', 'Had it never held oil', { families, soak: 'dry', earlierRepair: takeIn.earlierRepair, load: takeIn.does, safetyCritical: takeIn.safetyCritical, wallMm: takeIn.wallMm.value })
-    if (clean.ok && clean.answer.chancePct > judged.chancePct + 1) change.push(['Had it never held oil: ', figure(clean.answer.chancePct, 'pct'), '. How well it bakes and boils out is the whole of it.'])
+    if (clean.ok && clean.answer.chancePct > judged.chancePct + 1) change.push(['Had it never held oil: ', figure(Math.round(clean.answer.chancePct), 'pct'), '. How well it bakes and boils out is the whole of it.'])
   }
   const second = choices.processes.find(entry => entry.process !== choices.process && entry.verdict !== 'never')
   if (second) change.push([`Next best: ${second.name} (${second.reasons[0]}).`])

@@ -37,7 +37,7 @@ export function planHandOver(job: Job, kit: Kit, phases: Phase[], open: OpenData
   const price = quote ? money(quote.total, kit.currency) : ''
   const call: Sentence = !quote || !ready
     ? ['Wants the groove before there is a price.']
-    : [words(price, 'quote'), ' in all', ...(quote.ofNewPct !== undefined ? [', ', figure(quote.ofNewPct, 'pct', 'quote'), ' of a new one'] : []), unmet.length ? `; before it goes: ${unmet[0]}.` : '; it may go.']
+    : [words(price, 'quote'), ' in all', ...(quote.ofNewPct !== undefined ? [', ', figure(Math.round(quote.ofNewPct), 'pct', 'quote'), ' of a new one'] : []), unmet.length ? `; before it goes: ${unmet[0]}.` : '; it may go.']
   const why: Sentence[] = []
   if (quote && ready) {
     why.push([words(money(quote.labour, kit.currency), 'quote'), ' for ', figure(plannedTotalMin, 'min'), ' of work, ', words(money(quote.materials, kit.currency), 'quote'), ' for rods, gas, power and extras. The hours are the price.'])

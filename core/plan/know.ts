@@ -30,14 +30,14 @@ export function planKnow(job: Job): StationPlan<KnowData> {
   const nextTest = BENCH_TESTS.find(test => test.test === next?.test)
   const call: Sentence = found.evidence.length === 0 || !best
     ? ['Nothing seen yet. Begin with the cheapest: what it was made from, the skin on its hidden side, the break.']
-    : [capital(best.name), ', ', figure(best.probability * 100, 'pct', 'identify'), best.probability >= 0.9 ? ' sure' : ' likely', best.fusion === 'good' ? '; it welds well.' : best.fusion === 'never' ? '; it is not fusion welded.' : `; it welds ${best.fusion}ly.`]
+    : [capital(best.name), ', ', figure(Math.round(best.probability * 100), 'pct', 'identify'), best.probability >= 0.9 ? ' sure' : ' likely', best.fusion === 'good' ? '; it welds well.' : best.fusion === 'never' ? '; it is not fusion welded.' : `; it welds ${best.fusion}ly.`]
   const why: Sentence[] = found.refused.map(reason => [reason, '. What was entered stays; it counts for nothing.'])
   if (best && found.evidence.length) {
     const second = identified!.families[1]!
-    why.push([`After it comes ${second.name} at `, figure(second.probability * 100, 'pct', 'identify'), '.'])
+    why.push([`After it comes ${second.name} at `, figure(Math.round(second.probability * 100), 'pct', 'identify'), '.'])
   }
   if (found.density) why.push(['Weighed at ', figure(found.density.densityGcm3, 'gcm3', 'density'), ' ± ', figure(found.density.uncertaintyGcm3, 'gcm3'), '.'])
-  if (nextTest && next) why.push([`Next: ${nextTest.name.toLowerCase()}, worth `, figure(next.bits, 'number', 'identify'), ' bits in ', figure(next.minutes, 'min'), next.destructive ? '; it marks the part.' : '.'])
+  if (nextTest && next) why.push([`Next: ${nextTest.name.toLowerCase()}, worth `, figure(Number(next.bits.toFixed(2)), 'number', 'identify'), ' bits in ', figure(next.minutes, 'min'), next.destructive ? '; it marks the part.' : '.'])
   const densityAsked = found.density ? askFor('alloy.density', 'Density by weighing', { dryG: job.know.dryG.value, submergedG: job.know.submergedG.value, hangerG: job.know.hangerG.value ?? 0, scaleG: job.know.scaleG.value ?? 1 }) : null
   return {
     id: 'know',

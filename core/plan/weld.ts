@@ -97,19 +97,19 @@ export function planWeld(job: Job, kit: Kit, open: OpenData, warm: WarmData, pro
         ? [`${capital(SEEN_IN_PUDDLE[lastLog!.saw].name)} on pass ${lastLog!.pass}: ${nextMove}.`]
         : passes.length > 0 && doneCount === passes.length
           ? ['All passes laid. Let it cool slowly, then look at it.']
-          : ['Weld at ', figure(setA, 'a', 'amps'), ...(dial === null ? [] : ['; balance dial at ', words(`${Math.round(dial)}`, 'balance'), ', ', figure(frequencyHz, 'hz', 'wave')]), `; ${count(passes.length - doneCount, 'pass', 'passes')}${doneCount ? ' to go' : ''}.`]
+          : ['Weld at ', figure(Math.round(setA), 'a', 'amps'), ...(dial === null ? [] : ['; balance dial at ', words(`${Math.round(dial)}`, 'balance'), ', ', figure(frequencyHz, 'hz', 'wave')]), `; ${count(passes.length - doneCount, 'pass', 'passes')}${doneCount ? ' to go' : ''}.`]
   const why: Sentence[] = []
   if (need && machine) {
-    why.push(['This wall at ', figure(startC, 'c'), ' wants ', figure(need.a, 'a', 'amps'), ' (from ', figure(need.lowA, 'a', 'amps'), ' if you wait, to ', figure(need.highA, 'a', 'amps'), '); the machine and its torch stop at ', figure(limitA, 'a'), '.'])
+    why.push(['This wall at ', figure(startC, 'c'), ' wants ', figure(Math.round(need.a), 'a', 'amps'), ' (from ', figure(Math.round(need.lowA), 'a', 'amps'), ' if you wait, to ', figure(Math.round(need.highA), 'a', 'amps'), '); the machine and its torch stop at ', figure(limitA, 'a'), '.'])
     if (dial !== null) why.push([`This dial reads the ${DIAL_WORDS[machine.dialReads]}: `, figure(enPct, 'pct'), ' electrode negative stands at ', words(`${Math.round(dial)}`, 'balance'), '. More cleaning on dirt, less once it is clean.'])
   }
   if (duty?.ok) why.push([...(duty.answer.dutyPct >= 100 ? ['Duty is no limit at this current'] : ['In ten minutes it may weld ', figure(duty.answer.weldMin, 'min', 'duty')]), '; ', figure(arcMin, 'min'), ' of arc', boilMin ? ' with the boiling out' : '', ', about ', figure(elapsed, 'min'), ' in all.'])
-  if (gas?.ok) why.push([figure(gas.answer.litres, 'number', 'gas'), ' L of argon', ...(gas.answer.cylinderShare !== undefined ? [', ', figure(gas.answer.cylinderShare * 100, 'pct', 'gas'), ' of the cylinder'] : []), '.'])
+  if (gas?.ok) why.push([figure(Math.round(gas.answer.litres), 'number', 'gas'), ' L of argon', ...(gas.answer.cylinderShare !== undefined ? [', ', figure(Math.round(gas.answer.cylinderShare * 100), 'pct', 'gas'), ' of the cylinder'] : []), '.'])
   if (takeIn.soak === 'oily' || takeIn.soak === 'oil-soaked') why.push(['Boil out first: run the arc over it without rod until bubbles and specks stop, even twenty minutes; brush when cold, then rod.'])
   const change: Sentence[] = []
   if (need && wall) {
     const hotter = askFor<AmpsNeed>('amps.need', 'Warmer', { wallMm: wall, startC: Math.min(480, startC + 60), process: arcProcess })
-    if (hotter.ok) change.push(['Another ', figure(60, 'number'), ' °C of preheat brings it to ', figure(hotter.answer.a, 'a'), '.'])
+    if (hotter.ok) change.push(['Another ', figure(60, 'number'), ' °C of preheat brings it to ', figure(Math.round(hotter.answer.a), 'a'), '.'])
   }
   if (machine && arcProcess === 'ac-tig') change.push([`A setting copied from elsewhere may count the other way: ${Math.round(enPct)} electrode negative is ${Math.round(100 - enPct)} cleaning.`])
   const school = FREQUENCY_SCHOOLS[weld.school]

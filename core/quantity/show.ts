@@ -8,12 +8,13 @@ interface Style { unit: string, digits: number, fixed?: boolean }
 /** How each dimension is shown in each system: the spelling, and significant digits or (fixed) decimals. */
 const STYLES: Partial<Record<Dimension, Record<ReadingSystem, Style>>> = {
   length: { metric: { unit: 'mm', digits: 1, fixed: true }, inch: { unit: 'in', digits: 3, fixed: true } },
-  area: { metric: { unit: 'mm²', digits: 3 }, inch: { unit: 'in²', digits: 3 } },
+  area: { metric: { unit: 'cm²', digits: 3 }, inch: { unit: 'in²', digits: 3 } },
   volume: { metric: { unit: 'cm³', digits: 3 }, inch: { unit: 'in³', digits: 3 } },
   mass: { metric: { unit: 'g', digits: 3 }, inch: { unit: 'oz', digits: 3 } },
   temperature: { metric: { unit: '°C', digits: 0, fixed: true }, inch: { unit: '°F', digits: 0, fixed: true } },
   torque: { metric: { unit: 'N·m', digits: 3 }, inch: { unit: 'lbf·ft', digits: 3 } },
   stress: { metric: { unit: 'mpa', digits: 3 }, inch: { unit: 'psi', digits: 3 } },
+  density: { metric: { unit: 'g/cm³', digits: 3, fixed: true }, inch: { unit: 'g/cm³', digits: 3, fixed: true } },
   flow: { metric: { unit: 'l/min', digits: 2 }, inch: { unit: 'cfh', digits: 2 } },
   speed: { metric: { unit: 'm/min', digits: 3 }, inch: { unit: 'ipm', digits: 3 } },
 }
@@ -33,6 +34,9 @@ export function figures(value: number, digits: number, fixed = false): string {
   return rounded.toFixed(Math.max(0, Math.min(8, digits - 1 - Math.floor(Math.log10(magnitude)))))
 }
 
+/** 70.0 → 70: for settings and counts, where a nought behind the point says nothing. */
+const trimmed = (text: string) => /\.\d*$/.test(text) ? text.replace(/\.?0+$/, '') : text
+
 export interface Shown { figure: string, unit: string }
 
 /**
@@ -44,11 +48,11 @@ export function show(value: number, key: UnitKey, system: ReadingSystem): Shown 
   const base = value * baseScale
   if (dimension === 'time') {
     if (Math.abs(base) >= 5400) return { figure: figures(base / 3600, 3), unit: 'h' }
-    if (Math.abs(base) >= 90) return { figure: figures(base / 60, base >= 600 ? 3 : 2), unit: 'min' }
-    return { figure: figures(base, 2), unit: 's' }
+    if (Math.abs(base) >= 60) return { figure: trimmed(figures(base / 60, base >= 600 ? 3 : 2)), unit: 'min' }
+    return { figure: trimmed(figures(base, 2)), unit: 's' }
   }
   const style = STYLES[dimension]?.[system]
-  if (!style) return { figure: figures(value, 3), unit: symbol }
+  if (!style) return { figure: trimmed(figures(value, 3)), unit: symbol }
   let { unit, digits } = style
   if (dimension === 'mass' && Math.abs(base) >= 1000) unit = system === 'metric' ? 'kg' : 'lb'
   if (dimension === 'length' && Math.abs(base) < 2 && base !== 0) digits += system === 'metric' ? 1 : 0
@@ -56,6 +60,9 @@ export function show(value: number, key: UnitKey, system: ReadingSystem): Shown 
   const shown = base / definition.scale - (definition.offset ?? 0)
   return { figure: figures(shown, digits, style.fixed), unit: PRINTED[unit.toLowerCase()] ?? unit }
 }
+
+/** A temperature in the reader's system, not rounded: for charts. */
+export const temperatureIn = (c: number, system: ReadingSystem) => system === 'inch' ? c * 9 / 5 + 32 : c
 
 /** The same as one text. */
 export function showText(value: number, key: UnitKey, system: ReadingSystem): string {

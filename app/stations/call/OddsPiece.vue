@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { runningTotals } from '#core/call/running-totals'
+import { figures } from '#core/quantity/show'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 
@@ -9,7 +10,7 @@ const store = useJob()
 const settings = useSettings()
 const data = computed(() => store.plan?.call.data)
 const bars = computed(() => data.value?.judged ? runningTotals(data.value.judged.parts) : [])
-const x = (pct: number) => 200 + pct * 2.6
+const x = (pct: number) => 212 + pct * 2.5
 </script>
 
 <template>
@@ -18,8 +19,8 @@ const x = (pct: number) => 200 + pct * 2.6
     <line v-for="tick in [0, 25, 50, 75, 100]" :key="tick" class="tick" :x1="x(tick)" y1="4" :x2="x(tick)" :y2="8 + bars.length * 30" />
     <g v-for="(bar, index) in bars" :key="bar.reason">
       <text class="note" x="0" :y="24 + index * 30">{{ bar.reason }}</text>
-      <rect :class="bar.effect >= 0 ? 'up' : 'down'" :x="x(Math.min(bar.from, bar.to))" :y="10 + index * 30" :width="Math.max(1, Math.abs(bar.to - bar.from) * 2.6)" height="18" />
-      <text :x="x(Math.max(bar.from, bar.to)) + 6" :y="24 + index * 30">{{ bar.effect >= 0 ? '+' : '−' }}{{ Math.abs(bar.effect).toFixed(0) }}</text>
+      <rect :class="bar.effect >= 0 ? 'up' : 'down'" :x="x(Math.min(bar.from, bar.to))" :y="10 + index * 30" :width="Math.max(1, Math.abs(bar.to - bar.from) * 2.5)" height="18" />
+      <text :x="x(Math.max(bar.from, bar.to)) + 6" :y="24 + index * 30">{{ bar.effect >= 0 ? '+' : '−' }}{{ figures(Math.abs(bar.effect), 0, true) === '0' ? figures(Math.abs(bar.effect), 1, true) : figures(Math.abs(bar.effect), 0, true) }}</text>
     </g>
     <text v-for="tick in [0, 50, 100]" :key="tick" :x="x(tick)" :y="30 + bars.length * 30" text-anchor="middle">{{ tick }}</text>
   </svg>

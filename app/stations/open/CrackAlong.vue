@@ -25,7 +25,7 @@ const backstep = computed(() => groove.value ? Array.from({ length: groove.value
     <p class="label gap">Along it, {{ scaleText }}; odd passes one way, even ones back</p>
     <svg class="drawing" viewBox="0 0 520 168" role="img" aria-label="The crack from above with its groove, stop-holes and direction of passes">
       <rect class="metal edge" x="8" y="24" width="504" height="100" />
-      <path class="new-line" :stroke-width="half * 2" stroke-linecap="round" opacity="0.25" :d="line" />
+      <path class="new-line" :style="{ strokeWidth: half * 2 }" stroke-linecap="round" opacity="0.25" :d="line" />
       <path class="crack" :d="line" />
       <circle v-for="hole in groove.stopHoles" :key="hole.alongMm" class="removed" :cx="x(hole.alongMm)" cy="74" :r="Math.max(3, hole.diameterMm * scale / 2)" />
       <text :x="x(0)" y="46" class="pass">{{ backstep.filter(n => n % 2 === 1).join(' ') }} →</text>

@@ -34,8 +34,8 @@ const sectionTop = computed(() => 66 + px(sizes.value.w) + 44)
     <rect class="metal edge" :x="left" y="50" :width="px(sizes.l)" :height="px(sizes.w)" />
     <rect v-if="sizes.t > 0 && sizes.l > 2 * sizes.t" class="thin" stroke-dasharray="5 4" :x="left + px(sizes.t)" :y="50 + px(sizes.t)" :width="px(sizes.l - 2 * sizes.t)" :height="Math.max(0, px(sizes.w - 2 * sizes.t))" />
     <path v-if="sizes.crack > 0" class="crack" :d="crackPath" />
-    <DimensionLine :x1="left" y1="34" :x2="left + px(sizes.l)" y2="34" :text="settings.text(sizes.l, 'mm')" />
-    <DimensionLine :x1="left + px(sizes.l) + 14" y1="50" :x2="left + px(sizes.l) + 14" :y2="50 + px(sizes.w)" :text="settings.text(sizes.w, 'mm')" />
+    <DimensionLine :x1="left" :y1="34" :x2="left + px(sizes.l)" :y2="34" :text="settings.text(sizes.l, 'mm')" />
+    <DimensionLine :x1="left + px(sizes.l) + 14" :y1="50" :x2="left + px(sizes.l) + 14" :y2="50 + px(sizes.w)" :text="settings.text(sizes.w, 'mm')" />
     <path
       v-if="sizes.t > 0" fill="url(#hatch-part)" class="section"
       :d="`M${left} ${sectionTop}h${px(sizes.l)}v${px(sizes.h)}h${-px(sizes.t)}v${-px(Math.max(0, sizes.h - sizes.t))}h${-px(Math.max(0, sizes.l - 2 * sizes.t))}v${px(Math.max(0, sizes.h - sizes.t))}h${-px(sizes.t)}z`"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { Line } from 'vue-chartjs'
-import { showText } from '#core/quantity/show'
+import { temperatureIn } from '#core/quantity/show'
 import { useChartLook } from '~/composables/use-chart-look'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
@@ -12,7 +12,7 @@ const settings = useSettings()
 const look = useChartLook()
 const warm = computed(() => store.plan?.warm.data)
 const heating = computed(() => warm.value?.heating ?? null)
-const temperature = (c: number) => Number(showText(c, 'c', settings.system).split(' ')[0])
+const temperature = (c: number) => temperatureIn(c, settings.system)
 const lastS = computed(() => heating.value?.curve.at(-1)?.s ?? 1)
 const flat = (c: number) => [{ x: 0, y: temperature(c) }, { x: lastS.value / 60, y: temperature(c) }]
 const data = computed(() => ({

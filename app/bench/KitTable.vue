@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useKit, type KitColumn, type KitList } from '~/composables/use-kit'
+
+const props = defineProps<{ list: KitList, title: string, columns: readonly KitColumn[], empty: string }>()
+const { rows, add, remove, set, shown } = useKit()
+const wrong = ref<Record<string, string>>({})
+
+function take(id: string, column: KitColumn, text: string) {
+  const message = set(props.list, id, column, text)
+  const { [`${id}.${column.key}`]: _gone, ...rest } = wrong.value
+  wrong.value = message ? { ...rest, [`${id}.${column.key}`]: message } : rest
+}
+</script>
+
+<template>
+  <section>
+    <h2>{{ title }}</h2>
+    <p v-if="rows(list).length === 0" class="quiet">{{ empty }}</p>
+    <div v-for="row in rows(list)" :key="row.id" class="item">
+      <template v-for="column in columns" :key="column.key">
+        <v-select v-if="column.choices" :model-value="row[column.key]" :items="Object.entries(column.choices).map(([value, title]) => ({ value, title }))" :label="column.label" @update:model-value="take(row.id, column, $event)" />
+        <v-text-field v-else :model-value="shown(row, column)" :label="column.label" :suffix="column.suffix" maxlength="80" :error-messages="wrong[`${row.id}.${column.key}`] ? [wrong[`${row.id}.${column.key}`]!] : []" @change="take(row.id, column, $event.target.value)" />
+      </template>
+      <button type="button" class="plain-button slight" :aria-label="`Take ${row.name ?? row.filler} out of the kit`" @click="remove(list, row.id)">out</button>
+    </div>
+    <button type="button" class="plain-button" :data-add="list" @click="add(list, columns)">Add one</button>
+  </section>
+</template>
+
+<style scoped>
+h2 { margin: 22px 0 8px; font-size: 1.1rem; }
+.item { display: flex; flex-wrap: wrap; gap: 8px; padding: 8px 0; border-bottom: 1px solid var(--hairline); margin-bottom: 8px; }
+.item > * { flex: 1 1 104px; }
+.item > :first-child { flex: 2 1 170px; }
+.item > button { flex: 0 0 auto; }
+</style>

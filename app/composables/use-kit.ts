@@ -1,0 +1,52 @@
+import { computed, ref, toRaw } from 'vue'
+import { kitSchema, type Kit } from '#core/job/job.schema'
+import { read } from '#core/quantity/read'
+import { write } from '#core/quantity/show'
+import type { UnitKey } from '#core/quantity/units.table'
+import { useSettings } from '~/stores/settings'
+import { useShop } from '~/stores/shop'
+
+export type KitList = 'machines' | 'torches' | 'rods' | 'gases'
+export interface KitColumn { key: string, label: string, unit?: UnitKey, suffix?: string, choices?: Readonly<Record<string, string>>, blank: string | number }
+type Row = Record<string, unknown> & { id: string }
+
+/** Editing the kit: a change is stored only when the whole kit stays sound; else it says why. */
+export function useKit() {
+  const shop = useShop()
+  const settings = useSettings()
+  const problem = ref<string | null>(null)
+  const kit = computed(() => shop.kit)
+
+  function put(next: unknown): string | null {
+    const parsed = kitSchema.safeParse(next)
+    if (parsed.success) {
+      void shop.saveKit(parsed.data)
+      return null
+    }
+    const issue = parsed.error.issues[0]!
+    return `${issue.path.at(-1) ?? ''}: ${issue.message}`
+  }
+  const rows = (list: KitList) => shop.kit[list] as unknown as Row[]
+  const setRows = (list: KitList, next: Row[]) => put({ ...toRaw(shop.kit), [list]: next })
+  const add = (list: KitList, columns: readonly KitColumn[]) => setRows(list, [...rows(list), { id: crypto.randomUUID(), ...Object.fromEntries(columns.map(column => [column.key, column.blank])) }])
+  const remove = (list: KitList, id: string) => setRows(list, rows(list).filter(row => row.id !== id))
+
+  /** @returns what is wrong with what was typed, or null when it is stored */
+  function set(list: KitList, id: string, column: KitColumn, typed: string): string | null {
+    let value: unknown = typed
+    if (column.unit) {
+      const reading = read(typed, column.unit, settings.system)
+      if (!reading.ok) return reading.message
+      value = reading.value
+    }
+    return setRows(list, rows(list).map(row => row.id === id ? { ...row, [column.key]: value } : row))
+  }
+  const shown = (row: Row, column: KitColumn) => typeof row[column.key] === 'number' && column.unit && column.unit !== 'number' ? write(row[column.key] as number, column.unit, settings.system) : String(row[column.key] ?? '')
+
+  function setRate(key: keyof Kit, typed: unknown) {
+    const value = key === 'shop' || key === 'currency' ? typed : Number(String(typed).replace(',', '.'))
+    problem.value = put({ ...toRaw(shop.kit), [key]: value })
+  }
+  const rates = [{ key: 'ratePerHour', label: 'An hour of work' }, { key: 'pricePerKWh', label: 'A kilowatt-hour' }] as const
+  return { kit, rows, add, remove, set, shown, setRate, rates, problem }
+}

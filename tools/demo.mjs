@@ -1,0 +1,3 @@
+import { serve } from './serve.mjs'
+
+await serve({ demo: true })

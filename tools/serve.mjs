@@ -1,0 +1,40 @@
+import { spawn } from 'node:child_process'
+import { createServer } from 'node:net'
+import { join } from 'node:path'
+import { ROOT, ensureBuilt, ensureInstalled, fail } from './lib.mjs'
+
+/** Whether an address can be listened on. */
+function free(host, port) {
+  return new Promise((resolve) => {
+    const probe = createServer()
+    probe.once('error', error => resolve(error.code ?? 'taken'))
+    probe.listen(port, host, () => probe.close(() => resolve(true)))
+  })
+}
+
+/** Installs and builds what is missing, starts the built application and prints its address. */
+export async function serve({ demo }) {
+  const host = process.env.HOST || '127.0.0.1'
+  const port = Number(process.env.PORT || 3000)
+  if (!Number.isInteger(port) || port < 1 || port > 65535) fail(`PORT must be a whole number from 1 to 65535, not "${process.env.PORT}".`)
+  ensureInstalled()
+  ensureBuilt()
+  const open = await free(host, port)
+  if (open !== true) fail(`${host}:${port} cannot be used (${open}). Another program may be listening there: choose another with PORT=3001.`)
+  const server = spawn(process.execPath, [join(ROOT, '.output/server/index.mjs')], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, HOST: host, PORT: String(port), NITRO_HOST: host, NITRO_PORT: String(port), ...(demo ? { WILD_SPARROW_DEMO: '1' } : {}) },
+  })
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))
+  server.on('exit', code => process.exit(code ?? 0))
+  const address = `http://${host === '0.0.0.0' || host === '::' ? 'localhost' : host.includes(':') ? `[${host}]` : host}:${port}/`
+  for (let tries = 0; tries < 100; tries++) {
+    const answered = await fetch(address).then(response => response.ok, () => false)
+    if (answered) {
+      console.log(`\n  Wild Sparrow${demo ? ', with the made-up shop,' : ''} is at ${address}\n  Ctrl C stops it.\n`)
+      return
+    }
+    await new Promise(resolve => setTimeout(resolve, 100))
+  }
+  fail('The server did not answer within ten seconds.')
+}
