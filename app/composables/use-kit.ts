@@ -24,7 +24,7 @@ export function useKit() {
       return null
     }
     const issue = parsed.error.issues[0]!
-    return `${issue.path.at(-1) ?? ''}: ${issue.message}`
+    return `${String(issue.path.at(-1) ?? '')}: ${issue.message}`
   }
   const rows = (list: KitList) => shop.kit[list] as unknown as Row[]
   const setRows = (list: KitList, next: Row[]) => put({ ...toRaw(shop.kit), [list]: next })

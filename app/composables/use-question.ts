@@ -10,7 +10,7 @@ export function useQuestion() {
   const list = shallowRef<{ name: string, purpose: string }[]>([])
   const name = ref<string | null>(typeof route.query.q === 'string' ? route.query.q : null)
   const fields = shallowRef<QuestionField[]>([])
-  const form = ref<Record<string, unknown>>({})
+  const form = ref<Record<string, string | number | boolean | null>>({})
   const result = shallowRef<Asked | null>(null)
   const broken = shallowRef<{ path: string, message: string }[]>([])
   let ticket = 0
@@ -37,7 +37,7 @@ export function useQuestion() {
   }, { deep: true })
 
   function useExample() {
-    form.value = Object.fromEntries(fields.value.filter(field => field.example !== undefined).map(field => [field.key, field.kind === 'json' ? JSON.stringify(field.example, null, 1) : field.kind === 'quantity' ? String(field.example) : field.example]))
+    form.value = Object.fromEntries(fields.value.filter(field => field.example !== undefined).map(field => [field.key, field.kind === 'json' ? JSON.stringify(field.example, null, 1) : field.kind === 'quantity' ? String(field.example) : field.example as string | boolean]))
   }
   const issues = computed(() => [...broken.value, ...(result.value && !result.value.ok && result.value.error.kind === 'invalid-input' ? result.value.error.issues : [])])
   return { list, name, purpose: computed(() => list.value.find(entry => entry.name === name.value)?.purpose ?? ''), fields, form, result, issues, useExample }

@@ -10,7 +10,7 @@ export interface AnswerRows {
 function cell(key: string, value: unknown): string {
   if (typeof value === 'number') {
     const { unit } = unitOfKey(key)
-    const text = figures(value, 4)
+    const text = Number.isInteger(value) && Math.abs(value) < 1e9 ? String(value) : figures(value, 4)
     return unit ? `${text} ${KEY_UNITS[unit].symbol}` : text
   }
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
@@ -26,9 +26,9 @@ export function answerRows(answer: unknown): AnswerRows {
     if (objects) {
       const rows = value as Record<string, unknown>[]
       const columns = [...new Set(rows.flatMap(row => Object.keys(row)))]
-      laid.tables.push({ key, label: labelOfKey(key), columns: columns.map(labelOfKey), rows: rows.map(row => columns.map(column => cell(column, row[column]))) })
+      laid.tables.push({ key, label: labelOfKey(key), columns: columns.map(column => labelOfKey(column, typeof rows[0]?.[column] === 'number')), rows: rows.map(row => columns.map(column => cell(column, row[column]))) })
     }
-    else laid.rows.push({ key, label: labelOfKey(key), text: cell(key, value) })
+    else laid.rows.push({ key, label: labelOfKey(key, typeof value === 'number'), text: cell(key, value) })
   }
   return laid
 }

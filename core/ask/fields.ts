@@ -32,8 +32,8 @@ export function unitOfKey(key: string): { unit: UnitKey | null, stem: string } {
   return { unit: null, stem: key }
 }
 
-/** crackMm → crack; engagementToBreakBolt → engagement to break bolt. */
-export const labelOfKey = (key: string) => unitOfKey(key).stem.replace(/([a-z0-9])([A-Z])/g, '$1 $2').replaceAll('_', ' ').toLowerCase()
+/** crackMm → crack, where it holds a number; baseA → base a, where it holds a name. */
+export const labelOfKey = (key: string, numeric = true) => (numeric ? unitOfKey(key).stem : key).replace(/([a-z0-9])([A-Z])/g, '$1 $2').replaceAll('_', ' ').toLowerCase()
 
 interface Described { type?: string | string[], enum?: (string | number)[], const?: string | number, anyOf?: Described[], default?: unknown }
 
@@ -49,15 +49,16 @@ export function fieldsOf(question: Question): QuestionField[] {
   const schema = z.toJSONSchema(question.input, { io: 'input', unrepresentable: 'any' }) as { properties?: Record<string, Described>, required?: string[] }
   const example = question.example as Record<string, unknown>
   return Object.entries(schema.properties ?? {}).map(([key, property]): QuestionField => {
-    const { unit } = unitOfKey(key)
     const types = new Set([property.type, ...(property.anyOf?.map(inner => inner.type) ?? [])].flat().filter(Boolean))
     const choices = choicesOf(property)
+    const numeric = types.has('number') || types.has('integer')
+    const unit = numeric ? unitOfKey(key).unit : null
     const kind: FieldKind = types.has('array') || types.has('object') ? 'json'
       : choices.length ? 'choice'
         : types.has('boolean') ? 'flag'
-          : unit || types.has('number') || types.has('integer') ? 'quantity' : 'text'
+          : numeric ? 'quantity' : 'text'
     return {
-      key, label: labelOfKey(key), kind, required: schema.required?.includes(key) ?? false, unit: unit ? KEY_UNITS[unit].symbol : '', choices, example: example[key],
+      key, label: labelOfKey(key, numeric), kind, required: schema.required?.includes(key) ?? false, unit: unit ? KEY_UNITS[unit].symbol : '', choices, example: example[key],
       fallback: typeof property.default === 'object' ? undefined : property.default,
     }
   })

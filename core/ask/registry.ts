@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import type { z } from 'zod'
 import { NoAnswer, type Question, type Solved } from './question'
 import { nearest } from './nearest'
 

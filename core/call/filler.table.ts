@@ -44,7 +44,7 @@ export const CHART_FIRST: readonly { readonly bases: readonly string[], readonly
 
 /** Points each thing moves a filler by (1 is the whole scale): judgement, from common practice. */
 export const POINTS = {
-  chartFirst: 0.35, chartSecond: 0.28,
+  chartFirst: 0.40, chartSecond: 0.28,
   crackModerate: -0.2, crackHigh: -0.45, crackSevere: -0.8,
   perUtsMPa: 0.0012,
   castDefault: 0.12,

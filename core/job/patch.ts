@@ -19,7 +19,8 @@ export function applyPatch<T>(root: T, { path, value }: Patch): T {
   if (root === null || typeof root !== 'object') throw new Error(`nothing to change at ${String(key)}`)
   const copy = (Array.isArray(root) ? [...root] : { ...root }) as Record<PathKey, unknown>
   const inner = rest.length === 0 ? value : applyPatch(copy[key] ?? {}, { path: rest, value })
-  if (inner === undefined) delete copy[key]
+  if (inner === undefined && Array.isArray(copy)) copy.splice(Number(key), 1)
+  else if (inner === undefined) delete copy[key]
   else copy[key] = inner
   return copy as T
 }

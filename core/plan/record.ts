@@ -1,7 +1,9 @@
 import type { Job, Kit, LogEntry } from '../job/job.schema'
 import { CAUSES, COATINGS, MUST_NOT_MOVE, PROTECTS, SEEN_IN_PUDDLE } from '../job/words.table'
-import { showText, type ReadingSystem } from '../quantity/show'
-import type { UnitKey } from '../quantity/units.table'
+import { unitOfKey } from '../ask/fields'
+import { BENCH_TESTS } from '../metal/identify/tests.table'
+import { figures, showText, type ReadingSystem } from '../quantity/show'
+import { KEY_UNITS, type UnitKey } from '../quantity/units.table'
 import { caution, CAUTION_CODES } from '../safety/cautions.table'
 import { money } from './hand-over'
 import { list, type Sentence } from './parts'
@@ -18,6 +20,16 @@ export interface JobRecord {
 /** A sentence as plain text in the reader's units. */
 export function sentenceText(sentence: Sentence, system: ReadingSystem): string {
   return sentence.map(part => typeof part === 'string' ? part : 'words' in part ? part.words : showText(part.figure, part.unit, system)).join('')
+}
+
+/** A piece of evidence in words: the test, and what was seen or measured. */
+function evidenceText({ test, ...seen }: Record<string, unknown>): string {
+  const name = BENCH_TESTS.find(entry => entry.test === test)?.name ?? String(test)
+  const values = Object.entries(seen).filter(([key]) => !key.startsWith('uncertainty')).map(([key, value]) => {
+    const { unit } = unitOfKey(key)
+    return typeof value === 'number' ? `${figures(value, 3)}${unit ? ` ${KEY_UNITS[unit].symbol}` : key === 'gcm3' ? ' g/cm³' : ''}` : String(value).replaceAll('-', ' ')
+  })
+  return `${name.toLowerCase()}: ${values.join(', ')}`
 }
 
 /** The record of a job as it is printed: what came in, what was found, what was done, how it was proved. Empty lines are left out. */
@@ -39,7 +51,7 @@ export function recordOf(job: Job, plan: JobPlan, kit: Kit, system: ReadingSyste
     ] },
     { title: 'The metal', lines: [
       { label: 'Taken for', text: plan.know.data.evidence.length ? said('know') : 'not looked into' },
-      { label: 'Known by', text: plan.know.data.evidence.map(entry => Object.values(entry).filter(value => typeof value === 'string').join(': ')).join('; ') },
+      { label: 'Known by', text: plan.know.data.evidence.map(evidenceText).join('; ') },
     ] },
     { title: 'What was done', lines: [
       { label: 'Call', text: said('call') },

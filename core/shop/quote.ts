@@ -20,7 +20,7 @@ export interface Quote { labour: number, materials: number, total: number, ofNew
 export function quote({ phases, ratePerHour, filler, gas, power, other, newPrice }: QuoteInput): Quote {
   const lines: QuoteLine[] = [
     ...phases.map(({ name, minutes }): QuoteLine => ({ name, kind: 'labour', quantity: minutes, unit: 'min', price: minutes / 60 * ratePerHour })),
-    { name: 'Filler', kind: 'material', quantity: filler.rods, unit: 'rods', price: filler.rods * filler.pricePerRod },
+    { name: 'Filler', kind: 'material', quantity: filler.rods, unit: filler.rods === 1 ? 'rod' : 'rods', price: filler.rods * filler.pricePerRod },
     { name: 'Gas', kind: 'material', quantity: gas.litres, unit: 'L', price: gas.litres * gas.pricePerL },
     { name: 'Power', kind: 'material', quantity: power.kWh, unit: 'kWh', price: power.kWh * power.pricePerKWh },
     ...other.map(({ name, price }): QuoteLine => ({ name, kind: 'material', quantity: 1, unit: '', price })),

@@ -26,7 +26,7 @@ const levels = computed(() => {
 
 <template>
   <p class="label">The face in section, {{ scaleText }}</p>
-  <svg v-if="data" class="drawing" viewBox="0 0 520 330" role="img" aria-label="The built-up weld over the face, with the cuts that bring it down">
+  <svg v-if="data" class="drawing" :viewBox="`0 0 520 ${faceY + Math.max(60, wall * 0.6 * scale) + 20}`" role="img" aria-label="The built-up weld over the face, with the cuts that bring it down">
     <defs><HatchPattern id="hatch-face" /></defs>
     <rect x="10" :y="faceY" width="500" :height="Math.max(60, wall * 0.6 * scale)" fill="url(#hatch-face)" />
     <path class="new" :d="`M${260 - half} ${faceY}C${260 - half * 0.8} ${60} ${260 - half * 0.5} 60 260 60S${260 + half * 0.8} 60 ${260 + half} ${faceY}z`" />

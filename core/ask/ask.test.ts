@@ -1,0 +1,87 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { z } from 'zod'
+import { questions } from '../questions'
+import { answerRows } from './answer-rows'
+import { fieldsOf, inputFromForm, labelOfKey, unitOfKey } from './fields'
+import { NoAnswer, question } from './question'
+import { createRegistry, type Asked } from './registry'
+
+/** Every question of the contract that this version answers. */
+const ANSWERED = ['alloy.density', 'alloy.identify', 'alloy.list', 'amps.need', 'filler.choose', 'gas.use', 'groove.plan', 'heat.preheat', 'job.quote', 'machine.ac', 'machine.balance', 'machine.dial', 'machine.duty', 'process.choose', 'repair.judge', 'weld.chemistry', 'weld.crackIndex']
+
+/** What the contract says each answer must hold at least. */
+const HOLDS: Record<string, string[]> = {
+  'alloy.density': ['densityGcm3', 'uncertaintyGcm3'], 'alloy.identify': ['families', 'entropyBits', 'next', 'recommended', 'verdict'], 'alloy.list': ['alloys'], 'amps.need': ['a', 'lowA', 'highA'],
+  'filler.choose': ['ranked'], 'gas.use': ['litres', 'cylinderShare'], 'groove.plan': ['depthMm', 'topWidthMm', 'areaMm2', 'volumeMm3', 'massG', 'rods', 'passes', 'stopHoles', 'arcMin'], 'heat.preheat': ['reaches', 'timeS', 'equilibriumC', 'curve'],
+  'job.quote': ['labour', 'materials', 'total', 'ofNewPct', 'lines'], 'machine.ac': ['averageA', 'rmsA', 'enMs', 'epMs'], 'machine.balance': ['enPct', 'epPct'], 'machine.dial': ['a'], 'machine.duty': ['dutyPct', 'weldMin', 'restMin'],
+  'process.choose': ['ranked'], 'repair.judge': ['verdict', 'chancePct', 'parts'], 'weld.chemistry': ['pct', 'byPass'], 'weld.crackIndex': ['index', 'rating', 'liquidusC', 'solidusC', 'freezingRangeC', 'curve'],
+}
+
+const finite = (value: unknown): boolean => typeof value === 'number' ? Number.isFinite(value) : value !== null && typeof value === 'object' ? Object.values(value).every(finite) : true
+
+/** An answer that is finite, or a refusal in words that does not blame the program. */
+function sound(asked: Asked): boolean {
+  if (asked.ok) return finite(asked.answer) && finite(asked.working) && asked.cautions.every(entry => entry.text.length > 0)
+  const { error } = asked
+  return error.kind === 'invalid-input' ? error.issues.length > 0 && error.issues.every(issue => issue.message.length > 0) : error.kind === 'no-answer' ? error.reason.length > 0 : true
+}
+
+describe('the registry', () => {
+  it('answers the questions of the contract', () => expect(questions.names).toEqual(expect.arrayContaining(ANSWERED)))
+  it('names the nearest to an unknown one', () => expect(questions.ask('groove.plam', {})).toMatchObject({ ok: false, error: { kind: 'unknown-question', nearest: expect.arrayContaining(['groove.plan']) } }))
+  it('throws on a duplicate', () => {
+    const once = question({ name: 'x.y', purpose: '', input: z.object({}), example: {}, solve: () => ({ answer: {}, working: [], cautions: [] }) })
+    expect(() => createRegistry([once, once])).toThrow(/twice/)
+  })
+  it('turns a number that is none into no answer, and a fault of the program too', () => {
+    const of = (solve: () => { answer: object, working: [], cautions: [] }) => createRegistry([question({ name: 'a.b', purpose: '', input: z.object({}), example: {}, solve })]).ask('a.b', {})
+    expect(of(() => ({ answer: { deep: [1, NaN] }, working: [], cautions: [] }))).toMatchObject({ ok: false, error: { kind: 'no-answer' } })
+    expect(of(() => { throw new NoAnswer('because') })).toMatchObject({ ok: false, error: { kind: 'no-answer', reason: 'because' } })
+    expect(JSON.stringify(of(() => { throw new Error('secret at file.ts:1') }))).not.toContain('secret')
+  })
+  it('says where an input is wrong', () => {
+    expect(questions.ask('filler.choose', { baseA: '6061', service: { load: 'heavy' } })).toMatchObject({ ok: false, error: { issues: [{ path: 'service.load' }] } })
+    expect(questions.ask('alloy.identify', { evidence: [{ test: 'density', gcm3: '30 lb' }] })).toMatchObject({ ok: false, error: { issues: [{ path: 'evidence[0].gcm3', message: expect.stringContaining('lb') }] } })
+    expect(questions.ask('groove.plan', { crackMm: '3 furlongs', wallMm: 8 })).toMatchObject({ ok: false, error: { issues: [{ path: 'crackMm', message: expect.stringContaining('furlongs') }] } })
+  })
+  it.each(ANSWERED)('%s answers its own example with what the contract asks, and shows its working', (name) => {
+    const asked = questions.ask(name, questions.get(name)!.example)
+    expect(asked.ok, JSON.stringify(asked)).toBe(true)
+    if (!asked.ok) return
+    expect(Object.keys(asked.answer as object)).toEqual(expect.arrayContaining(HOLDS[name]!))
+    expect(asked.working.length).toBeGreaterThan(0)
+    for (const step of asked.working) expect(step.source.length).toBeGreaterThan(0)
+  })
+  it.each(ANSWERED)('%s never yields NaN, Infinity or a stack, whatever goes in', (name) => {
+    fc.assert(fc.property(fc.anything(), input => sound(questions.ask(name, input))), { numRuns: 60, seed: 20 })
+  })
+  it.each(ANSWERED)('%s bears its example with any field made odd', (name) => {
+    const example = questions.get(name)!.example as Record<string, unknown>
+    const odd = fc.oneof(fc.constantFrom(0, -1, 1e-9, 1e9, 1e308, -1e308, '', '0', '-5 in', '1e9 m', 'x', null, true, [], {}, NaN, Infinity), fc.double(), fc.string({ maxLength: 12 }))
+    const keys = [...new Set([...Object.keys(example), ...fieldsOf(questions.get(name)!).map(field => field.key)])]
+    if (keys.length === 0) return
+    fc.assert(fc.property(fc.array(fc.tuple(fc.constantFrom(...keys), odd), { minLength: 1, maxLength: 3 }), changes => sound(questions.ask(name, { ...example, ...Object.fromEntries(changes) }))), { numRuns: 250, seed: 21 })
+  })
+})
+
+describe('a question as a form', () => {
+  it('reads units off its keys', () => {
+    expect(unitOfKey('crackMm')).toEqual({ unit: 'mm', stem: 'crack' })
+    expect(unitOfKey('rateMm3Min')).toEqual({ unit: 'mm3Min', stem: 'rate' })
+    expect(unitOfKey('flowLMin')).toEqual({ unit: 'lMin', stem: 'flow' })
+    expect(unitOfKey('filler')).toEqual({ unit: null, stem: 'filler' })
+    expect(labelOfKey('pastTipMm')).toBe('past tip')
+  })
+  it.each(ANSWERED)('%s gives back its example through the form', (name) => {
+    const entry = questions.get(name)!
+    const fields = fieldsOf(entry)
+    const form = Object.fromEntries(fields.filter(field => field.example !== undefined).map(field => [field.key, field.kind === 'json' ? JSON.stringify(field.example) : field.example]))
+    const { input, issues } = inputFromForm(fields, form)
+    expect(issues).toEqual([])
+    expect(questions.ask(name, input).ok).toBe(true)
+    const asked = questions.ask(name, input)
+    if (asked.ok) expect(answerRows(asked.answer).rows.length + answerRows(asked.answer).tables.length).toBeGreaterThan(0)
+  })
+  it('says where JSON breaks off', () => expect(inputFromForm(fieldsOf(questions.get('job.quote')!), { phases: '[{' }).issues).toMatchObject([{ path: 'phases' }]))
+})

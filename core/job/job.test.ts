@@ -1,0 +1,94 @@
+import { readFileSync } from 'node:fs'
+import Ajv from 'ajv/dist/2020'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { jobToText, mergeJobs, readFile, shopToText } from './files'
+import { jobSchema, kitSchema, type Job } from './job.schema'
+import { FILE_SCHEMAS, jsonSchemaOf, type FileKind } from './json-schema'
+import { newJob, newKit } from './new-job'
+import { applyPatch, inverseOf, valueAt } from './patch'
+
+const AT = '2026-11-12T09:00:00Z'
+const job = (): Job => newJob('job-1', 'A bracket', 'the village hall', AT)
+const with_ = (change: (job: Job) => void) => { const one = structuredClone(job()); change(one); return one }
+
+describe('patches', () => {
+  it('replaces one value and shares the rest', () => {
+    const before = job()
+    const after = applyPatch(before, { path: ['open', 'sides'], value: 2 })
+    expect(after.open.sides).toBe(2)
+    expect(before.open.sides).toBe(1)
+    expect(after.takeIn).toBe(before.takeIn)
+  })
+  it('goes there and back again, for any run of edits', () => {
+    const paths = [['title'], ['open', 'sides'], ['takeIn', 'damage'], ['prove', 'results', 'look'], ['settled', 'know'], ['handOver', 'other', 0]] as const
+    fc.assert(fc.property(fc.array(fc.tuple(fc.constantFrom(...paths), fc.oneof(fc.string(), fc.integer(), fc.constant(undefined))), { maxLength: 12 }), (edits) => {
+      const start = job()
+      const backs = []
+      let now: Job = start
+      for (const [path, value] of edits) {
+        backs.unshift(inverseOf(now, { path, value }))
+        now = applyPatch(now, { path, value })
+      }
+      for (const back of backs) now = applyPatch(now, back)
+      expect(now).toEqual(start)
+      expect(valueAt(now, ['prove', 'results', 'look'])).toBeUndefined()
+    }), { seed: 17 })
+  })
+  it('does not go through a prototype', () => {
+    for (const key of ['__proto__', 'constructor', 'prototype']) expect(() => applyPatch(job(), { path: [key, 'x'], value: 1 })).toThrow()
+    expect(({} as Record<string, unknown>).x).toBeUndefined()
+  })
+})
+
+describe('files', () => {
+  it('gives back a job and a shop unchanged', () => {
+    expect(readFile(jobToText(job()))).toEqual({ ok: true, jobs: [job()], kit: null })
+    const read = readFile(shopToText([job()], newKit(), AT))
+    expect(read).toEqual({ ok: true, jobs: [job()], kit: newKit() })
+  })
+  it.each([
+    ['', /empty/], ['{', /breaks off at/], ['{"kind":\n "wild-sparrow/job",,}', /line 2/], ['[]', /not a Wild Sparrow file/], ['{"kind":"other"}', /kind/], ['null', /not a Wild Sparrow file/],
+    ['{"kind":"wild-sparrow/job","version":99}', /newer/], ['{"kind":"wild-sparrow/job","version":1}', /./],
+  ])('refuses %s and says where', (text, why) => {
+    const read = readFile(text)
+    expect(read.ok).toBe(false)
+    if (!read.ok) expect(read.issues.map(issue => `${issue.path} ${issue.message}`).join()).toMatch(why)
+  })
+  it('names the path of a bad value', () => {
+    const text = jobToText(job()).replace('"sides": 1', '"sides": 3')
+    expect(readFile(text)).toMatchObject({ ok: false, issues: [{ path: 'open.sides' }] })
+    const twice = shopToText([job(), job()], newKit(), AT)
+    expect(readFile(twice)).toMatchObject({ ok: false, issues: [{ path: 'jobs' }] })
+  })
+  it('takes no mutated file that its schema would not', () => {
+    const text = jobToText(job())
+    fc.assert(fc.property(fc.integer({ min: 0, max: text.length - 1 }), fc.integer({ min: 0, max: 20 }), fc.string({ maxLength: 6 }), (at, cut, put) => {
+      const read = readFile(text.slice(0, at) + put + text.slice(at + cut))
+      return !read.ok || read.jobs.every(each => jobSchema.safeParse(each).success)
+    }), { numRuns: 400, seed: 18 })
+  })
+  it('doubles nothing: the same file twice is kept, a newer job replaces, an older does not', () => {
+    const here = [{ id: 'job-1', updatedAt: AT }]
+    expect(mergeJobs(here, [job()])).toMatchObject({ add: [], replace: [], keep: [{ id: 'job-1' }] })
+    expect(mergeJobs(here, [with_((one) => { one.updatedAt = '2026-11-12T09:00:00.001Z' })]).replace).toHaveLength(1)
+    expect(mergeJobs(here, [with_((one) => { one.updatedAt = '2026-11-11T09:00:00Z' })]).keep).toHaveLength(1)
+    expect(mergeJobs([], [job()]).add).toHaveLength(1)
+  })
+  it('has defaults that its own schema takes', () => {
+    expect(jobSchema.parse(job())).toEqual(job())
+    expect(kitSchema.parse(newKit())).toEqual(newKit())
+  })
+})
+
+describe('the JSON Schema', () => {
+  it.each(Object.keys(FILE_SCHEMAS) as FileKind[])('of a %s stands in docs as it is in force', (kind) => {
+    expect(JSON.parse(readFileSync(new URL(`../../docs/${kind}.schema.json`, import.meta.url), 'utf8'))).toEqual(JSON.parse(JSON.stringify(jsonSchemaOf(kind))))
+  })
+  it('takes what is exported, by another validator', () => {
+    const ajv = new Ajv({ strict: false, validateFormats: false })
+    expect(ajv.compile(jsonSchemaOf('job'))(JSON.parse(jobToText(job())))).toBe(true)
+    expect(ajv.compile(jsonSchemaOf('shop'))(JSON.parse(shopToText([job()], newKit(), AT)))).toBe(true)
+    expect(ajv.compile(jsonSchemaOf('job'))({ ...job(), open: { ...job().open, sides: 3 } })).toBe(false)
+  })
+})

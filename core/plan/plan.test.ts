@@ -1,0 +1,126 @@
+import { readFileSync } from 'node:fs'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { readFile } from '../job/files'
+import type { Job, Kit } from '../job/job.schema'
+import { newJob, newKit } from '../job/new-job'
+import { applyPatch } from '../job/patch'
+import { STATION_IDS } from '../job/stations.table'
+import { questions } from '../questions'
+import { caution, CAUTION_CODES } from '../safety/cautions.table'
+import { CHECKS } from './checks.table'
+import { bodyOf } from './body'
+import { openingSteps } from './opening-steps'
+import { planJob } from './plan-job'
+import { recordOf, sentenceText } from './record'
+import { changesSince } from './stale'
+
+const file = readFile(readFileSync(new URL('../../demo/larkmoor-bench.json', import.meta.url), 'utf8'))
+if (!file.ok) throw new Error('the demo shop does not read')
+const kit: Kit = file.kit!
+const demo = (id: string): Job => file.jobs.find(job => job.id === id)!
+const cover = demo('gearbox-cover')
+const said = (job: Job, id: typeof STATION_IDS[number], shop: Kit = kit) => sentenceText(planJob(job, shop)[id].call, 'metric')
+
+describe('a job\'s plan', () => {
+  it('has something to say at every station of an empty job in an empty shop, and wants what it needs', () => {
+    const plan = planJob(newJob('x', 'X', '', '2026-11-12T09:00:00Z'), newKit())
+    for (const id of STATION_IDS) {
+      expect(plan[id].call.length, id).toBeGreaterThan(0)
+      expect(plan[id].short.length, id).toBeGreaterThan(0)
+    }
+    expect(plan.open.wants).toContain('the length of the crack')
+  })
+  it('says of the gearbox cover what the questions say', () => {
+    const plan = planJob(cover, kit)
+    const asked = questions.ask('groove.plan', plan.open.data.input)
+    expect(asked.ok && asked.answer).toEqual(plan.open.data.groove)
+    expect(said(cover, 'open')).toMatch(/^Groove it from one side, 6\.0 mm deep at 70°; seven passes, two rods\.$/)
+    expect(said(cover, 'call')).toMatch(/^Mend it, with limits: AC TIG with 4043/)
+    expect(plan.know.data.identified!.families[0]!.id).toBe('cast-al-si-mg')
+  })
+  it('opens a working for every figure that says it has one', () => {
+    for (const job of file.jobs) {
+      const plan = planJob(job, kit)
+      for (const id of STATION_IDS) {
+        for (const part of [plan[id].call, ...plan[id].why, ...plan[id].change].flat()) {
+          if (typeof part !== 'string' && part.ref) expect(Object.keys(plan[id].workings), `${job.id} ${id}`).toContain(part.ref)
+        }
+      }
+    }
+  })
+  it('marks as stale what a change upstream touches, and says what changed', () => {
+    const plan = planJob(cover, kit)
+    expect(plan.warm.changed).toContainEqual({ what: 'wall', before: '1/4 in', after: '0.315 in' })
+    expect(plan.know.changed).toEqual([])
+    const thicker = planJob(applyPatch(cover, { path: ['takeIn', 'wallMm'], value: { typed: '10 mm', value: 10 } }), kit)
+    expect(thicker.call.changed.map(change => change.what)).toContain('wall')
+    expect(thicker['take-in'].changed.map(change => change.what)).toContain('wall')
+    expect(thicker.know.changed).toEqual([])
+  })
+  it('holds the call at a stop caution until it is acknowledged by name', () => {
+    expect(planJob(cover, kit).open.held.map(entry => entry.code)).toContain('chlorinated-solvent')
+    const heeded = { ...cover, acknowledged: [{ code: 'chlorinated-solvent', name: 'A hand', at: cover.updatedAt }] }
+    expect(planJob(heeded, kit).open.held).toEqual([])
+  })
+  it('sends a safety-critical part on, whatever else is good', () => expect(said(demo('bar-hanger'), 'call')).toMatch(/^Send it on/))
+  it('will not hand over what is not proved', () => {
+    expect(said(cover, 'hand-over')).toMatch(/before it goes/)
+    expect(said(demo('dome-shutter'), 'hand-over')).toMatch(/it may go/)
+  })
+  it('says when a machine or a torch does not reach', () => {
+    const small: Kit = { ...kit, machines: [{ ...kit.machines[0]!, highA: 60, ratedA: 60 }], torches: [{ ...kit.torches[0]!, powerW: 100 }] }
+    expect(said(cover, 'weld', small)).toMatch(/stops at 60 A/)
+    expect(said(cover, 'warm', small)).toMatch(/never gets it to/)
+  })
+  it('takes the next move from what the puddle last did', () => {
+    expect(said({ ...cover, weld: { ...cover.weld, log: [{ id: 'a', at: cover.updatedAt, pass: 1, saw: 'reopens', note: '', settings: '' }] } }, 'weld')).toMatch(/cut deeper/)
+  })
+  it('bears any reading without falling over', () => {
+    const readings = ['crackMm', 'landMm', 'includedDeg', 'rootRadiusMm', 'capMm', 'stopHoleMm', 'pastTipMm', 'fillerMm'].map(key => ['open', key]).concat(['lengthMm', 'widthMm', 'heightMm', 'wallMm', 'hotC'].map(key => ['takeIn', key]), ['dryG', 'submergedG', 'hangerG', 'scaleG', 'iacsPct', 'hb'].map(key => ['know', key]), ['targetC', 'startC', 'massG'].map(key => ['warm', key]), ['enPct', 'frequencyHz', 'flowLMin'].map(key => ['weld', key]), [['rebuild', 'proudMm']])
+    const value = fc.oneof(fc.constantFrom(null, 0, -1, 1e-9, 1e12, -1e12, 660, 200), fc.double({ min: -1e4, max: 1e4, noNaN: true }))
+    fc.assert(fc.property(fc.array(fc.tuple(fc.constantFrom(...readings), value), { minLength: 1, maxLength: 5 }), (edits) => {
+      const job = edits.reduce((one, [path, each]) => applyPatch(one, { path, value: { typed: String(each), value: each } }), cover)
+      const plan = planJob(job, kit)
+      return !/NaN|Infinity|undefined/.test(JSON.stringify(plan) + STATION_IDS.map(id => sentenceText(plan[id].call, 'inch')).join())
+    }), { numRuns: 150, seed: 19 })
+  })
+})
+
+describe('pieces of the plan', () => {
+  it('reckons a tray from its walls, and believes the scale before it', () => {
+    const light = { ...cover, know: { ...cover.know, dryG: { typed: '', value: null } } }
+    const body = bodyOf(light, 2.68)!
+    const [l, w, h, t] = [279.4, 190.5, 57.15, 8.001]
+    expect(body.volumeMm3).toBeCloseTo(l * w * h - (l - 2 * t) * (w - 2 * t) * (h - t), 0)
+    expect(bodyOf(cover, 2.68)!.massKg).toBeCloseTo(3.146, 6)
+    expect(bodyOf(newJob('x', 'X', '', '2026-11-12T09:00:00Z'), 2.7)).toBeNull()
+  })
+  it('puts cleaning in the order of the trade (common practice, no source)', () => {
+    const order = openingSteps(cover, 5).map(step => step.id)
+    const before = (a: string, b: string) => expect(order.indexOf(a), `${a} before ${b}`).toBeLessThan(order.indexOf(b))
+    before('protect-lip-seal', 'degrease')
+    before('degrease', 'earlier')
+    before('earlier', 'ends')
+    before('ends', 'stop-holes')
+    before('stop-holes', 'groove')
+    before('groove', 'wipe')
+    before('wipe', 'bake')
+    before('bake', 'wipe-again')
+  })
+  it('asks the checks that the duty needs', () => {
+    const checks = planJob(cover, kit).prove.data.checks.map(check => check.id)
+    expect(checks).toEqual(expect.arrayContaining(['look', 'dye', 'flat', 'line', 'pattern', 'leak', 'fit', 'cause']))
+    expect(planJob(demo('signal-bracket'), kit).prove.data.checks.map(check => check.id)).not.toContain('leak')
+    for (const row of CHECKS) if (row.caution) expect(CAUTION_CODES).toContain(row.caution)
+  })
+  it('has words for every caution, and none of them empty', () => { for (const code of CAUTION_CODES) expect(caution(code)).toMatchObject({ text: expect.stringMatching(/\w{3}/), title: expect.stringMatching(/\w/) }) })
+  it('sees what is new, gone and changed', () => expect(changesSince({ a: '1', b: '2' }, { a: '1', c: '3' })).toEqual([{ what: 'b', before: '2', after: '' }, { what: 'c', before: '', after: '3' }]))
+  it('writes a record that holds cause, metal, log, checks and who heeded what', () => {
+    const record = recordOf(demo('dome-shutter'), planJob(demo('dome-shutter'), kit), kit, 'metric')
+    expect(record.sections.map(section => section.title)).toEqual(['What came in', 'The metal', 'What was done', 'How it was proved', 'Use', 'Price'])
+    expect(JSON.stringify(record)).toMatch(/gusset/)
+    expect(record.log.length).toBeGreaterThan(3)
+    expect(record.acknowledged[0]).toMatchObject({ name: 'Wren Tolliver' })
+  })
+})

@@ -1,0 +1,7 @@
+import { fileURLToPath } from 'node:url'
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  resolve: { alias: { '#core': fileURLToPath(new URL('./core', import.meta.url)) } },
+  test: { include: ['core/**/*.test.ts', 'cli/**/*.test.ts', 'demo/**/*.test.ts'], testTimeout: 30_000 },
+})
