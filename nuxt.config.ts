@@ -38,6 +38,8 @@ export default defineNuxtConfig({
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/sparrow.svg' }],
     },
   },
+  // A page's script is fetched when a hand nears its link, not all of them at first load.
+  experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
   vite: {
     worker: { format: 'es' },
     build: { chunkSizeWarningLimit: 700 },

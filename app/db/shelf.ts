@@ -1,6 +1,6 @@
-import { mergeJobs } from '#core/job/files'
+import { mergeJobs } from '#core/job/merge'
 import type { Job, Kit } from '#core/job/job.schema'
-import { newKit } from '#core/job/new-job'
+import { EMPTY_KIT } from '#core/job/empty-kit'
 import { applyPatch, type Patch } from '#core/job/patch'
 import { db } from './database'
 
@@ -17,7 +17,7 @@ export function writePatches(jobId: string, patches: readonly Patch[], updatedAt
   })
 }
 
-export const readKit = async (): Promise<Kit> => (await db.kit.get(THE_KIT))?.kit ?? newKit()
+export const readKit = async (): Promise<Kit> => (await db.kit.get(THE_KIT))?.kit ?? EMPTY_KIT
 
 export const writeKit = (kit: Kit) => db.kit.put({ id: THE_KIT, kit })
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref } from 'vue'
+import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { format } from 'date-fns'
 import Fuse from 'fuse.js'
 import { STATION_IDS, STATION_NAMES } from '#core/job/stations.table'
@@ -30,10 +30,15 @@ async function start() {
   const id = await shop.startJob(title.value, customer.value)
   await router.push(`/job/${id}/take-in`)
 }
-onMounted(async () => {
+/** `/` leads here with ?find: the cursor goes into the field, and the word out of the address, so that it works again. */
+async function focusFind() {
+  if (!route.query.find) return
   await nextTick()
-  if (route.query.find) findField.value?.querySelector('input')?.focus()
-})
+  findField.value?.querySelector('input')?.focus()
+  await router.replace('/')
+}
+onMounted(focusFind)
+watch(() => route.query.find, focusFind)
 </script>
 
 <template>

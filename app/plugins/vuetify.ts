@@ -13,7 +13,7 @@ export default defineNuxtPlugin((nuxt) => {
       VBtn: { variant: 'text' },
       VTextField: { variant: 'outlined', density: 'compact', hideDetails: 'auto' },
       VTextarea: { variant: 'outlined', density: 'compact', hideDetails: 'auto', autoGrow: true, rows: 2 },
-      VSelect: { variant: 'outlined', density: 'compact', hideDetails: 'auto' },
+      VSelect: { variant: 'outlined', density: 'compact', hideDetails: 'auto', menuProps: { transition: false, maxHeight: 660 } },
       VCheckbox: { density: 'compact', hideDetails: true, color: 'primary' },
       VBtnToggle: { mandatory: true, divided: false },
       VDialog: { maxWidth: 560 },

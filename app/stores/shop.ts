@@ -2,14 +2,14 @@ import { liveQuery } from 'dexie'
 import { defineStore } from 'pinia'
 import { ref, shallowRef, toRaw } from 'vue'
 import type { Job, Kit } from '#core/job/job.schema'
-import { newJob, newKit } from '#core/job/new-job'
+import { EMPTY_KIT } from '#core/job/empty-kit'
 import { db } from '~/db/database'
 import { readKit, takeInFile, writeKit, type Imported } from '~/db/shelf'
 
 /** The shop: the shelf of jobs and the kit. Follows the database, so that other tabs are seen. */
 export const useShop = defineStore('shop', () => {
   const jobs = shallowRef<Job[]>([])
-  const kit = shallowRef<Kit>(newKit())
+  const kit = shallowRef<Kit>(EMPTY_KIT)
   const ready = ref(false)
 
   async function open() {
@@ -49,6 +49,7 @@ export const useShop = defineStore('shop', () => {
   }
 
   async function startJob(title: string, customer: string): Promise<string> {
+    const { newJob } = await import('#core/job/new-job')
     const id = crypto.randomUUID()
     await db.jobs.add(newJob(id, title.trim() || 'Untitled part', customer.trim(), new Date().toISOString()))
     return id

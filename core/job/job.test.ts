@@ -2,10 +2,12 @@ import { readFileSync } from 'node:fs'
 import Ajv from 'ajv/dist/2020'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { jobToText, mergeJobs, readFile, shopToText } from './files'
+import { jobToText, readFile, shopToText } from './files'
 import { jobSchema, kitSchema, type Job } from './job.schema'
 import { FILE_SCHEMAS, jsonSchemaOf, type FileKind } from './json-schema'
-import { newJob, newKit } from './new-job'
+import { EMPTY_KIT } from './empty-kit'
+import { newJob } from './new-job'
+import { mergeJobs } from './merge'
 import { applyPatch, inverseOf, valueAt } from './patch'
 
 const AT = '2026-11-12T09:00:00Z'
@@ -44,8 +46,8 @@ describe('patches', () => {
 describe('files', () => {
   it('gives back a job and a shop unchanged', () => {
     expect(readFile(jobToText(job()))).toEqual({ ok: true, jobs: [job()], kit: null })
-    const read = readFile(shopToText([job()], newKit(), AT))
-    expect(read).toEqual({ ok: true, jobs: [job()], kit: newKit() })
+    const read = readFile(shopToText([job()], EMPTY_KIT, AT))
+    expect(read).toEqual({ ok: true, jobs: [job()], kit: EMPTY_KIT })
   })
   it.each([
     ['', /empty/], ['{', /breaks off at/], ['{"kind":\n "wild-sparrow/job",,}', /line 2/], ['[]', /not a Wild Sparrow file/], ['{"kind":"other"}', /kind/], ['null', /not a Wild Sparrow file/],
@@ -58,7 +60,7 @@ describe('files', () => {
   it('names the path of a bad value', () => {
     const text = jobToText(job()).replace('"sides": 1', '"sides": 3')
     expect(readFile(text)).toMatchObject({ ok: false, issues: [{ path: 'open.sides' }] })
-    const twice = shopToText([job(), job()], newKit(), AT)
+    const twice = shopToText([job(), job()], EMPTY_KIT, AT)
     expect(readFile(twice)).toMatchObject({ ok: false, issues: [{ path: 'jobs' }] })
   })
   it('takes no mutated file that its schema would not', () => {
@@ -77,7 +79,7 @@ describe('files', () => {
   })
   it('has defaults that its own schema takes', () => {
     expect(jobSchema.parse(job())).toEqual(job())
-    expect(kitSchema.parse(newKit())).toEqual(newKit())
+    expect(kitSchema.parse({})).toEqual(EMPTY_KIT)
   })
 })
 
@@ -88,7 +90,7 @@ describe('the JSON Schema', () => {
   it('takes what is exported, by another validator', () => {
     const ajv = new Ajv({ strict: false, validateFormats: false })
     expect(ajv.compile(jsonSchemaOf('job'))(JSON.parse(jobToText(job())))).toBe(true)
-    expect(ajv.compile(jsonSchemaOf('shop'))(JSON.parse(shopToText([job()], newKit(), AT)))).toBe(true)
+    expect(ajv.compile(jsonSchemaOf('shop'))(JSON.parse(shopToText([job()], EMPTY_KIT, AT)))).toBe(true)
     expect(ajv.compile(jsonSchemaOf('job'))({ ...job(), open: { ...job().open, sides: 3 } })).toBe(false)
   })
 })

@@ -3,7 +3,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { readFile } from '../job/files'
 import type { Job, Kit } from '../job/job.schema'
-import { newJob, newKit } from '../job/new-job'
+import { EMPTY_KIT } from '../job/empty-kit'
+import { newJob } from '../job/new-job'
 import { applyPatch } from '../job/patch'
 import { STATION_IDS } from '../job/stations.table'
 import { questions } from '../questions'
@@ -24,7 +25,7 @@ const said = (job: Job, id: typeof STATION_IDS[number], shop: Kit = kit) => sent
 
 describe('a job\'s plan', () => {
   it('has something to say at every station of an empty job in an empty shop, and wants what it needs', () => {
-    const plan = planJob(newJob('x', 'X', '', '2026-11-12T09:00:00Z'), newKit())
+    const plan = planJob(newJob('x', 'X', '', '2026-11-12T09:00:00Z'), EMPTY_KIT)
     for (const id of STATION_IDS) {
       expect(plan[id].call.length, id).toBeGreaterThan(0)
       expect(plan[id].short.length, id).toBeGreaterThan(0)

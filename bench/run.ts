@@ -1,0 +1,90 @@
+import { readFileSync, readdirSync, statSync } from 'node:fs'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { gzipSync } from 'node:zlib'
+import { chromium, type Page } from '@playwright/test'
+import { CHROMIUM, CHROMIUM_ARGS } from '../e2e/chromium'
+import { startServer } from './server'
+import { median, timed } from './timing'
+import { questions } from '../core/questions'
+import { crackIndex } from '../core/crack/crack-index'
+import { freezingPath } from '../core/crack/solidification'
+import { ALLOYS } from '../core/metal/alloys.table'
+
+const ROOT = fileURLToPath(new URL('..', import.meta.url))
+const DEMO = join(ROOT, 'demo/larkmoor-bench.json')
+
+const line = (name: string, value: string) => console.log(`${name.padEnd(58)} ${value}`)
+const ms = (value: number) => `${value.toFixed(value < 10 ? 2 : 0)} ms`
+
+/** Core questions, median of many runs in one process. */
+function core(): void {
+  console.log('\nThe core, one process, medians')
+  const light = ALLOYS.filter(alloy => alloy.form !== 'filler' && alloy.family !== 'magnesium' && alloy.family !== 'zinc-alloy')
+  const path = timed(200, i => freezingPath(light[i % light.length]!.pct))
+  line('freezing path (the unit the rest are counted in)', ms(path))
+  const ratio = (value: number) => `${ms(value)}   ${(value / path).toFixed(1)} × the unit`
+  line('weld.crackIndex', ratio(timed(200, i => crackIndex(light[i % light.length]!.pct))))
+  for (const name of ['alloy.identify', 'filler.choose', 'groove.plan', 'heat.preheat']) {
+    const { example } = questions.get(name)!
+    line(name, ratio(timed(60, () => questions.ask(name, example))))
+  }
+}
+
+/** JavaScript the browser loads before the shelf can be used, gzipped. */
+async function firstLoad(page: Page, address: string): Promise<void> {
+  console.log('\nFirst load')
+  const loaded = new Set<string>()
+  const publicDir = join(ROOT, '.output/public')
+  page.on('response', (response) => { if (/\.js(\?|$)/.test(response.url())) loaded.add(new URL(response.url()).pathname) })
+  await page.goto(address)
+  await page.waitForSelector('h1')
+  await page.waitForTimeout(500)
+  const bytes = [...loaded].reduce((sum, path) => sum + gzipSync(readFileSync(join(publicDir, path))).length, 0)
+  line('JavaScript before the shelf can be used, gzipped', `${(bytes / 1024).toFixed(0)} kB in ${loaded.size} files (limit 300)`)
+  for (const path of loaded) if (process.argv.includes('--chunks')) line(path, `${(gzipSync(readFileSync(join(publicDir, path))).length / 1024).toFixed(1)} kB`)
+  const all = readdirSync(join(publicDir, '_nuxt')).filter(name => name.endsWith('.js')).reduce((sum, name) => sum + statSync(join(publicDir, '_nuxt', name)).size, 0)
+  line('all JavaScript of the application, not gzipped', `${(all / 1024).toFixed(0)} kB`)
+}
+
+/** From a keystroke in a reading to the new call on screen, painted. */
+async function typing(page: Page, address: string): Promise<void> {
+  console.log('\nTyping a reading to a new call on screen')
+  await page.getByTestId('import').setInputFiles(DEMO)
+  await page.getByText('5 new').waitFor()
+  for (const [station, path, values] of [['open', 'open.crackMm', ['101 mm', '102 mm']], ['open', 'takeIn.wallMm', ['8.2 mm', '9.4 mm']], ['know', 'know.submergedG', ['1970 g', '1920 g']]] as const) {
+    await page.goto(`${address}job/gearbox-cover/${station}`)
+    await page.locator(`input[data-path="${path}"]`).waitFor()
+    await page.waitForTimeout(600)
+    const times: number[] = []
+    for (let i = 0; i < 24; i++) {
+      times.push(await page.evaluate(async ([selector, text]) => {
+        const input = document.querySelector<HTMLInputElement>(selector!)!
+        const begun = performance.now()
+        const changed = new Promise<void>((resolve) => {
+          const watcher = new MutationObserver(() => { watcher.disconnect(); requestAnimationFrame(() => resolve()) })
+          for (const part of document.querySelectorAll('[data-testid="call"], section[aria-label="Why"]')) watcher.observe(part, { subtree: true, childList: true, characterData: true })
+        })
+        input.value = text!
+        input.dispatchEvent(new Event('input', { bubbles: true }))
+        await changed
+        return performance.now() - begun
+      }, [`input[data-path="${path}"]`, values[i % 2]!] as const))
+      await page.waitForTimeout(60)
+    }
+    line(`${station}: ${path}`, `median ${ms(median(times))}, worst ${ms(Math.max(...times))} (limit 50)`)
+  }
+}
+
+core()
+const server = await startServer()
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
+try {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await firstLoad(page, server.address)
+  await typing(page, server.address)
+}
+finally {
+  await browser.close()
+  server.stop()
+}

@@ -1,0 +1,93 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, type Page } from '@playwright/test'
+import { bringDemo, test } from './bench'
+
+const STATIONS = ['take-in', 'know', 'call', 'open', 'warm', 'weld', 'rebuild', 'prove', 'hand-over'].map(id => `/job/gearbox-cover/${id}`)
+const VIEWS = ['/', '/kit', '/ask?q=groove.plan', ...STATIONS, '/job/dome-shutter/hand-over', '/job/signal-bracket/weld', '/job/dome-shutter/record']
+
+async function serious(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  return violations.filter(found => found.impact === 'serious' || found.impact === 'critical').map(found => `${found.id}: ${found.nodes.map(node => node.target.join(' ')).slice(0, 4).join(' | ')}`)
+}
+
+for (const [name, light, width] of [['light', 'light', 1280], ['dark', 'dark', 1280], ['at phone width', 'light', 390]] as const) {
+  test(`no serious or critical finding on any view, ${name}`, async ({ page }) => {
+    test.setTimeout(150_000)
+    await bringDemo(page)
+    await page.setViewportSize({ width, height: 844 })
+    await page.evaluate(value => localStorage.setItem('ws-light', value), light)
+    for (const view of VIEWS) {
+      await page.goto(view)
+      await page.waitForSelector('h1')
+      await page.waitForTimeout(250)
+      expect(await serious(page), view).toEqual([])
+      if (width < 500) expect(await page.evaluate(() => document.documentElement.scrollWidth), view).toBeLessThanOrEqual(width)
+    }
+  })
+}
+
+test('the working and the clock dialogs are sound too', async ({ page }) => {
+  await bringDemo(page)
+  await page.goto('/job/gearbox-cover/open')
+  await page.waitForSelector('h1')
+  await page.keyboard.press('w')
+  await expect(page.getByRole('dialog')).toBeVisible()
+  expect(await serious(page)).toEqual([])
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('c')
+  await expect(page.getByLabel(/Time, such as/)).toBeVisible()
+  expect(await serious(page)).toEqual([])
+})
+
+test('the main job can be done with the keyboard alone', async ({ page }) => {
+  test.setTimeout(120_000)
+  await bringDemo(page)
+  await page.keyboard.press('/')
+  const tabTo = async (what: () => Promise<boolean>, key = 'Tab') => {
+    for (let i = 0; i < 140; i++) {
+      if (await what()) return
+      await page.keyboard.press(key)
+    }
+    throw new Error('never reached by Tab')
+  }
+  const focused = (selector: string) => () => page.evaluate(css => document.activeElement?.matches(css) || document.activeElement?.closest(css) !== null && document.activeElement !== document.body, selector)
+  await page.goto('/')
+  await tabTo(focused('[data-testid="new-title"]'))
+  await page.keyboard.type('Keyed part')
+  await page.keyboard.press('Enter')
+  await expect(page.getByTestId('call')).toContainText('Say what it does')
+  await tabTo(focused('[data-pick="takeIn.does:seal"]'))
+  await page.keyboard.press('Enter')
+  await tabTo(focused('[data-path="takeIn.soak"]'))
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('Enter')
+  await tabTo(focused('input[data-path="takeIn.wallMm"]'))
+  await page.keyboard.type('8 mm')
+  await page.keyboard.press('Tab')
+  await page.keyboard.type('200 mm')
+  await page.keyboard.press('Tab')
+  await page.keyboard.type('120 mm')
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur())
+  await page.keyboard.press('4')
+  await expect(page.getByTestId('call')).toContainText('Wants the length of the crack')
+  await tabTo(focused('input[data-path="open.crackMm"]'))
+  await page.keyboard.type('60 mm')
+  await expect(page.getByTestId('call')).toContainText('Groove it from one side')
+  await tabTo(focused('form:has([aria-label*="chlorinated-solvent"])'))
+  await page.keyboard.type('A hand')
+  await page.keyboard.press('Enter')
+  await tabTo(focused('[data-testid="settle"]'), 'Shift+Tab')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: 'Open again' })).toBeVisible()
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur())
+  await page.keyboard.press('8')
+  await tabTo(focused('[data-check="look"]'))
+  await page.keyboard.press('Enter')
+  await expect(page.getByTestId('call')).toContainText('1 passed')
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur())
+  await page.keyboard.press('9')
+  await tabTo(focused('[data-testid="export-job"]'))
+  const [download] = await Promise.all([page.waitForEvent('download'), page.keyboard.press('Enter')])
+  expect(download.suggestedFilename()).toContain('keyed-part')
+})

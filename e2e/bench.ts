@@ -1,0 +1,50 @@
+import { execFileSync } from 'node:child_process'
+import { readFileSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
+import { expect, test as base, type Page } from '@playwright/test'
+
+const ROOT = fileURLToPath(new URL('..', import.meta.url))
+
+export const DEMO_FILE = fileURLToPath(new URL('../demo/larkmoor-bench.json', import.meta.url))
+
+/** A page that fails its test on any request off this machine, any error in the page, and any error on its console. */
+export const test = base.extend<{ page: Page }>({
+  page: async ({ page, baseURL }, use) => {
+    const strays: string[] = []
+    const own = new URL(baseURL!).host
+    page.on('request', (request) => {
+      const url = new URL(request.url())
+      if (['http:', 'https:', 'ws:', 'wss:'].includes(url.protocol) && url.host !== own) strays.push(request.url())
+    })
+    page.on('pageerror', error => strays.push(`error in the page: ${error.message}`))
+    page.on('console', (message) => { if (message.type() === 'error' && !/Failed to load resource/.test(message.text())) strays.push(`on the console: ${message.text()}`) })
+    await use(page)
+    expect(strays).toEqual([])
+  },
+})
+
+/** Asks on the command line and gives back the answer. */
+export function askOnCommandLine<T>(name: string, input: unknown): T {
+  const text = execFileSync('npx', ['tsx', 'cli/ask.ts', name, JSON.stringify(input)], { cwd: ROOT, encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] })
+  return (JSON.parse(text) as { answer: T }).answer
+}
+
+/** Types into one reading, found by its path in the job. */
+export const reading = (page: Page, path: string) => page.locator(`input[data-path="${path}"]`)
+
+/** Picks from a long list, found by its path in the job. */
+export async function pick(page: Page, path: string, words: string | RegExp) {
+  const list = page.locator(`[data-path="${path}"]`).first()
+  await list.click()
+  await page.getByRole('option', { name: words }).first().click()
+  await expect(page.getByRole('option')).toHaveCount(0)
+}
+
+/** Brings the made-up shop in through the real control. */
+export async function bringDemo(page: Page) {
+  await page.goto('/')
+  await page.getByTestId('import').setInputFiles(DEMO_FILE)
+  await expect(page.getByRole('status')).toContainText('5 new')
+}
+
+export const demoText = () => readFileSync(DEMO_FILE, 'utf8')

@@ -1,0 +1,109 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium, expect, type Browser, type Page } from '@playwright/test'
+import { bringDemo, reading, test } from './bench'
+import { CHROMIUM, CHROMIUM_ARGS } from './chromium'
+
+const crack = (page: Page) => reading(page, 'open.crackMm')
+
+test('keeps what is typed over a reload, and takes it back with undo', async ({ page }) => {
+  await bringDemo(page)
+  await page.goto('/job/gearbox-cover/open')
+  await crack(page).fill('137 mm')
+  await page.waitForTimeout(300)
+  await page.reload()
+  await expect(crack(page)).toHaveValue('137 mm')
+  await page.getByRole('button', { name: 'both sides' }).click()
+  await expect(page.getByTestId('call')).toContainText('from both sides')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByTestId('call')).toContainText('from one side')
+  await page.getByRole('button', { name: 'Redo' }).click()
+  await expect(page.getByTestId('call')).toContainText('from both sides')
+  await page.keyboard.press('Control+z')
+  await expect(page.getByTestId('call')).toContainText('from one side')
+})
+
+test('keeps what it does not understand as it was typed, and says so', async ({ page }) => {
+  await bringDemo(page)
+  await page.goto('/job/gearbox-cover/open')
+  for (const odd of ['3 furlongs', '-5 mm', '1e9 m', '4 3/0 in']) {
+    await crack(page).fill(odd)
+    await expect(page.getByTestId('call')).toContainText(/Wants the length|No groove/)
+  }
+  await crack(page).fill('3 furlongs')
+  await expect(page.getByText('"furlongs" is not a unit known here')).toBeVisible()
+  await page.waitForTimeout(300)
+  await page.reload()
+  await expect(crack(page)).toHaveValue('3 furlongs')
+})
+
+test('two tabs do not overwrite each other', async ({ page, context }) => {
+  await bringDemo(page)
+  await page.goto('/job/gearbox-cover/open')
+  const other = await context.newPage()
+  await other.goto('/job/gearbox-cover/open')
+  await crack(page).fill('120 mm')
+  await reading(other, 'open.pastTipMm').fill('6 mm')
+  await expect(crack(other)).toHaveValue('120 mm')
+  await expect(reading(page, 'open.pastTipMm')).toHaveValue('6 mm')
+})
+
+test('clocks run on over a reload', async ({ page }) => {
+  await bringDemo(page)
+  await page.keyboard.press('c')
+  await page.getByLabel('Name', { exact: true }).fill('Bake the cover')
+  await page.getByLabel(/Time, such as/).fill('45 min')
+  await page.getByRole('button', { name: 'Start' }).click()
+  await expect(page.getByLabel('Clocks')).toContainText(/Bake the cover\s*00:4[45]:\d\d/)
+  await page.reload()
+  await expect(page.getByLabel('Clocks')).toContainText(/Bake the cover\s*00:44:\d\d/)
+})
+
+test.describe('a killed browser', () => {
+  const home = mkdtempSync(join(tmpdir(), 'ws-kill-'))
+  const port = 9377
+  let child: ChildProcess | undefined
+
+  async function start(): Promise<Browser> {
+    child = spawn(CHROMIUM, [...CHROMIUM_ARGS, '--headless', `--remote-debugging-port=${port}`, `--user-data-dir=${home}`, 'about:blank'], { detached: true, stdio: 'ignore' })
+    for (let tries = 0; ; tries++) {
+      try {
+        return await chromium.connectOverCDP(`http://127.0.0.1:${port}`)
+      }
+      catch (error) {
+        if (tries > 60) throw error
+        await new Promise(resolve => setTimeout(resolve, 250))
+      }
+    }
+  }
+  const kill = () => { if (child?.pid) process.kill(-child.pid, 'SIGKILL') }
+  test.afterAll(() => {
+    try { kill() }
+    catch { /* it is gone already */ }
+    rmSync(home, { recursive: true, force: true })
+  })
+
+  test('loses nothing older than a second', async ({ baseURL }) => {
+    const browser = await start()
+    const page = await browser.contexts()[0]!.newPage()
+    await page.goto(`${baseURL}/`)
+    await page.getByTestId('new-title').getByRole('textbox').fill('Killed part')
+    await page.getByRole('button', { name: 'Take it in' }).click()
+    await expect(page.getByTestId('call')).toBeVisible()
+    await page.keyboard.press('4')
+    await reading(page, 'open.crackMm').fill('88 mm')
+    await reading(page, 'takeIn.wallMm').fill('7 mm')
+    await page.waitForTimeout(1000)
+    const url = page.url()
+    kill()
+    await new Promise(resolve => setTimeout(resolve, 500))
+    const again = await start()
+    const back = await again.contexts()[0]!.newPage()
+    await back.goto(url)
+    await expect(reading(back, 'open.crackMm')).toHaveValue('88 mm')
+    await expect(reading(back, 'takeIn.wallMm')).toHaveValue('7 mm')
+    await again.close()
+  })
+})

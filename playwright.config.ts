@@ -1,0 +1,18 @@
+import { defineConfig } from '@playwright/test'
+import { CHROMIUM, CHROMIUM_ARGS } from './e2e/chromium'
+
+const PORT = 4317
+
+export default defineConfig({
+  testDir: './e2e',
+  timeout: 60_000,
+  workers: 2,
+  fullyParallel: false,
+  retries: 0,
+  reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  use: { baseURL: `http://127.0.0.1:${PORT}`, viewport: { width: 1280, height: 800 }, launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS }, acceptDownloads: true },
+  webServer: {
+    command: 'node .output/server/index.mjs', port: PORT, reuseExistingServer: false,
+    env: { PORT: String(PORT), HOST: '127.0.0.1', NITRO_PORT: String(PORT), NITRO_HOST: '127.0.0.1', WILD_SPARROW_DEMO: '' },
+  },
+})

@@ -1,0 +1,43 @@
+import { spawnSync } from 'node:child_process'
+import { mkdirSync, readFileSync, rmSync } from 'node:fs'
+import { join } from 'node:path'
+import { ensureChromium } from './chromium.mjs'
+import { ROOT, ensureBuilt, ensureInstalled } from './lib.mjs'
+
+/** Lints, type-checks, runs the unit, contract and browser tests against the built application, and closes with how many passed and failed. */
+ensureInstalled()
+ensureChromium()
+rmSync(join(ROOT, 'test-results'), { recursive: true, force: true })
+mkdirSync(join(ROOT, 'test-results'), { recursive: true })
+
+const tally = { passed: 0, failed: 0 }
+const step = (title, command, args) => {
+  console.log(`\n— ${title}`)
+  return spawnSync(command, args, { cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', FORCE_COLOR: '0' } }).status === 0
+}
+/** A whole check counts as one test. */
+const check = (title, command, args) => { tally[step(title, command, args) ? 'passed' : 'failed'] += 1 }
+/** Counts from a report; a run that left none, or failed beyond its count, counts as one failure. */
+function count(ok, report, read) {
+  let counts = { passed: 0, failed: 0 }
+  try {
+    counts = read(JSON.parse(readFileSync(join(ROOT, report), 'utf8')))
+  }
+  catch {
+    counts = { passed: 0, failed: 1 }
+  }
+  if (!ok && counts.failed === 0) counts.failed = 1
+  tally.passed += counts.passed
+  tally.failed += counts.failed
+}
+
+ensureBuilt()
+check('Lint', 'npx', ['eslint', '.', '--max-warnings', '0'])
+check('Types', 'npx', ['nuxt', 'typecheck'])
+const units = step('Unit and contract tests', 'npx', ['vitest', 'run', '--reporter=dot', '--reporter=json', '--outputFile.json=test-results/unit.json'])
+count(units, 'test-results/unit.json', report => ({ passed: report.numPassedTests, failed: report.numFailedTests + (report.numFailedTestSuites > 0 && report.numFailedTests === 0 ? 1 : 0) }))
+const browser = step('Browser tests', 'npx', ['playwright', 'test'])
+count(browser, 'test-results/e2e.json', report => ({ passed: report.stats.expected + report.stats.flaky, failed: report.stats.unexpected }))
+
+console.log(`\n${tally.passed} passed, ${tally.failed} failed`)
+process.exit(tally.failed > 0 ? 1 : 0)
