@@ -5,7 +5,8 @@ const PORT = 4317
 
 export default defineConfig({
   testDir: './e2e',
-  timeout: 60_000,
+  timeout: 120_000,
+  expect: { timeout: 15_000 },
   workers: 2,
   fullyParallel: false,
   retries: 0,

@@ -12,7 +12,7 @@ async function serious(page: Page): Promise<string[]> {
 
 for (const [name, light, width] of [['light', 'light', 1280], ['dark', 'dark', 1280], ['at phone width', 'light', 390]] as const) {
   test(`no serious or critical finding on any view, ${name}`, async ({ page }) => {
-    test.setTimeout(150_000)
+    test.setTimeout(420_000)
     await bringDemo(page)
     await page.setViewportSize({ width, height: 844 })
     await page.evaluate(value => localStorage.setItem('ws-light', value), light)
@@ -40,7 +40,7 @@ test('the working and the clock dialogs are sound too', async ({ page }) => {
 })
 
 test('the main job can be done with the keyboard alone', async ({ page }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(300_000)
   await bringDemo(page)
   await page.keyboard.press('/')
   const tabTo = async (what: () => Promise<boolean>, key = 'Tab') => {

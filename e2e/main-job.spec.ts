@@ -6,7 +6,7 @@ import { expect } from '@playwright/test'
 
 /** The gearbox cover, from an empty shop to an exported record, through the controls a hand would use. */
 test('mends the gearbox cover from an empty shop to an exported record', async ({ page }) => {
-  test.setTimeout(150_000)
+  test.setTimeout(420_000)
   const call = page.getByTestId('call')
   const settle = page.getByTestId('settle')
   const station = (name: string) => page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: new RegExp(name) }).click()

@@ -18,6 +18,7 @@ const lightName = computed(() => ({ auto: 'light: as the device', dark: 'dark, f
     <NuxtLink to="/" class="mark" aria-label="Wild Sparrow: the shelf"><img src="/sparrow.svg" alt="" width="30" height="30"></NuxtLink>
     <div v-if="job" class="title"><strong>{{ job.title }}</strong> <span class="quiet">{{ job.customer ? `for ${job.customer} · ` : '' }}taken in {{ format(new Date(job.takenInAt), 'd MMM') }}</span></div>
     <strong v-else class="title">Wild Sparrow</strong>
+    <div class="rest">
     <nav aria-label="Main" class="links">
       <NuxtLink to="/">Shelf</NuxtLink><NuxtLink to="/kit">Kit</NuxtLink><NuxtLink to="/ask">Ask</NuxtLink>
     </nav>
@@ -33,6 +34,7 @@ const lightName = computed(() => ({ auto: 'light: as the device', dark: 'dark, f
       <button type="button" class="plain-button slight" :aria-pressed="settings.gloves" @click="settings.gloves = !settings.gloves">gloves</button>
       <button type="button" class="plain-button slight keys" @click="emit('keys')"><span class="figure">?</span> keys</button>
     </div>
+    </div>
   </header>
 </template>
 
@@ -43,13 +45,15 @@ const lightName = computed(() => ({ auto: 'light: as the device', dark: 'dark, f
 .links { display: flex; gap: 2px; }
 .links a { padding: 10px; text-decoration: none; color: var(--soot); font-weight: 550; min-height: var(--touch); }
 .links .router-link-exact-active { color: var(--chestnut); box-shadow: inset 0 -3px 0 var(--chestnut); }
-.tools { gap: 6px; }
-.units :deep(.v-btn) { min-height: 38px; }
+.rest { display: flex; align-items: center; gap: 14px; }
+.tools { gap: 6px; flex-wrap: nowrap; }
+.units { flex-wrap: nowrap; }
+.units :deep(.v-btn) { min-height: 38px; white-space: nowrap; }
 @media (max-width: 899px) {
   .top { padding: 4px 12px; gap: 6px; }
   .title { flex-basis: 70%; font-size: 0.92rem; }
   .keys { display: none; }
-  .tools { width: 100%; flex-wrap: nowrap; overflow-x: auto; }
-  .links { margin-left: auto; }
+  .rest { width: 100%; overflow-x: auto; gap: 6px; }
+  .links a { padding: 10px 8px; }
 }
 </style>

@@ -7,6 +7,9 @@ export interface AnswerRows {
   tables: { key: string, label: string, columns: string[], rows: string[][] }[]
 }
 
+/** A longer list of numbers says nothing in a cell. */
+const MOST_LISTED = 24
+
 function cell(key: string, value: unknown): string {
   if (typeof value === 'number') {
     const { unit } = unitOfKey(key)
@@ -14,6 +17,7 @@ function cell(key: string, value: unknown): string {
     return unit ? `${text} ${KEY_UNITS[unit].symbol}` : text
   }
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
+  if (Array.isArray(value) && value.length > MOST_LISTED) return `${value.length} values`
   if (Array.isArray(value)) return value.map(each => typeof each === 'object' ? JSON.stringify(each) : typeof each === 'number' ? figures(each, 4) : String(each)).join(', ')
   return value !== null && typeof value === 'object' ? Object.entries(value).map(([inner, each]) => `${inner} ${cell('', each)}`).join(', ') : String(value ?? '')
 }

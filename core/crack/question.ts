@@ -5,12 +5,15 @@ import { alloyName } from '../metal/find-alloy'
 import { pctMap } from '../metal/identify/evidence'
 import { passChemistry } from './chemistry'
 import { crackIndex } from './crack-index'
+import { crackMap } from './crack-map'
+
+const base = z.union([z.object({ alloy: alloyName }), z.object({ pct: pctMap })], { error: 'either { alloy } or { pct }' })
 
 export const weldChemistry = question({
   name: 'weld.chemistry',
   purpose: 'Composition of a bead, or of each pass, from base, filler and dilution',
   input: z.object({
-    base: z.union([z.object({ alloy: alloyName }), z.object({ pct: pctMap })], { error: 'either { alloy } or { pct }' }),
+    base,
     filler: alloyName,
     dilutionPct: percent(),
     passes: z.number().int().min(1).max(200).default(1),
@@ -27,6 +30,21 @@ export const weldChemistry = question({
         formula: `${dilutionPct} % × ${passes > 1 ? 'pass below' : basePct[element] ?? 0} + ${100 - dilutionPct} % × ${filler.pct[element] ?? 0}`,
         value: last[element]!, unit: '%', source: 'mass balance; nominal compositions, Aluminum Association, recalled from memory',
       })),
+      cautions: [],
+    }
+  },
+})
+
+export const weldCrackMap = question({
+  name: 'weld.crackMap',
+  purpose: 'Crack index over silicon and magnesium, with base, filler and every pass on it',
+  input: z.object({ base, filler: z.union([alloyName.transform(alloy => alloy.pct), z.object({ pct: pctMap }).transform(entry => entry.pct)], { error: 'a filler name, or { pct }' }), dilutionPct: percent().default(30), passes: z.number().int().min(1).max(12).default(1), points: z.number().int().min(5).max(120).default(60) }),
+  example: { base: { alloy: '6061' }, filler: '4043', dilutionPct: 30, passes: 2, points: 9 },
+  solve: ({ base: from, filler, dilutionPct, passes, points }) => {
+    const answer = crackMap('alloy' in from ? from.alloy.pct : from.pct, filler, dilutionPct, passes, points)
+    return {
+      answer,
+      working: answer.beads.map(bead => ({ label: `Pass ${bead.pass}`, formula: `${dilutionPct} % of what lies under it, the rest filler: ${bead.siPct.toFixed(2)} % Si, ${bead.mgPct.toFixed(2)} % Mg`, value: bead.index, unit: '', source: 'weld.chemistry and weld.crackIndex' })),
       cautions: [],
     }
   },

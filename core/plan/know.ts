@@ -30,7 +30,7 @@ export function planKnow(job: Job): StationPlan<KnowData> {
   const nextTest = BENCH_TESTS.find(test => test.test === next?.test)
   const call: Sentence = found.evidence.length === 0 || !best
     ? ['Nothing seen yet. Begin with the cheapest: what it was made from, the skin on its hidden side, the break.']
-    : [capital(best.name), ', ', figure(Math.round(best.probability * 100), 'pct', 'identify'), best.probability >= 0.9 ? ' sure' : ' likely', best.fusion === 'good' ? '; it welds well.' : best.fusion === 'never' ? '; it is not fusion welded.' : `; it welds ${best.fusion}ly.`]
+    : [capital(best.name), ', ', figure(Math.min(99, Math.round(best.probability * 100)), 'pct', 'identify'), best.probability >= 0.9 ? ' sure' : ' likely', best.fusion === 'good' ? '; it welds well.' : best.fusion === 'never' ? '; it is not fusion welded.' : `; it welds ${best.fusion}ly.`]
   const why: Sentence[] = found.refused.map(reason => [reason, '. What was entered stays; it counts for nothing.'])
   if (best && found.evidence.length) {
     const second = identified!.families[1]!
@@ -41,7 +41,7 @@ export function planKnow(job: Job): StationPlan<KnowData> {
   const densityAsked = found.density ? askFor('alloy.density', 'Density by weighing', { dryG: job.know.dryG.value, submergedG: job.know.submergedG.value, hangerG: job.know.hangerG.value ?? 0, scaleG: job.know.scaleG.value ?? 1 }) : null
   return {
     id: 'know',
-    short: best && found.evidence.length ? `${best.name}, ${Math.round(best.probability * 100)} in 100` : 'wants something seen',
+    short: best && found.evidence.length ? `${best.name}, ${Math.min(99, Math.round(best.probability * 100))} in 100` : 'wants something seen',
     wants: found.evidence.length ? [] : ['something seen or measured'],
     call, why,
     change: nextTest && next && best && best.probability < 0.95 ? [[`${nextTest.how}`]] : [['The torch is the last test: a light pass without rod on the edge of the damage.']],

@@ -24,6 +24,6 @@ const tick = (id: string, on: boolean | null) => store.edit(['open', 'done'], on
 .gap { margin-top: 18px; }
 ol { padding-left: 22px; margin: 0; }
 li { margin: 4px 0; }
-p { margin: -4px 0 6px 40px; }
+li p { margin: -4px 0 6px 40px; }
 .done { color: var(--slate); }
 </style>
