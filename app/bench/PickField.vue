@@ -7,10 +7,12 @@ import { useJob } from '~/stores/job'
 const props = defineProps<{ path: string, label: string, words: Readonly<Record<string, string>>, clearable?: boolean, note?: string }>()
 const store = useJob()
 const keys = computed(() => props.path.split('.'))
-const value = computed(() => (valueAt(store.job, keys.value) ?? null) as string | null)
+const value = computed(() => (valueAt(store.job, keys.value) || null) as string | null)
 const few = computed(() => Object.keys(props.words).length <= 3)
 const items = computed(() => Object.entries(props.words).map(([id, title]) => ({ title, value: id })))
-const set = (next: string | null) => store.edit(keys.value, next)
+/** A field of words is emptied, a choice is taken back: each keeps its own kind of nothing. */
+const nothing = typeof valueAt(store.job, keys.value) === 'string' && props.clearable ? '' : null
+const set = (next: string | null) => store.edit(keys.value, next ?? nothing)
 </script>
 
 <template>

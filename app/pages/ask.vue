@@ -14,10 +14,10 @@ const { list, name, purpose, fields, form, result, issues, useExample } = useQue
       <form aria-label="What goes in" @submit.prevent>
         <p class="label">{{ purpose }}</p>
         <template v-for="field in fields" :key="field.key">
-          <v-select v-if="field.kind === 'choice'" v-model="form[field.key]" :items="[...field.choices]" :label="field.label" clearable :data-key="field.key" />
+          <v-select v-if="field.kind === 'choice'" v-model="(form[field.key] as string | number | null)" :items="[...field.choices]" :label="field.label" clearable :data-key="field.key" />
           <v-checkbox v-else-if="field.kind === 'flag'" v-model="form[field.key]" :label="field.label" :data-key="field.key" />
-          <v-textarea v-else-if="field.kind === 'json'" v-model="form[field.key]" :label="`${field.label} (JSON)`" :data-key="field.key" />
-          <v-text-field v-else v-model="form[field.key]" :label="field.label" :suffix="field.unit" :placeholder="field.fallback === undefined ? '' : `${field.fallback} unless you say`" persistent-placeholder maxlength="120" :data-key="field.key" />
+          <v-textarea v-else-if="field.kind === 'json'" v-model="(form[field.key] as string)" :label="`${field.label} (JSON)`" :data-key="field.key" />
+          <v-text-field v-else v-model="(form[field.key] as string)" :label="field.label" :suffix="field.unit" :placeholder="field.fallback === undefined ? '' : `${field.fallback} unless you say`" persistent-placeholder maxlength="120" :data-key="field.key" />
           <p v-for="issue in issues.filter(entry => entry.path.split(/[.[]/)[0] === field.key)" :key="issue.path + issue.message" class="wrong small" role="alert">{{ issue.path === field.key ? '' : `${issue.path}: ` }}{{ issue.message }}</p>
         </template>
         <button type="button" class="plain-button" @click="useExample">Put in an example</button>

@@ -8,6 +8,8 @@ export const SOAK_POINTS = { 'dry': 0, 'handled': -2, 'oily': -12, 'oil-soaked':
 export const EARLIER_POINTS = { none: 0, weld: -8, epoxy: -6, insert: -3, braze: -30 } as const
 export const FUSION_POINTS = { good: 0, fair: -7, poor: -22, never: -88 } as const
 export const LOAD_POINTS = { seal: -3, static: 0, cyclic: -12 } as const
+/** A repair without the cause comes back. */
+export const CAUSE_POINTS = { 'unknown': -8, 'known': -4, 'put-right': 0 } as const
 export const THIN_WALL_MM = 2
 export const THIN_WALL_POINTS = -10
 export const HEAVY_WALL_MM = 16
@@ -20,6 +22,8 @@ export const DECLINE_BELOW_PCT = 35
 export const LIMITS_BELOW_PCT = 75
 /** A repair dearer than this share of new is not worth the risk. */
 export const TOO_DEAR_SHARE = 0.8
+/** A new one this far off, in weeks, is worth a dearer repair: up to its full price. */
+export const LONG_WAIT_WEEKS = 8
 
 export const SAFETY_CRITICAL = ['none', 'wheel', 'steering-brake', 'lifting', 'pressure', 'aircraft'] as const
 export type SafetyCritical = typeof SAFETY_CRITICAL[number]

@@ -88,6 +88,8 @@ export const repairJudge = question({
     wallMm: positive('mm', { max: 500 }),
     newPrice: z.number().min(0).max(1e7).optional(),
     repairPrice: z.number().min(0).max(1e7).optional(),
+    newWeeks: z.number().min(0).max(520).optional(),
+    cause: z.enum(['unknown', 'known', 'put-right'], { error: 'one of unknown, known, put-right' }).optional(),
   }).superRefine((input, context) => {
     if (!input.family && !input.families) context.addIssue({ code: 'custom', path: ['family'], message: 'give family, or families with their probabilities' })
     if (input.families && input.families.every(entry => entry.probability === 0)) context.addIssue({ code: 'custom', path: ['families'], message: 'at least one family must have a probability above 0' })

@@ -50,6 +50,7 @@ export const knowSchema = z.object({
   arcTest: z.enum(SEEN.arcTest).nullable().default(null),
   dryG: reading(), submergedG: reading(), hangerG: reading('0 g', 0), scaleG: reading('1 g', 1),
   iacsPct: reading(), hb: reading(),
+  composition: text(600),
   alloy: text(40),
 })
 
@@ -59,6 +60,8 @@ export const callSchema = z.object({
   process: z.enum(PROCESS_IDS).nullable().default(null),
   access: z.enum(['open', 'tight']).default('open'),
   school: z.enum(['crack-first', 'magnesium-first']).default('crack-first'),
+  dilutionPct: reading('30 %', 30),
+  passes: z.number().int().min(1).max(6).default(1),
 })
 
 export const openSchema = z.object({

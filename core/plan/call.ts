@@ -17,11 +17,19 @@ export interface Choices {
   process: RankedProcess['process']
   workings: Record<string, Working>
 }
-export interface CallData extends Choices { judged: Judged | null, price: number | null }
+export interface CallData extends Choices {
+  judged: Judged | null
+  price: number | null
+  /** What the crack map is asked for. */
+  map: { base: { pct: Readonly<Record<string, number>> }, filler: string, dilutionPct: number, passes: number }
+}
 
 /** Length and width of the weld face where the groove is not known yet, mm. */
 const UNKNOWN_RUN_MM = 80
 const FACE_WIDTHS_OF_WALL = 1.4
+
+/** Share of the bead that is melted base, kept to what a bead can be. */
+export const dilutionOf = ({ call }: Job) => Math.min(100, Math.max(0, call.dilutionPct.value ?? 30))
 
 /** Filler and process, before any price: what the groove and the arc are planned with. */
 export function chooseFor(job: Job, kit: Kit, know: KnowData): Choices {
@@ -29,7 +37,7 @@ export function chooseFor(job: Job, kit: Kit, know: KnowData): Choices {
   const load = takeIn.does ?? 'static'
   const family = know.identified?.families[0]?.id ?? 'cast-al-si-mg'
   const filler = askFor<{ ranked: RankedFiller[] }>('filler.choose', 'Filler', {
-    baseA: know.alloy.name, service: { maxC: takeIn.hotC.value ?? 40, anodised: takeIn.finishAfter === 'anodised', saltWater: takeIn.saltWater, load },
+    baseA: know.alloy.name, service: { maxC: takeIn.hotC.value ?? 40, anodised: takeIn.finishAfter === 'anodised', saltWater: takeIn.saltWater, load }, dilutionPct: dilutionOf(job),
   })
   const fillers = filler.ok ? filler.answer.ranked : []
   const wall = takeIn.wallMm.value ?? 6
@@ -58,7 +66,8 @@ export function planCall(job: Job, kit: Kit, know: KnowData, choices: Choices, p
   const asked = takeIn.wallMm.value && takeIn.soak && takeIn.does
     ? askFor<Judged>('repair.judge', 'Mend or not', {
       families, soak: takeIn.soak, earlierRepair: takeIn.earlierRepair, load: takeIn.does, safetyCritical: takeIn.safetyCritical, wallMm: takeIn.wallMm.value,
-      ...(takeIn.newPrice ? { newPrice: takeIn.newPrice } : {}), ...(price !== null ? { repairPrice: price } : {}),
+      ...(takeIn.newPrice ? { newPrice: takeIn.newPrice } : {}), ...(price !== null ? { repairPrice: price } : {}), ...(takeIn.newWeeks !== null ? { newWeeks: takeIn.newWeeks } : {}),
+      cause: takeIn.cause === 'unknown' ? 'unknown' : takeIn.causeCure.trim() ? 'put-right' : 'known',
     }) : null
   const judged = asked?.ok ? asked.answer : null
   const process = choices.processes.find(entry => entry.process === choices.process)
@@ -76,6 +85,7 @@ export function planCall(job: Job, kit: Kit, know: KnowData, choices: Choices, p
   if (process) why.push([words(process.name, 'process'), `: ${process.reasons.join('; ')}.`])
   if (filler) why.push([words(filler.filler, 'filler'), `: ${filler.reasons.join('; ') || 'by strength and crack index'}; crack index `, figure(Number(filler.crackIndex.toFixed(2)), 'number', 'filler'), ` (${filler.crackRating}).`])
   if (filler && (filler.verdict === 'avoid' || filler.verdict === 'never')) why.push([`You chose a filler this service says ${filler.verdict} to.`])
+  for (const limit of judged?.limits ?? []) why.push([`${limit.charAt(0).toUpperCase()}${limit.slice(1)}.`])
   if (know.alloySource === 'family') why.push([`Reckoned with ${know.alloy.name}, which stands for the family.`])
   const change: Sentence[] = []
   if (judged && takeIn.soak && takeIn.soak !== 'dry' && takeIn.wallMm.value && takeIn.does) {
@@ -94,6 +104,6 @@ export function planCall(job: Job, kit: Kit, know: KnowData, choices: Choices, p
       'metal': know.identified && know.evidence.length ? know.identified.families[0]!.name : '', 'soak': takeIn.soak ?? '', 'what it does': takeIn.does ?? '', 'wall': takeIn.wallMm.typed,
       'earlier repair': takeIn.earlierRepair, 'filler': choices.filler, 'process': choices.process, 'safety': takeIn.safetyCritical, 'new price': takeIn.newPrice === null ? '' : String(takeIn.newPrice),
     },
-    data: { ...choices, judged, price },
+    data: { ...choices, judged, price, map: { base: { pct: know.alloy.pct }, filler: choices.fillerAlloy, dilutionPct: dilutionOf(job), passes: call.passes } },
   }
 }

@@ -1,5 +1,6 @@
 import type { Job } from '../job/job.schema'
 import { weighDensity } from '../metal/density'
+import { readComposition } from '../metal/identify/read-composition'
 import { SEEN, type SeenTest } from '../metal/identify/tests.table'
 import { NoAnswer } from '../ask/question'
 
@@ -43,6 +44,11 @@ export function evidenceOf({ know }: Job): JobEvidence {
   if (know.hb.value !== null) {
     if (know.hb.value >= 5 && know.hb.value <= 250) evidence.push({ test: 'hardness', hb: know.hb.value })
     else refused.push(`Hardness: ${know.hb.value} HB is outside 5 to 250`)
+  }
+  if (know.composition.trim()) {
+    const { pct, problems } = readComposition(know.composition)
+    for (const problem of problems) refused.push(`Analyser: ${problem}`)
+    if (problems.length === 0 && Object.keys(pct).length > 0) evidence.push({ test: 'composition', pct })
   }
   if (know.usePart) evidence.push({ test: 'use', part: know.usePart })
   return { evidence, density, refused }

@@ -3,18 +3,27 @@ import { ALLOYS, type Alloy } from '../metal/alloys.table'
 import { familyById } from '../metal/families.table'
 import { findAlloy } from '../metal/find-alloy'
 import type { Identified } from '../metal/identify/identify'
+import { compositionMatches, type CompositionMatch } from '../metal/identify/composition-matches'
+import { densityResolves, type DensityResolves } from '../metal/identify/density-resolves'
 import { BENCH_TESTS } from '../metal/identify/tests.table'
 import { readMark } from '../metal/identify/read-mark'
 import { askFor } from './ask-core'
 import { evidenceOf, type JobEvidence } from './evidence-of'
-import { capital, figure, type Sentence, type StationPlan } from './parts'
+import { capital, figure, list, type Sentence, type StationPlan } from './parts'
 
 export interface KnowData extends JobEvidence {
   identified: Identified | null
   /** Stands for the metal where one composition is needed. */
   alloy: Alloy
-  alloySource: 'named' | 'mark' | 'family'
+  alloySource: 'named' | 'analyser' | 'mark' | 'family'
+  /** What the weighing can and cannot tell apart; null without one. */
+  resolves: DensityResolves | null
+  /** Alloys whose limits the analyser's reading fits, best first. */
+  matches: CompositionMatch[]
 }
+
+/** A reading fits an alloy well enough to stand for it: judgement. */
+const FITS = 0.5
 
 /** Know the metal: evidence, families with probabilities, the next best test. */
 export function planKnow(job: Job): StationPlan<KnowData> {
@@ -25,7 +34,11 @@ export function planKnow(job: Job): StationPlan<KnowData> {
   const marked = job.know.markText ? readMark(job.know.markText)[0]?.alloy : undefined
   const named = findAlloy(job.know.alloy)
   const family = familyById(best?.id ?? 'cast-al-si-mg')!
-  const alloy = named ?? (marked ? findAlloy(marked) : undefined) ?? ALLOYS.find(row => row.name === family.sampleAlloy)!
+  const measured = found.evidence.find(entry => entry.test === 'composition')?.pct as Record<string, number> | undefined
+  const matches = measured ? compositionMatches(measured) : []
+  const analysed = matches[0] && matches[0].fit >= FITS ? findAlloy(matches[0].alloy) : undefined
+  const resolves = found.density ? densityResolves(found.density.densityGcm3, found.density.uncertaintyGcm3) : null
+  const alloy = named ?? analysed ?? (marked ? findAlloy(marked) : undefined) ?? ALLOYS.find(row => row.name === family.sampleAlloy)!
   const next = identified?.next.find(test => test.test === identified.recommended)
   const nextTest = BENCH_TESTS.find(test => test.test === next?.test)
   const call: Sentence = found.evidence.length === 0 || !best
@@ -36,7 +49,8 @@ export function planKnow(job: Job): StationPlan<KnowData> {
     const second = identified!.families[1]!
     why.push([`After it comes ${second.name} at `, figure(Math.round(second.probability * 100), 'pct', 'identify'), '.'])
   }
-  if (found.density) why.push(['Weighed at ', figure(found.density.densityGcm3, 'gcm3', 'density'), ' ± ', figure(found.density.uncertaintyGcm3, 'gcm3'), '.'])
+  if (found.density) why.push(['Weighed at ', figure(found.density.densityGcm3, 'gcm3', 'density'), ' ± ', figure(found.density.uncertaintyGcm3, 'gcm3'), `. The scale cannot tell apart ${list(resolves!.cannotTell.map(id => familyById(id)!.name))}${resolves!.rulesOut.length ? '; it rules out the rest' : ''}.`])
+  if (matches[0]) why.push([`The analyser's reading fits ${matches[0].alloy} best${matches[0].outside.length ? `, but ${list(matches[0].outside.map(each => each.element))} lies outside its limits` : ''}.`])
   if (nextTest && next) why.push([`Next: ${nextTest.name.toLowerCase()}, worth `, figure(Number(next.bits.toFixed(2)), 'number', 'identify'), ' bits in ', figure(next.minutes, 'min'), next.destructive ? '; it marks the part.' : '.'])
   const densityAsked = found.density ? askFor('alloy.density', 'Density by weighing', { dryG: job.know.dryG.value, submergedG: job.know.submergedG.value, hangerG: job.know.hangerG.value ?? 0, scaleG: job.know.scaleG.value ?? 1 }) : null
   return {
@@ -51,6 +65,6 @@ export function planKnow(job: Job): StationPlan<KnowData> {
       ...(densityAsked?.ok ? { density: densityAsked.working } : {}),
     },
     basis: { metal: best && found.evidence.length ? best.name : '', alloy: named ? named.name : '' },
-    data: { ...found, identified, alloy, alloySource: named ? 'named' : marked ? 'mark' : 'family' },
+    data: { ...found, identified, alloy, resolves, matches, alloySource: named ? 'named' : analysed ? 'analyser' : marked ? 'mark' : 'family' },
   }
 }

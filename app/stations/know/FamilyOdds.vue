@@ -23,6 +23,8 @@ const options = computed(() => ({
   },
   plugins: { legend: { display: false }, tooltip: { enabled: false } },
 }))
+const matches = computed(() => store.plan?.know.data.matches ?? [])
+const limits = (match: { outside: { element: string, measured: number, min: number, max: number }[] }) => match.outside.map(each => `${each.element} ${each.measured} against ${each.min}–${each.max}`).join('; ')
 const tests = computed(() => identified.value?.next.slice(0, 6).map(next => ({ ...next, name: BENCH_TESTS.find(test => test.test === next.test)!.name })) ?? [])
 </script>
 
@@ -30,6 +32,10 @@ const tests = computed(() => identified.value?.next.slice(0, 6).map(next => ({ .
   <p class="label">Which family, out of a hundred such parts</p>
   <div class="chart"><Bar :data="data" :options="options" aria-label="Probability of each family" role="img" /></div>
   <table class="visually-hidden"><caption>Probability of each family</caption><tbody><tr v-for="family in shown" :key="family.id"><td>{{ family.name }}</td><td>{{ settings.text(family.probability * 100, 'pct') }}</td></tr></tbody></table>
+  <template v-if="matches.length">
+    <p class="label next">What the analyser's reading fits</p>
+    <table><thead><tr><th>Alloy</th><th class="num">Fit</th><th>Outside its limits</th></tr></thead><tbody><tr v-for="match in matches" :key="match.alloy"><td class="figure">{{ match.alloy }}</td><td class="num">{{ match.fit.toFixed(2) }}</td><td class="small">{{ limits(match) || 'nothing' }}</td></tr></tbody></table>
+  </template>
   <p class="label next">What the next test is worth</p>
   <table>
     <thead><tr><th>Test</th><th class="num">Bits</th><th class="num">Minutes</th><th>Marks it</th></tr></thead>
