@@ -25,6 +25,7 @@ function core(): void {
   line('freezing path (the unit the rest are counted in)', ms(path))
   const ratio = (value: number) => `${ms(value)}   ${(value / path).toFixed(1)} × the unit`
   line('weld.crackIndex', ratio(timed(200, i => crackIndex(light[i % light.length]!.pct))))
+  line('weld.crackMap, 60 × 60', ratio(timed(3, () => questions.ask('weld.crackMap', { base: { alloy: '6061' }, filler: '4043', points: 60 }))))
   for (const name of ['alloy.identify', 'filler.choose', 'groove.plan', 'heat.preheat']) {
     const { example } = questions.get(name)!
     line(name, ratio(timed(60, () => questions.ask(name, example))))
@@ -76,6 +77,20 @@ async function typing(page: Page, address: string): Promise<void> {
   }
 }
 
+/** The crack map of 60 × 60 points in the browser's worker, from asking to having it. */
+async function map(page: Page, address: string): Promise<void> {
+  console.log('\nThe crack map, 60 × 60, in the worker')
+  await page.goto(`${address}job/gearbox-cover/call`)
+  await page.locator('svg[data-took]').waitFor()
+  const times: number[] = []
+  for (let i = 0; i < 9; i++) {
+    await page.locator('input[data-path="call.dilutionPct"]').fill(`${20 + 3 * i} %`)
+    await page.waitForTimeout(900)
+    times.push(Number(await page.locator('svg[data-took]').getAttribute('data-took')))
+  }
+  line('asked and answered', `median ${ms(median(times))} (limit 300)`)
+}
+
 core()
 const server = await startServer()
 const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
@@ -83,6 +98,7 @@ try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await firstLoad(page, server.address)
   await typing(page, server.address)
+  await map(page, server.address)
 }
 finally {
   await browser.close()

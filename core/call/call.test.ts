@@ -20,6 +20,10 @@ describe('filler', () => {
   it.each([['1100', '4043'], ['3003', '4043'], ['5005', '4043'], ['5052', '5356'], ['5083', '5183'], ['5086', '5356'], ['5154', '5356'], ['5454', '5554'], ['6061', '4043'], ['6063', '4043'], ['6005A', '4043'], ['6082', '4043'], ['7005', '5356'], ['7020', '5356'], ['2219', '2319'], ['356', '4043'], ['A356', '4043'], ['357', '4043'], ['443', '4043'], ['413', '4043'], ['514', '5356'], ['535', '5356']])('%s takes %s', (base, filler) => {
     expect(first(base)).toMatchObject({ filler, verdict: 'first' })
   })
+  // The same charts, unlike alloys joined.
+  it.each([['6061', '356', '4043'], ['6063', '443', '4043'], ['3003', '6061', '4043'], ['1100', '3003', '4043'], ['5052', '5083', '5356'], ['5086', '5083', '5356'], ['7005', '5052', '5356']])('%s to %s takes %s', (a, b, filler) => {
+    expect(chooseFiller(findAlloy(a)!, findAlloy(b)!, PLAIN, 30).ranked[0]).toMatchObject({ filler, verdict: 'first' })
+  })
   it('keeps magnesium fillers from hot service', () => {
     expect(verdict('6061', '5356', { maxC: 90 })).toBe('never')
     expect(verdict('6061', '5554', { maxC: 90 })).not.toBe('never')
@@ -76,6 +80,15 @@ describe('mend or not', () => {
     expect(of('dry').chancePct).toBeGreaterThan(90)
     expect(of('dry').verdict).toBe('repair')
     expect(of('oil-soaked').verdict).toBe('repair-with-limits')
+  })
+  it('counts the cause, and bears a dearer repair where a new one is months away', () => {
+    const of = (more: object) => judge({ families: [{ id: 'cast-al-si', probability: 1 }], soak: 'dry', earlierRepair: 'none', load: 'static', safetyCritical: 'none', wallMm: 6, ...more })
+    expect(of({ cause: 'unknown' }).chancePct).toBeLessThan(of({ cause: 'put-right' }).chancePct)
+    expect(of({ newPrice: 100, repairPrice: 90 }).verdict).toBe('decline')
+    expect(of({ newPrice: 100, repairPrice: 90, newWeeks: 14 }).verdict).toBe('repair')
+  })
+  it('names limits wherever it mends with limits', () => {
+    for (const load of ['seal', 'cyclic'] as const) expect(judge({ families: [{ id: 'cast-al-si', probability: 1 }], soak: 'oil-soaked', earlierRepair: 'none', load, safetyCritical: 'none', wallMm: 6 }).limits.length).toBeGreaterThan(0)
   })
   it('declines magnesium, and what costs as much as new', () => {
     const of = (id: 'magnesium' | 'cast-al-si', repairPrice: number) => judge({ families: [{ id, probability: 1 }], soak: 'dry', earlierRepair: 'none', load: 'static', safetyCritical: 'none', wallMm: 6, newPrice: 100, repairPrice }).verdict

@@ -19,6 +19,16 @@ const MG_FILLER_HOT_PCT = 3
 const CAST_SILICON_PCT = 4
 
 /**
+ * Fillers the usual charts give for all the bases, best first: those in every base's row, by their places in the rows together;
+ * where two stand alike, the base with less magnesium decides.
+ */
+function chartedFor(bases: readonly Alloy[]): string[] {
+  const rows = [...bases].sort((a, b) => (a.pct.Mg ?? 0) - (b.pct.Mg ?? 0)).map(base => CHART_FIRST.find(row => row.bases.includes(base.name))?.fillers ?? [])
+  const places = (filler: string) => rows.reduce((sum, fillers) => sum + fillers.indexOf(filler), 0)
+  return (rows[0] ?? []).filter(filler => rows.every(fillers => fillers.includes(filler))).sort((a, b) => places(a) - places(b))
+}
+
+/**
  * Fillers ranked for a pair of bases and a service.
  *
  * Crack index: of the bead at the dilution, the worse of the two bases. Strength: the weaker of weld metal and base beside it.
@@ -35,6 +45,8 @@ export function chooseFiller(baseA: Alloy, baseB: Alloy, service: Service, dilut
   const frame = bases.every(base => base.family === 'wrought-6xxx') && service.load === 'cyclic'
   const ownRod = cast && !notFused ? [{ name: `${baseA.form === 'cast' ? baseA.name : baseB.name} rod`, utsMPa: 190, alloy: baseA.form === 'cast' ? baseA : baseB }] : []
   const candidates = [...FILLERS.map(row => ({ ...row, alloy: ALLOYS.find(alloy => alloy.name === row.name)! })), ...ownRod]
+
+  const charted = chartedFor(bases)
 
   const judged = candidates.map((candidate): RankedFiller => {
     const { alloy } = candidate
@@ -63,12 +75,9 @@ export function chooseFiller(baseA: Alloy, baseB: Alloy, service: Service, dilut
       if ((alloy.pct.Cu ?? 0) > 1) cap('avoid', 'copper-salt')
       else if (mg > 2 || silicon) add(POINTS.saltWaterFit, 'salt-fit')
     }
-    for (const row of CHART_FIRST) {
-      if (!bases.every(base => row.bases.includes(base.name))) continue
-      const place = row.fillers.indexOf(candidate.name)
-      if (place === 0) add(POINTS.chartFirst, 'chart-first')
-      else if (place > 0) add(POINTS.chartSecond, 'chart-second')
-    }
+    const place = charted.indexOf(candidate.name)
+    if (place === 0) add(POINTS.chartFirst, 'chart-first')
+    else if (place > 0) add(POINTS.chartSecond, 'chart-second')
     if (castSilicon && candidate.name === '4043') add(POINTS.castDefault, 'cast-default')
     if (castSilicon && candidate.name === '5356') reasons.push('cast-school-mg')
     if (frame && mg > MG_FILLER_HOT_PCT) add(POINTS.frameStrength, 'frame-strength')

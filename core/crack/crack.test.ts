@@ -4,6 +4,7 @@ import { ALLOYS } from '../metal/alloys.table'
 import { findAlloy } from '../metal/find-alloy'
 import { mix, passChemistry } from './chemistry'
 import { crackIndex } from './crack-index'
+import { crackMap } from './crack-map'
 import { freezingPath, temperatureAt } from './solidification'
 
 const pct = (name: string) => findAlloy(name)!.pct
@@ -61,6 +62,27 @@ describe('freezing path', () => {
       const { curve } = freezingPath(mixed)
       return curve.length < 500 && curve.every((point, i) => Number.isFinite(point.temperatureC) && (i === 0 || (point.temperatureC <= curve[i - 1]!.temperatureC && point.solidFraction >= curve[i - 1]!.solidFraction)))
     }), { numRuns: 150, seed: 2 })
+  })
+})
+
+describe('the crack map', () => {
+  const map = crackMap(pct('6061'), pct('4043'), 30, 3, 21)
+  it('holds the index of its own points', () => {
+    const [row, column] = [6, 4]
+    const at = { Cu: map.cuPct, Zn: map.znPct, Cr: 0, Si: map.siMaxPct * column / 20, Mg: map.mgMaxPct * row / 20 }
+    expect(map.index[row * 21 + column]).toBeCloseTo(crackIndex(at).index, 9)
+    expect(map.index).toHaveLength(441)
+  })
+  it('steps the passes along the line from base to filler', () => {
+    for (const bead of map.beads) {
+      const share = (bead.mgPct - map.filler.mgPct) / (map.base.mgPct - map.filler.mgPct)
+      expect(share).toBeCloseTo(0.3 ** bead.pass, 9)
+      expect(bead.siPct).toBeCloseTo(map.filler.siPct + share * (map.base.siPct - map.filler.siPct), 9)
+    }
+  })
+  it('puts base and filler where they are, within the axes', () => {
+    expect(map.base.index).toBeCloseTo(1, 2)
+    for (const point of [map.base, map.filler, ...map.beads]) expect(point.siPct <= map.siMaxPct && point.mgPct <= map.mgMaxPct).toBe(true)
   })
 })
 

@@ -20,6 +20,29 @@ const LIMITS: readonly (readonly [alloy: string, element: string, min: number, m
   ['5356', 'Mg', 4.5, 5.5], ['5183', 'Mg', 4.3, 5.2], ['5554', 'Mg', 2.4, 3.0], ['2319', 'Cu', 5.8, 6.8],
 ]
 
+/**
+ * Every alloy once more: its main alloying elements' ranges, and melting range °C. Typed apart from the table, from memory of
+ * the Aluminum Association's sheets and ASM Handbook vol. 2 (5083 and 5456 as in Aluminum Standards and Data).
+ */
+const EVERY = `
+1100 Cu.05-.20 643-657 | 2014 Cu3.9-5.0,Si.50-1.2,Mg.20-.8 507-638 | 2017 Cu3.5-4.5,Mg.40-.8 513-640 | 2024 Cu3.8-4.9,Mg1.2-1.8,Mn.30-.9 502-638 | 2219 Cu5.8-6.8 543-643
+3003 Mn1.0-1.5 643-654 | 3004 Mn1.0-1.5,Mg.8-1.3 629-654 | 5005 Mg.50-1.1 632-654 | 5052 Mg2.2-2.8,Cr.15-.35 607-649 | 5083 Mg4.0-4.9,Mn.40-1.0 591-638 | 5086 Mg3.5-4.5,Mn.20-.7 585-641
+5154 Mg3.1-3.9 593-643 | 5454 Mg2.4-3.0,Mn.50-1.0 602-646 | 5456 Mg4.7-5.5,Mn.50-1.0 568-638 | 6005A Si.50-.9,Mg.40-.7 605-655 | 6060 Si.30-.6,Mg.35-.6 615-655 | 6061 Si.40-.8,Mg.8-1.2,Cu.15-.40 582-652
+6063 Si.20-.6,Mg.45-.9 616-654 | 6082 Si.7-1.3,Mg.6-1.2,Mn.40-1.0 575-650 | 7005 Zn4.0-5.0,Mg1.0-1.8 604-643 | 7020 Zn4.0-5.0,Mg1.0-1.4 604-650 | 7075 Zn5.1-6.1,Mg2.1-2.9,Cu1.2-2.0 477-635
+201 Cu4.0-5.2,Ag.40-1.0 535-650 | 295 Cu4.0-5.0,Si.7-1.5 520-645 | 308 Si5.0-6.0,Cu4.0-5.0 520-615 | 319 Si5.5-6.5,Cu3.0-4.0 516-604 | 332 Si8.5-10.5,Cu2.0-4.0,Mg.50-1.5 520-580 | 355 Si4.5-5.5,Cu1.0-1.5,Mg.40-.6 546-621
+356 Si6.5-7.5,Mg.20-.45 557-613 | A356 Si6.5-7.5,Mg.25-.45 557-613 | 357 Si6.5-7.5,Mg.45-.6 557-613 | A357 Si6.5-7.5,Mg.40-.7 557-613 | 360 Si9.0-10.0,Mg.40-.6 557-596 | A360 Si9.0-10.0,Mg.40-.6 557-596
+380 Si7.5-9.5,Cu3.0-4.0 538-593 | A380 Si7.5-9.5,Cu3.0-4.0 538-593 | 383 Si9.5-11.5,Cu2.0-3.0 516-582 | 384 Si10.5-12.0,Cu3.0-4.5 516-582 | 390 Si16.0-18.0,Cu4.0-5.0 507-649 | 413 Si11.0-13.0 574-582 | A413 Si11.0-13.0 574-582
+443 Si4.5-6.0 574-632 | 514 Mg3.5-4.5 599-640 | 518 Mg7.5-8.5 535-621 | 535 Mg6.2-7.5 549-630 | 712 Zn5.0-6.5,Mg.50-.65,Cr.40-.6 600-640 | 713 Zn7.0-8.0,Cu.40-1.0 595-630
+4043 Si4.5-6.0 574-632 | 4047 Si11.0-13.0 577-582 | 4643 Si3.6-4.6,Mg.10-.30 574-635 | 4145 Si9.3-10.7,Cu3.3-4.7 521-585 | 5183 Mg4.3-5.2,Mn.50-1.0 579-638 | 5356 Mg4.5-5.5 571-635
+5554 Mg2.4-3.0,Mn.50-1.0 602-646 | 5556 Mg4.7-5.5,Mn.50-1.0 568-635 | 2319 Cu5.8-6.8,Ti.10-.20 543-643 | AZ91D Al8.3-9.7,Zn.35-1.0 470-595 | AG40A Al3.5-4.3 381-387`
+  .trim().split(/\s*[|\n]\s*/).map(entry => entry.split(' ') as [name: string, ranges: string, melting: string])
+
+/** Conductivity, %IACS, of tempers that eddy-current sorting names: MIL-STD-1537 and ASM Handbook vol. 2, from memory. */
+const CONDUCTIVITY: readonly (readonly [alloy: string, iacs: number])[] = [
+  ['1100', 59], ['2014', 39], ['2024', 30], ['2219', 31], ['3003', 46], ['5052', 35], ['5083', 29], ['5086', 31], ['6061', 43], ['6063', 54], ['7005', 38], ['7075', 33],
+  ['319', 27], ['355', 39], ['356', 41], ['380', 27], ['384', 22], ['413', 31], ['443', 37], ['518', 24], ['535', 23],
+]
+
 /** Melting range °C and density g/cm³: ASM Handbook vol. 2, from memory. */
 const PHYSICAL: readonly (readonly [alloy: string, solidus: number, liquidus: number, density: number])[] = [
   ['1100', 643, 657, 2.71], ['2024', 502, 638, 2.78], ['3003', 643, 654, 2.73], ['5052', 607, 649, 2.68], ['5083', 591, 638, 2.66], ['6061', 582, 652, 2.70], ['6063', 616, 654, 2.69],
@@ -56,6 +79,23 @@ describe('alloy table', () => {
   it('stands for every family with an alloy of that family', () => {
     for (const family of FAMILIES) expect(findAlloy(family.sampleAlloy)?.family).toBe(family.id)
     expect(FAMILIES.reduce((sum, family) => sum + family.prior, 0)).toBeCloseTo(1, 9)
+  })
+})
+
+describe('every alloy once more', () => {
+  it('is there', () => expect(EVERY.map(([name]) => name).sort()).toEqual(ALLOYS.map(alloy => alloy.name).sort()))
+  it.each(EVERY)('%s: %s, melts %s', (name, ranges, melting) => {
+    const alloy = findAlloy(name)!
+    for (const range of ranges.split(',')) {
+      const [, element, min, max] = /^([A-Z][a-z]?)([\d.]+)-([\d.]+)$/.exec(range)!
+      expect(alloy.limits[element!], element).toEqual([Number(min), Number(max)])
+    }
+    expect([alloy.solidusC, alloy.liquidusC]).toEqual(melting.split('-').map(Number))
+  })
+  it.each(CONDUCTIVITY)('%s conducts about %d %% IACS', (name, iacs) => {
+    const [low, high] = findAlloy(name)!.iacsPct
+    expect(iacs).toBeGreaterThanOrEqual(low)
+    expect(iacs).toBeLessThanOrEqual(high)
   })
 })
 
