@@ -2,10 +2,12 @@ import { createRegistry } from './ask/registry'
 import * as arc from './arc/question'
 import * as call from './call/question'
 import * as crack from './crack/question'
+import * as face from './face/question'
 import * as groove from './groove/question'
 import * as heat from './heat/question'
+import * as leak from './leak/question'
 import * as metal from './metal/question'
 import * as shop from './shop/question'
 
 /** Every question the core answers. The screens, the route and the command line all ask through this. */
-export const questions = createRegistry([metal, call, crack, groove, heat, arc, shop].flatMap(topic => Object.values(topic)).filter(entry => 'solve' in entry))
+export const questions = createRegistry([metal, call, crack, groove, heat, arc, face, leak, shop].flatMap(topic => Object.values(topic)).filter(entry => 'solve' in entry))

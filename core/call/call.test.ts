@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { ampsNeed } from '../arc/amps'
 import { questions } from '../questions'
 import { FAMILY_IDS, familyById } from '../metal/families.table'
 import { findAlloy } from '../metal/find-alloy'
@@ -62,6 +63,12 @@ describe('process', () => {
     const kit = [{ process: 'ac-tig' as const, maxA: 140 }]
     expect(chooseProcess({ ...input, kit }).ranked[0]).toMatchObject({ process: 'ac-tig', needsPreheat: true })
     expect(chooseProcess({ ...input, wallMm: 20, kit }).ranked.find(entry => entry.process === 'ac-tig')!.verdict).toBe('never')
+  })
+  it('counts the rests that the duty forces over the arc minutes (IEC 60974-1)', () => {
+    const kit = [{ process: 'ac-tig' as const, maxA: 200, ratedA: 200, dutyPct: 25 }]
+    const at = (arcMin: number | undefined) => chooseProcess({ ...input, wallMm: 5, kit, arcMin }).ranked[0]!.minutes
+    const duty = 25 * (200 / Math.min(200, ampsNeed(5, 20, 'ac-tig', 'flat').a)) ** 2 / 100
+    expect(at(8)! - at(undefined)!).toBeCloseTo((Math.ceil(8 / (10 * duty)) - 1) * 10 * (1 - duty), 6)
   })
   it('will not arc on magnesium', () => expect(chooseProcess({ ...input, family: familyById('magnesium')!, kit: [] }).ranked.every(entry => entry.verdict === 'never')).toBe(true))
 })

@@ -53,6 +53,9 @@ export const PROCESSES: Readonly<Record<ProcessId, ProcessRow>> = {
   },
 }
 
+/** Arc minutes of each process over those of AC TIG for the same metal: common practice, no source (5–10 min against 60–90). */
+export const ARC_SHARE = { 'ac-tig': 1, 'mig-pulse': 0.12, 'mig-spool': 0.18 } as const
+
 export const FUSION_OFF = { good: 0, fair: 0.08, poor: 0.22, never: 1 } as const
 export const NEEDS_PREHEAT_OFF = 0.08
 export const SHORT_DUTY_OFF = 0.12

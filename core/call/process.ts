@@ -1,16 +1,18 @@
 import type { Step } from '../ask/question'
 import { ampsNeed, type ArcProcess } from '../arc/amps'
-import { dutyAt } from '../arc/duty'
+import { dutyAt, elapsedMin } from '../arc/duty'
 import { figures } from '../quantity/show'
 import type { Family } from '../metal/families.table'
 import {
-  FUSION_OFF, NEEDS_PREHEAT_OFF, PREHEAT_MIN, PROCESSES, PROCESS_IDS, SHORT_DUTY_OFF, SOAKS, USUAL_PREHEAT_C, VERDICT_AT, type ProcessId, type Soak,
+  ARC_SHARE, FUSION_OFF, NEEDS_PREHEAT_OFF, PREHEAT_MIN, PROCESSES, PROCESS_IDS, SHORT_DUTY_OFF, SOAKS, USUAL_PREHEAT_C, VERDICT_AT, type ProcessId, type Soak,
 } from './process.table'
 
 export interface KitProcess { process: ProcessId, maxA?: number | undefined, ratedA?: number | undefined, dutyPct?: number | undefined, torchA?: number | undefined }
 export interface ProcessInput {
   wallMm: number, family: Family, soak: Soak, load: 'seal' | 'static' | 'cyclic', watertight: boolean, access: 'open' | 'tight'
   areaMm2: number, count: number, kit: readonly KitProcess[]
+  /** Arc minutes of the job by AC TIG, where the groove is known: the rests that a machine's duty forces are then counted. */
+  arcMin?: number | undefined
 }
 export interface RankedProcess { process: ProcessId, name: string, verdict: 'first' | 'works' | 'avoid' | 'never', score: number, reasons: string[], minutes: number, inKit: boolean, needsPreheat: boolean }
 
@@ -28,6 +30,7 @@ export function chooseProcess(input: ProcessInput): { ranked: RankedProcess[], w
     let score = 1
     let never = false
     let needsPreheat = false
+    let restMin = 0
     const take = (points: number, reason: string) => {
       if (points <= 0) return
       score -= points
@@ -55,6 +58,7 @@ export function chooseProcess(input: ProcessInput): { ranked: RankedProcess[], w
       const ratedA = best.ratedA ?? best.maxA
       if (!never && ratedA !== undefined && best.dutyPct !== undefined) {
         const duty = dutyAt(ratedA, best.dutyPct, Math.min(maxA, cold.a), 10)
+        if (input.arcMin !== undefined) restMin = elapsedMin(input.arcMin * ARC_SHARE[process as ArcProcess], duty) - input.arcMin * ARC_SHARE[process as ArcProcess]
         if (duty.dutyPct < 25) take(SHORT_DUTY_OFF, `duty at that current is only ${Math.round(duty.dutyPct)} %`)
       }
     }
@@ -66,7 +70,8 @@ export function chooseProcess(input: ProcessInput): { ranked: RankedProcess[], w
     if (wallMm < least || wallMm > most) take(row.wallOff, `suits walls of ${least} to ${most} mm`)
     score = Math.max(0, score)
     const verdict = never || score === 0 ? 'never' : score >= VERDICT_AT.works ? 'works' : score >= VERDICT_AT.avoid ? 'avoid' : 'never'
-    const minutes = row.setUpMin + (areaMm2 / row.mm2PerMin + (needsPreheat ? PREHEAT_MIN : 0)) * count
+    if (restMin >= 1) reasons.push(`its duty forces ${Math.round(restMin)} min of rest`)
+    const minutes = row.setUpMin + (areaMm2 / row.mm2PerMin + restMin + (needsPreheat ? PREHEAT_MIN : 0)) * count
     if (reasons.length === 0) reasons.push(row.school)
     return { process, name: row.name, verdict, score: never ? 0 : score, reasons, minutes, inKit, needsPreheat }
   }).sort((a, b) => b.score - a.score)

@@ -62,6 +62,7 @@ export const processChoose = question({
     access: z.enum(['open', 'tight'], { error: 'open or tight' }).default('open'),
     areaMm2: positive('mm2').default(900),
     count: z.number().int().min(1).max(10000).default(1),
+    arcMin: quantity('min', { min: 0, max: 10000 }).optional(),
     kit: z.array(z.object({
       process: z.enum(PROCESS_IDS, { error: `one of ${PROCESS_IDS.join(', ')}` }),
       maxA: positive('a').optional(), ratedA: positive('a').optional(), dutyPct: percent().optional(), torchA: positive('a').optional(),

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { NoAnswer } from '../ask/question'
 import { grooveOutline, includedDegForHalfWidth } from './outline'
+import { reinforce } from './reinforce'
 import { planGroove, type GrooveInput } from './plan'
 import { areaBelowMm2, grooveSection, halfWidthMm, heightOfAreaMm } from './section'
 
@@ -77,5 +78,19 @@ describe('groove plan', () => {
   it('says why there is no groove', () => {
     expect(() => planGroove({ ...INPUT, landMm: 8 })).toThrow(NoAnswer)
     expect(() => planGroove({ ...INPUT, wallMm: 400, landMm: 0, fillerMm: 0.6, includedDeg: 120 })).toThrow(/500 passes/)
+  })
+})
+
+describe('a plate on a bar', () => {
+  it('is a deeper bar when it is as wide: (1 + t/h)³ and (1 + t/h)²', () => {
+    const one = reinforce(30, 12, 4, 30, 1)
+    expect(one.stiffnessRatio).toBeCloseTo((16 / 12) ** 3, 9)
+    expect(one.strengthRatio).toBeCloseTo((16 / 12) ** 2, 9)
+    expect(reinforce(30, 12, 4, 30, 2).stiffnessRatio).toBeCloseTo((20 / 12) ** 3, 9)
+  })
+  it('can make the section stiffer and yet hardly stronger, with a narrow plate on edge', () => {
+    const narrow = reinforce(30, 12, 10, 2, 1)
+    expect(narrow.stiffnessRatio).toBeGreaterThan(1)
+    expect(narrow.strengthRatio).toBeLessThan(narrow.stiffnessRatio)
   })
 })

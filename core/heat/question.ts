@@ -3,7 +3,9 @@ import { question } from '../ask/question'
 import { percent, positive, quantity } from '../quantity/schema'
 import { alloyName } from '../metal/find-alloy'
 import { caution } from '../safety/cautions.table'
+import { conductivityWmK } from '../metal/conductivity'
 import { preheat } from './lumped'
+import { movingSource } from './moving-source'
 
 /** Specific heat where no alloy is named: J/(kg·K), the middle of the table. */
 const USUAL_SPECIFIC_HEAT_JKGK = 900
@@ -39,5 +41,29 @@ export const heatPreheat = question({
       absorbedW: input.sourceW * input.efficiencyPct / 100, filmWm2K: input.filmWm2K, emissivity: input.emissivity,
     }, input.startC, input.targetC)
     return { answer, working, cautions: [caution('hot-no-glow'), caution('torch-fire'), caution('closed-hollow'), caution('seal-acid')] }
+  },
+})
+
+export const heatArcPoint = question({
+  name: 'heat.arcPoint',
+  purpose: 'Temperature beside a steadily moving arc, in a thick part or a plate',
+  input: z.object({
+    powerW: positive('w'),
+    travelMmS: quantity('mmS', { min: 0, max: 1000 }),
+    alloy: alloyName,
+    startC: quantity('c', { min: -100, max: 600 }).default(20),
+    xMm: quantity('mm', { min: -1e5, max: 1e5 }),
+    yMm: quantity('mm', { min: -1e5, max: 1e5 }),
+    zMm: quantity('mm', { min: 0, max: 1e5 }).default(0),
+    wallMm: positive('mm', { max: 1000 }).optional(),
+  }),
+  example: { powerW: 2200, travelMmS: 3, alloy: '6061', startC: 20, xMm: -10, yMm: 8, zMm: 0 },
+  solve: ({ alloy, ...source }) => {
+    const conductivity = conductivityWmK(alloy)
+    const { temperatureC, working } = movingSource({ ...source, conductivityWmK: conductivity, diffusivityM2s: conductivity / (alloy.densityGcm3 * 1000 * alloy.specificHeatJkgK) })
+    return {
+      answer: { temperatureC }, working,
+      cautions: temperatureC > alloy.solidusC ? [{ code: 'in-the-puddle', level: 'note' as const, text: `Above ${alloy.solidusC} °C the metal is melting: the formula does not know the puddle, and overstates it here.` }] : [],
+    }
   },
 })

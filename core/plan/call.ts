@@ -8,16 +8,19 @@ import type { KnowData } from './know'
 import { figure, words, type Sentence, type StationPlan, type Working } from './parts'
 import { money } from './hand-over'
 
-export interface Choices {
+export interface FillerChoice {
   fillers: RankedFiller[]
   filler: string
   /** The filler as an alloy of the table, for its density and chemistry. */
   fillerAlloy: string
+  fillerWorking: Working | null
+}
+export interface ProcessChoice {
   processes: RankedProcess[]
   process: RankedProcess['process']
-  workings: Record<string, Working>
+  processWorking: Working | null
 }
-export interface CallData extends Choices {
+export interface CallData extends FillerChoice, ProcessChoice {
   judged: Judged | null
   price: number | null
   /** What the crack map is asked for. */
@@ -31,35 +34,38 @@ const FACE_WIDTHS_OF_WALL = 1.4
 /** Share of the bead that is melted base, kept to what a bead can be. */
 export const dilutionOf = ({ call }: Job) => Math.min(100, Math.max(0, call.dilutionPct.value ?? 30))
 
-/** Filler and process, before any price: what the groove and the arc are planned with. */
-export function chooseFor(job: Job, kit: Kit, know: KnowData): Choices {
-  const { takeIn, call, open } = job
+/** The filler, before the groove is planned with it. */
+export function chooseFillerFor(job: Job, know: KnowData): FillerChoice {
+  const { takeIn, call } = job
   const load = takeIn.does ?? 'static'
-  const family = know.identified?.families[0]?.id ?? 'cast-al-si-mg'
   const filler = askFor<{ ranked: RankedFiller[] }>('filler.choose', 'Filler', {
     baseA: know.alloy.name, service: { maxC: takeIn.hotC.value ?? 40, anodised: takeIn.finishAfter === 'anodised', saltWater: takeIn.saltWater, load }, dilutionPct: dilutionOf(job),
   })
   const fillers = filler.ok ? filler.answer.ranked : []
+  const bySchool = call.school === 'magnesium-first' ? fillers.find(entry => entry.filler === '5356' && entry.verdict !== 'never') : undefined
+  const chosen = fillers.find(entry => entry.filler === call.filler) ?? bySchool ?? fillers[0]
+  const name = chosen?.filler ?? '4043'
+  return { fillers, filler: name, fillerAlloy: (findAlloy(name.replace(/ rod$/, '')) ?? findAlloy('4043')!).name, fillerWorking: filler.ok ? filler.working : null }
+}
+
+/** The process, with the arc minutes that the groove asks for. */
+export function chooseProcessFor(job: Job, kit: Kit, know: KnowData, arcMin: number | undefined): ProcessChoice {
+  const { takeIn, call, open } = job
+  const load = takeIn.does ?? 'static'
+  const family = know.identified?.families[0]?.id ?? 'cast-al-si-mg'
   const wall = takeIn.wallMm.value ?? 6
   const arcs = kit.machines.map(({ process, highA, ratedA, ratedPct, torchA }) => ({ process, maxA: highA, ratedA, dutyPct: ratedPct, torchA }))
   const flames = kit.torches.length ? [{ process: 'zinc-rod-braze' as const }] : []
   const process = askFor<{ ranked: RankedProcess[] }>('process.choose', 'Process', {
     wallMm: wall, family, soak: takeIn.soak ?? 'handled', load, watertight: load === 'seal', access: call.access,
-    areaMm2: (open.crackMm.value ?? UNKNOWN_RUN_MM) * wall * FACE_WIDTHS_OF_WALL, kit: [...arcs, ...flames],
+    areaMm2: (open.crackMm.value ?? UNKNOWN_RUN_MM) * wall * FACE_WIDTHS_OF_WALL, kit: [...arcs, ...flames], ...(arcMin === undefined ? {} : { arcMin }),
   })
   const processes = process.ok ? process.answer.ranked : []
-  const bySchool = call.school === 'magnesium-first' ? fillers.find(entry => entry.filler === '5356' && entry.verdict !== 'never') : undefined
-  const chosen = fillers.find(entry => entry.filler === call.filler) ?? bySchool ?? fillers[0]
-  const name = chosen?.filler ?? '4043'
-  return {
-    fillers, filler: name, fillerAlloy: (findAlloy(name.replace(/ rod$/, '')) ?? findAlloy('4043')!).name,
-    processes, process: call.process ?? processes[0]?.process ?? 'ac-tig',
-    workings: { ...(filler.ok ? { filler: filler.working } : {}), ...(process.ok ? { process: process.working } : {}) },
-  }
+  return { processes, process: call.process ?? processes[0]?.process ?? 'ac-tig', processWorking: process.ok ? process.working : null }
 }
 
 /** Call: mend or not, process, filler, price. */
-export function planCall(job: Job, kit: Kit, know: KnowData, choices: Choices, price: number | null): StationPlan<CallData> {
+export function planCall(job: Job, kit: Kit, know: KnowData, choices: FillerChoice & ProcessChoice, price: number | null): StationPlan<CallData> {
   const { takeIn, call } = job
   const wants = [...(know.evidence.length ? [] : ['the metal']), ...(takeIn.soak ? [] : ['how oily it is']), ...(takeIn.does ? [] : ['what it does']), ...(takeIn.wallMm.value ? [] : ['the wall'])]
   const families = know.identified?.families.map(({ id, probability }) => ({ id, probability })) ?? [{ id: 'cast-al-si-mg', probability: 1 }]
@@ -99,7 +105,7 @@ export function planCall(job: Job, kit: Kit, know: KnowData, choices: Choices, p
     short: !judged ? `wants ${wants[0] ?? 'readings'}` : outcome === 'mend' ? `mend, ${process?.name ?? choices.process}, ${choices.filler}` : outcome === 'refer' ? 'send it on' : 'say no',
     wants, call: sentence, why, change,
     cautions: asked?.ok ? asked.cautions : [],
-    workings: { ...choices.workings, ...(asked?.ok ? { judge: asked.working } : {}) },
+    workings: { ...(choices.fillerWorking ? { filler: choices.fillerWorking } : {}), ...(choices.processWorking ? { process: choices.processWorking } : {}), ...(asked?.ok ? { judge: asked.working } : {}) },
     basis: {
       'metal': know.identified && know.evidence.length ? know.identified.families[0]!.name : '', 'soak': takeIn.soak ?? '', 'what it does': takeIn.does ?? '', 'wall': takeIn.wallMm.typed,
       'earlier repair': takeIn.earlierRepair, 'filler': choices.filler, 'process': choices.process, 'safety': takeIn.safetyCritical, 'new price': takeIn.newPrice === null ? '' : String(takeIn.newPrice),

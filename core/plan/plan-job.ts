@@ -2,7 +2,7 @@ import type { Caution } from '../ask/question'
 import type { Job, Kit } from '../job/job.schema'
 import { STATION_IDS, STATION_NAMES, type StationId } from '../job/stations.table'
 import { bodyOf, type Body } from './body'
-import { chooseFor, planCall, type CallData } from './call'
+import { chooseFillerFor, chooseProcessFor, planCall, type CallData } from './call'
 import { planHandOver, type HandOverData } from './hand-over'
 import { planKnow, type KnowData } from './know'
 import { planOpen, type OpenData } from './open'
@@ -68,8 +68,9 @@ export function planJob(job: Job, kit: Kit): JobPlan {
   const { alloy } = know.data
   const body = bodyOf(job, alloy.densityGcm3)
   const takeIn = planTakeIn(job, body)
-  const choices = chooseFor(job, kit, know.data)
-  const open = planOpen(job, choices.fillerAlloy)
+  const filler = chooseFillerFor(job, know.data)
+  const open = planOpen(job, filler.fillerAlloy)
+  const choices = { ...filler, ...chooseProcessFor(job, kit, know.data, open.data.groove?.arcMin) }
   const warm = planWarm(job, kit, body, alloy)
   const weld = planWeld(job, kit, open.data, warm.data, choices.process)
   const rebuild = planRebuild(job, open.data)

@@ -13,6 +13,7 @@ const CAUTIONS = {
   'chlorinated-solvent': ['stop', 'No chlorinated solvent', 'No chlorinated solvent (brake or contact cleaner of that kind) on or near the part: under an arc it makes phosgene. Acetone or isopropyl only, and let it dry right out.'],
   'solvent-fire': ['caution', 'Solvent burns', 'Acetone and isopropyl burn: wipe away from flame and arc, let the part dry, shut the tin, rags in a lidded metal bin.'],
   'caustic-spot': ['caution', 'Caustic', 'Caustic blinds: goggles, gloves, one drop, water and vinegar at hand. Rinse and neutralise before anything else touches the spot.'],
+  'chips-burn': ['caution', 'Filings and chips', 'Until magnesium is ruled out, file only a pinch, away from sparks and flame: its chips burn, and water makes them worse. Dry sand at hand.'],
   'arc-test': ['caution', 'First arc', 'First arc only with earth proved, bare clean metal, extraction on and magnesium ruled out.'],
   'magnesium': ['stop', 'Magnesium', 'This reads as magnesium. Grinding dust and chips burn and water makes it worse. No grinding, no arc, no flame: send it to someone equipped for magnesium.'],
   'magnesium-possible': ['caution', 'Magnesium not ruled out', 'Magnesium is not ruled out. A drop of vinegar on a filed spot fizzes on magnesium: do that before any grinding or arc.'],

@@ -10,10 +10,10 @@ const store = useJob()
 const settings = useSettings()
 const look = useChartLook()
 const identified = computed(() => store.plan?.know.data.identified)
-const shown = computed(() => identified.value?.families.slice(0, 9) ?? [])
+const shown = computed(() => identified.value?.families ?? [])
 const data = computed(() => ({
   labels: shown.value.map(family => family.name),
-  datasets: [{ data: shown.value.map(family => family.probability * 100), backgroundColor: shown.value.map((_, index) => index === 0 ? look.value.chestnut : look.value.hatch), barThickness: 16 }],
+  datasets: [{ data: shown.value.map(family => family.probability * 100), backgroundColor: shown.value.map((_, index) => index === 0 ? look.value.chestnut : look.value.hatch), barThickness: 13 }],
 }))
 const options = computed(() => ({
   indexAxis: 'y' as const, animation: false as const, maintainAspectRatio: false,
@@ -44,7 +44,7 @@ const tests = computed(() => identified.value?.next.slice(0, 6).map(next => ({ .
 </template>
 
 <style scoped>
-.chart { height: 300px; }
+.chart { height: 400px; }
 .next { margin-top: 18px; }
 .best td { font-weight: 700; }
 .best td:first-child::after { content: ' — do this next'; color: var(--chestnut); }

@@ -25,7 +25,7 @@ export const BENCH_TESTS: readonly BenchTest[] = [
   { test: 'conductivity', name: 'Eddy-current conductivity', how: 'Probe on a clean flat of at least 12 mm, away from edges; zero on the reference first.', minutes: 3, destructive: false },
   { test: 'hardness', name: 'Brinell or equivalent hardness', how: 'Three dents on a thick flat, away from the damage; take the mean.', minutes: 5, destructive: true },
   { test: 'causticSpot', name: 'Caustic spot', how: 'File a bright spot; one drop of 10–20 % sodium hydroxide for a few minutes; rinse; read the colour.', minutes: 6, destructive: true, caution: 'caustic-spot' },
-  { test: 'vinegar', name: 'Vinegar on filings', how: 'A few filings, or a filed bright spot, under a drop of vinegar: magnesium fizzes at once, aluminium lies still.', minutes: 2, destructive: false },
+  { test: 'vinegar', name: 'Vinegar on filings', how: 'A few filings, or a filed bright spot, under a drop of vinegar: magnesium fizzes at once, aluminium lies still.', minutes: 2, destructive: false, caution: 'chips-burn' },
   { test: 'arcTest', name: 'A light pass without filler', how: 'On the edge of the damage, a short pass with no rod: watch how it wets and what the skin does.', minutes: 4, destructive: true, caution: 'arc-test' },
   { test: 'composition', name: 'Analyser reading', how: 'Percent by element from an analyser, on clean bare metal.', minutes: 15, destructive: false },
   { test: 'use', name: 'What the part was for', how: 'Pick the nearest from the list.', minutes: 0.5, destructive: false },
