@@ -3,6 +3,7 @@ import * as arc from './arc/question'
 import * as call from './call/question'
 import * as crack from './crack/question'
 import * as face from './face/question'
+import * as fit from './fit/question'
 import * as groove from './groove/question'
 import * as heat from './heat/question'
 import * as leak from './leak/question'
@@ -10,4 +11,4 @@ import * as metal from './metal/question'
 import * as shop from './shop/question'
 
 /** Every question the core answers. The screens, the route and the command line all ask through this. */
-export const questions = createRegistry([metal, call, crack, groove, heat, arc, face, leak, shop].flatMap(topic => Object.values(topic)).filter(entry => 'solve' in entry))
+export const questions = createRegistry([metal, call, crack, groove, heat, arc, face, fit, leak, shop].flatMap(topic => Object.values(topic)).filter(entry => 'solve' in entry))

@@ -1,0 +1,60 @@
+import { z } from 'zod'
+import { question } from '../ask/question'
+import { positive, quantity } from '../quantity/schema'
+import { alloyName } from '../metal/find-alloy'
+import { mechanicalOf } from '../metal/mechanical.table'
+import { caution } from '../safety/cautions.table'
+import { cutSpeed } from './cutting'
+import { FASTEST_RPM, SURFACE_M_MIN, type CuttingTool } from './cutting.table'
+import { pressFit } from './press'
+import { shrinkFit } from './shrink'
+
+/** Heating past this for a shrink fit softens a heat-treated alloy: common practice. */
+const SOFTENS_C = 180
+
+export const fitPress = question({
+  name: 'fit.press',
+  purpose: 'Pressure, stresses and push-out of a slug pressed into a hub',
+  input: z.object({
+    diameterMm: positive('mm', { max: 2000 }), interferenceMm: positive('mm', { max: 20 }), hubMm: positive('mm', { max: 5000 }), lengthMm: positive('mm', { max: 5000 }),
+    holeMm: quantity('mm', { min: 0 }).default(0), hubAlloy: alloyName, slugAlloy: alloyName, friction: z.number().min(0).max(2).default(0.2),
+  }),
+  example: { diameterMm: '3/4 in', interferenceMm: '1.25 thou', hubMm: 36, lengthMm: 20, hubAlloy: '356', slugAlloy: '6061-T6' },
+  solve: ({ hubAlloy, slugAlloy, ...input }) => {
+    const { working, ...answer } = pressFit({ ...input, hub: mechanicalOf(hubAlloy), slug: mechanicalOf(slugAlloy) })
+    return { answer, working, cautions: answer.yieldFactor < 1 ? [{ code: 'yields', level: 'caution' as const, text: 'It yields before it is home: the figures past that are not true, and a casting may split. Less interference or more wall.' }] : [] }
+  },
+})
+
+export const fitShrink = question({
+  name: 'fit.shrink',
+  purpose: 'How hot a hub must be to take a cold slug, the gap, and how long until it seizes',
+  input: z.object({
+    diameterMm: positive('mm', { max: 2000 }), interferenceMm: quantity('mm', { min: 0, max: 20 }), clearanceMm: quantity('mm', { min: 0, max: 20 }),
+    hubAlloy: alloyName, slugAlloy: alloyName, slugC: quantity('c', { min: -200, max: 300 }), ambientC: quantity('c', { min: -60, max: 60 }).default(20), hubC: quantity('c', { min: -60, max: 600 }).optional(),
+  }),
+  example: { diameterMm: 19, interferenceMm: 0.03, clearanceMm: 0.02, hubAlloy: '356', slugAlloy: '6061-T6', slugC: -18, hubC: 100 },
+  solve: ({ hubAlloy, slugAlloy, ...input }) => {
+    const { working, ...answer } = shrinkFit({ ...input, hub: mechanicalOf(hubAlloy), slug: mechanicalOf(slugAlloy), slugDensityGcm3: slugAlloy.densityGcm3, slugHeatJkgK: slugAlloy.specificHeatJkgK })
+    return {
+      answer, working,
+      cautions: [caution('hot-no-glow'), ...(answer.hubC > SOFTENS_C ? [{ code: 'softens', level: 'caution' as const, text: 'That heat softens a heat-treated alloy: cool the slug further, or take less interference.' }] : []), ...(answer.gapAtMm <= 0 ? [{ code: 'will-not-enter', level: 'note' as const, text: 'At this heat it does not go in by itself.' }] : [])],
+    }
+  },
+})
+
+export const cutSpeedQuestion = question({
+  name: 'cut.speed',
+  purpose: 'Spindle speed and feed for drill, end mill, tap or boring bar in aluminium',
+  input: z.object({
+    tool: z.enum(Object.keys(SURFACE_M_MIN) as [CuttingTool, ...CuttingTool[]], { error: `one of ${Object.keys(SURFACE_M_MIN).join(', ')}` }),
+    diameterMm: positive('mm', { min: 0.1, max: 2000 }), alloy: alloyName, surfaceMMin: positive('mMin').optional(), pitchMm: positive('mm', { max: 50 }).optional(), flutes: z.number().int().min(1).max(20).default(2),
+  }).superRefine((input, context) => {
+    if (input.tool === 'tap' && input.pitchMm === undefined) context.addIssue({ code: 'custom', path: ['pitchMm'], message: 'a tap needs its pitch' })
+  }),
+  example: { tool: 'drill', diameterMm: 8.8, alloy: '6061' },
+  solve: ({ tool, diameterMm, alloy, surfaceMMin, pitchMm, flutes }) => {
+    const { working, ...answer } = cutSpeed(tool, diameterMm, alloy, surfaceMMin, pitchMm, flutes)
+    return { answer, working, cautions: answer.rpm > FASTEST_RPM ? [{ code: 'past-the-spindle', level: 'note' as const, text: 'Past what a small spindle turns: run it at its fastest, and cut the feed in step.' }] : [] }
+  },
+})
