@@ -34,6 +34,7 @@ test('the working and the clock dialogs are sound too', async ({ page }) => {
   await expect(page.getByRole('dialog')).toBeVisible()
   expect(await serious(page)).toEqual([])
   await page.keyboard.press('Escape')
+  await expect(page.getByRole('dialog')).toBeHidden()
   await page.keyboard.press('c')
   await expect(page.getByLabel(/Time, such as/)).toBeVisible()
   expect(await serious(page)).toEqual([])

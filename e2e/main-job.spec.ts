@@ -65,6 +65,7 @@ test('mends the gearbox cover from an empty shop to an exported record', async (
   await expect(page.getByRole('dialog')).toContainText('Section to fill')
   await expect(page.getByRole('dialog')).toContainText('groove.plan')
   await page.getByRole('button', { name: 'Close' }).click()
+  await expect(page.getByRole('list').getByRole('checkbox').first()).toBeVisible()
   for (const box of await page.getByRole('list').getByRole('checkbox').all()) await box.check()
   await page.getByLabel('Your name, to acknowledge: chlorinated-solvent').fill('A hand')
   await page.getByRole('button', { name: 'I have read it' }).click()
@@ -96,6 +97,7 @@ test('mends the gearbox cover from an empty shop to an exported record', async (
   await settle.click()
 
   await station('Prove')
+  await expect(page.locator('[data-check]').first()).toBeVisible()
   for (const check of await page.locator('[data-check]').all()) await check.getByRole('button', { name: 'passed' }).click()
   await expect(call).toContainText(/All \d checks passed/)
   await page.getByLabel('What is not perfect').fill('one pinhole dressed out')

@@ -37,7 +37,8 @@ onKeyStroke('w', (event) => { if (!typingNow(event)) shown.value = shown.value =
     <TheCall class="call" :plan="plan" @working="shown = $event" />
     <WorkingDrawer :workings="plan.workings" :shown="shown" @close="shown = null" />
   </div>
-  <p v-else class="station quiet" role="status">Working it out…</p>
+  <p v-else-if="store.planError" class="page" role="alert">This could not be worked out: {{ store.planError }}. What you entered is stored; undo the last change, or reload.</p>
+  <p v-else class="page quiet" role="status">Working it out…</p>
 </template>
 
 <style scoped>

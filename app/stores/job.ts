@@ -23,6 +23,8 @@ export const useJob = defineStore('job', () => {
   const plan = shallowRef<JobPlan | null>(null)
   const missing = ref(false)
   const saveError = ref<string | null>(null)
+  /** Why the plan could not be worked out; what was entered is stored all the same. */
+  const planError = ref<string | null>(null)
   const done = shallowRef<Change[]>([])
   const undone = shallowRef<Change[]>([])
   let writes = Promise.resolve()
@@ -97,8 +99,15 @@ export const useJob = defineStore('job', () => {
     const current = job.value
     if (!current) return
     const ticket = ++asked
-    const worked = await coreWorker().plan(current, shop.kit)
-    if (ticket === asked) plan.value = worked
+    try {
+      const worked = await coreWorker().plan(current, shop.kit)
+      if (ticket !== asked) return
+      plan.value = worked
+      planError.value = null
+    }
+    catch (error) {
+      planError.value = error instanceof Error ? error.message : 'the worker gave up'
+    }
   })
 
   /** Lays a station's bead: what the call rests on now is remembered, so that a later change shows as stale. */
@@ -110,7 +119,7 @@ export const useJob = defineStore('job', () => {
     edit(['acknowledged'], [...job.value!.acknowledged.filter(entry => entry.code !== code), { code, name: name.trim(), at: new Date().toISOString() }])
 
   return {
-    job, plan, missing, saveError, open, close, edit, undo, redo, settle, acknowledge,
+    job, plan, missing, saveError, planError, open, close, edit, undo, redo, settle, acknowledge,
     unsettle: (id: StationId) => edit(['settled', id], undefined),
     canUndo: computed(() => done.value.length > 0), canRedo: computed(() => undone.value.length > 0),
     saving: computed(() => pending.value > 0),

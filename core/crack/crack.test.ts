@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ALLOYS } from '../metal/alloys.table'
 import { findAlloy } from '../metal/find-alloy'
+import { questions } from '../questions'
 import { mix, passChemistry } from './chemistry'
 import { crackIndex } from './crack-index'
 import { crackMap } from './crack-map'
@@ -64,6 +65,8 @@ describe('freezing path', () => {
     }), { numRuns: 150, seed: 2 })
   })
 })
+
+it('refuses what is no aluminium', () => expect(questions.ask('weld.crackIndex', { pct: { Mg: 90 } })).toMatchObject({ ok: false, error: { kind: 'no-answer' } }))
 
 describe('the crack map', () => {
   const map = crackMap(pct('6061'), pct('4043'), 30, 3, 21)

@@ -1,11 +1,14 @@
 import { z } from 'zod'
-import { question } from '../ask/question'
+import { NoAnswer, question } from '../ask/question'
 import { percent } from '../quantity/schema'
 import { alloyName } from '../metal/find-alloy'
 import { pctMap } from '../metal/identify/evidence'
 import { passChemistry } from './chemistry'
 import { crackIndex } from './crack-index'
 import { crackMap } from './crack-map'
+
+/** Past this the liquidus slopes and phase surfaces say nothing. */
+const MOST_ALLOYED_PCT = 40
 
 const base = z.union([z.object({ alloy: alloyName }), z.object({ pct: pctMap })], { error: 'either { alloy } or { pct }' })
 
@@ -56,6 +59,8 @@ export const weldCrackIndex = question({
   input: z.object({ pct: pctMap }),
   example: { pct: { Si: 0.6, Cu: 0.28, Mg: 1.0 } },
   solve: ({ pct }) => {
+    const others = Object.entries(pct).filter(([element]) => element !== 'Al').reduce((sum, [, value]) => sum + value, 0)
+    if (others > MOST_ALLOYED_PCT) throw new NoAnswer(`with ${others.toFixed(0)} % of other elements this is no aluminium weld metal; the freezing path holds to about ${MOST_ALLOYED_PCT} %`)
     const { index, rating, lateDropK, persistentDropK, restrictionK, path } = crackIndex(pct)
     const source = 'Scheil with back-diffusion; Easton and StJohn (1999) data recalled from memory'
     return {

@@ -17,7 +17,6 @@ export function planTakeIn(job: Job, body: Body | null): StationPlan<{ body: Bod
     ...(takeIn.soak ? [] : ['how oily it is']),
     ...(takeIn.wallMm.value ? [] : ['the wall']),
     ...(takeIn.lengthMm.value && takeIn.widthMm.value ? [] : ['its sizes']),
-    ...(takeIn.cause === 'unknown' ? ['why it broke'] : []),
   ]
   const call: Sentence = !takeIn.does
     ? ['Say what it does: seal, carry steady load, or carry repeated load.']

@@ -24,7 +24,7 @@ export const evidenceSchema = z.discriminatedUnion('test', [
   z.object({ test: z.literal('fracture'), seen: seen(SEEN.fracture) }),
   z.object({ test: z.literal('density'), gcm3: quantity('gcm3', { min: 1, max: 9.5 }), uncertaintyGcm3: quantity('gcm3', { above: 0, max: 2 }).optional() }),
   z.object({ test: z.literal('conductivity'), iacsPct: percent({ min: 1, max: 65 }), uncertaintyPct: percent({ min: 0.05, max: 30 }).optional() }),
-  z.object({ test: z.literal('hardness'), hb: z.number().min(5).max(250) }),
+  z.object({ test: z.literal('hardness'), hb: quantity('number', { min: 5, max: 250 }) }),
   z.object({ test: z.literal('causticSpot'), seen: seen(SEEN.causticSpot) }),
   z.object({ test: z.literal('vinegar'), seen: seen(SEEN.vinegar) }),
   z.object({ test: z.literal('arcTest'), seen: seen(SEEN.arcTest) }),
