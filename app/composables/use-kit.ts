@@ -24,7 +24,7 @@ export function useKit() {
       return null
     }
     const issue = parsed.error.issues[0]!
-    return `${String(issue.path.at(-1) ?? '')}: ${issue.message}`
+    return issue.message
   }
   const rows = (list: KitList) => shop.kit[list] as unknown as Row[]
   const setRows = (list: KitList, next: Row[]) => put({ ...toRaw(shop.kit), [list]: next })
@@ -41,7 +41,7 @@ export function useKit() {
     }
     return setRows(list, rows(list).map(row => row.id === id ? { ...row, [column.key]: value } : row))
   }
-  const shown = (row: Row, column: KitColumn) => typeof row[column.key] === 'number' && column.unit && column.unit !== 'number' ? write(row[column.key] as number, column.unit, settings.system) : String(row[column.key] ?? '')
+  const shown = (row: Row, column: KitColumn) => typeof row[column.key] === 'number' && column.unit && column.unit !== 'number' ? write(Number((row[column.key] as number).toPrecision(6)), column.unit, settings.system) : String(row[column.key] ?? '')
 
   function setRate(key: keyof Kit, typed: unknown) {
     const value = key === 'shop' || key === 'currency' ? typed : Number(String(typed).replace(',', '.'))

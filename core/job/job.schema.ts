@@ -145,6 +145,9 @@ export const jobSchema = z.object({
 
 export type Job = z.output<typeof jobSchema>
 
+/** A number with limits that say themselves in plain words. */
+const between = (min: number, max: number) => z.number({ error: 'a number' }).min(min, { error: `must be at least ${min}` }).max(max, { error: `must be at most ${max}` })
+
 export const kitSchema = z.object({
   shop: text(120),
   currency: z.string().min(1).max(6).default('£'),
@@ -152,17 +155,17 @@ export const kitSchema = z.object({
   pricePerKWh: money.default(0.3),
   machines: z.array(z.object({
     id, name: z.string().trim().min(1).max(80), process: z.enum(['ac-tig', 'mig-pulse', 'mig-spool']),
-    lowA: z.number().min(0).max(2000), highA: z.number().min(1).max(2000),
-    ratedA: z.number().min(1).max(2000), ratedPct: z.number().min(1).max(100), torchA: z.number().min(1).max(2000),
-    dialReads: z.enum(DIAL_READINGS), lowHz: z.number().min(1).max(1000).default(50), highHz: z.number().min(1).max(1000).default(200),
+    lowA: between(0, 2000), highA: between(1, 2000),
+    ratedA: between(1, 2000), ratedPct: between(1, 100), torchA: between(1, 2000),
+    dialReads: z.enum(DIAL_READINGS), lowHz: between(1, 1000).default(50), highHz: between(1, 1000).default(200),
   })).max(60).default([]),
   torches: z.array(z.object({
-    id, name: z.string().trim().min(1).max(80), gas: z.string().max(60), powerW: z.number().min(1).max(1e6), efficiencyPct: z.number().min(1).max(100),
+    id, name: z.string().trim().min(1).max(80), gas: z.string().max(60), powerW: between(1, 1e6), efficiencyPct: between(1, 100),
   })).max(60).default([]),
   rods: z.array(z.object({
-    id, filler: z.string().trim().min(1).max(40), diameterMm: z.number().min(0.5).max(10), lengthMm: z.number().min(10).max(5000), price: money, count: z.number().int().min(0).max(1e5),
+    id, filler: z.string().trim().min(1).max(40), diameterMm: between(0.5, 10), lengthMm: between(10, 5000), price: money, count: z.number().int().min(0).max(1e5),
   })).max(200).default([]),
-  gases: z.array(z.object({ id, name: z.string().trim().min(1).max(80), cylinderL: z.number().min(1).max(1e6), price: money })).max(60).default([]),
+  gases: z.array(z.object({ id, name: z.string().trim().min(1).max(80), cylinderL: between(1, 1e6), price: money })).max(60).default([]),
 })
 export type Kit = z.output<typeof kitSchema>
 

@@ -1,3 +1,4 @@
+import { labelOfKey } from '../ask/fields'
 import type { Caution } from '../ask/question'
 import type { Asked } from '../ask/registry'
 import { questions } from '../questions'
@@ -30,6 +31,6 @@ function askAfresh<Out>(name: string, title: string, input: unknown): AskedForPl
   const { error } = asked
   return {
     ok: false,
-    reason: error.kind === 'no-answer' ? error.reason : error.kind === 'invalid-input' ? error.issues.map(issue => `${issue.path ? `${issue.path}: ` : ''}${issue.message}`).join('; ') : `no question ${error.name}`,
+    reason: error.kind === 'no-answer' ? error.reason : error.kind === 'invalid-input' ? error.issues.map(issue => issue.path ? `the ${labelOfKey(issue.path)} ${issue.message}` : issue.message).join('; ') : `no question ${error.name}`,
   }
 }
