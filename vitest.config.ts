@@ -1,7 +1,9 @@
 import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
+const from = (path: string) => fileURLToPath(new URL(path, import.meta.url))
+
 export default defineConfig({
-  resolve: { alias: { '#core': fileURLToPath(new URL('./core', import.meta.url)) } },
-  test: { include: ['core/**/*.test.ts', 'cli/**/*.test.ts', 'demo/**/*.test.ts'], testTimeout: 30_000 },
+  resolve: { alias: { '#core': from('./core'), '~': from('./app') } },
+  test: { include: ['core/**/*.test.ts', 'cli/**/*.test.ts', 'demo/**/*.test.ts', 'app/**/*.test.ts'], testTimeout: 60_000 },
 })

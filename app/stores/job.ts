@@ -76,22 +76,14 @@ export const useJob = defineStore('job', () => {
     store([forth])
   }
 
-  function undo() {
-    const last = done.value.at(-1)
-    if (!last || !job.value) return
-    done.value = done.value.slice(0, -1)
-    undone.value = [...undone.value, last]
-    job.value = applyPatch(job.value, last.back)
-    store([last.back])
-  }
-
-  function redo() {
-    const next = undone.value.at(-1)
-    if (!next || !job.value) return
-    undone.value = undone.value.slice(0, -1)
-    done.value = [...done.value, next]
-    job.value = applyPatch(job.value, next.forth)
-    store([next.forth])
+  /** Takes the last change from one pile, puts it on the other, and carries it out the way it points. */
+  function step(from: typeof done, to: typeof done, way: 'forth' | 'back') {
+    const change = from.value.at(-1)
+    if (!change || !job.value) return
+    from.value = from.value.slice(0, -1)
+    to.value = [...to.value, change]
+    job.value = applyPatch(job.value, change[way])
+    store([change[way]])
   }
 
   let asked = 0
@@ -119,7 +111,8 @@ export const useJob = defineStore('job', () => {
     edit(['acknowledged'], [...job.value!.acknowledged.filter(entry => entry.code !== code), { code, name: name.trim(), at: new Date().toISOString() }])
 
   return {
-    job, plan, missing, saveError, planError, open, close, edit, undo, redo, settle, acknowledge,
+    job, plan, missing, saveError, planError, open, close, edit, settle,
+    undo: () => step(done, undone, 'back'), redo: () => step(undone, done, 'forth'), acknowledge,
     unsettle: (id: StationId) => edit(['settled', id], undefined),
     canUndo: computed(() => done.value.length > 0), canRedo: computed(() => undone.value.length > 0),
     saving: computed(() => pending.value > 0),

@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { z } from 'zod'
+import { read } from '../quantity/read'
+import { write } from '../quantity/show'
 import { questions } from '../questions'
 import { answerRows } from './answer-rows'
 import { fieldsOf, inputFromForm, labelOfKey, unitOfKey } from './fields'
@@ -20,6 +22,9 @@ const HOLDS: Record<string, string[]> = {
   'job.quote': ['labour', 'materials', 'total', 'ofNewPct', 'lines'], 'machine.ac': ['averageA', 'rmsA', 'enMs', 'epMs'], 'machine.balance': ['enPct', 'epPct'], 'machine.dial': ['a'], 'machine.duty': ['dutyPct', 'weldMin', 'restMin'],
   'process.choose': ['ranked'], 'repair.judge': ['verdict', 'chancePct', 'parts'], 'weld.chemistry': ['pct', 'byPass'], 'weld.crackIndex': ['index', 'rating', 'liquidusC', 'solidusC', 'freezingRangeC', 'curve'],
 }
+
+/** Rounds what a conversion there and back may disturb. */
+const round = (_key: string, value: unknown) => typeof value === 'number' ? Number(value.toPrecision(9)) : value
 
 const finite = (value: unknown): boolean => typeof value === 'number' ? Number.isFinite(value) : value !== null && typeof value === 'object' ? Object.values(value).every(finite) : true
 
@@ -65,6 +70,37 @@ describe('the registry', () => {
     const keys = [...new Set([...Object.keys(example), ...fieldsOf(questions.get(name)!).map(field => field.key)])]
     if (keys.length === 0) return
     fc.assert(fc.property(fc.array(fc.tuple(fc.constantFrom(...keys), odd), { minLength: 1, maxLength: 3 }), changes => sound(questions.ask(name, { ...example, ...Object.fromEntries(changes) }))), { numRuns: 250, seed: 21 })
+  })
+})
+
+describe('quantities as text', () => {
+  it.each(ANSWERED)('%s gives the same answer to figures and to the same figures with their unit', (name) => {
+    const entry = questions.get(name)!
+    const example = entry.example as Record<string, unknown>
+    const plain: Record<string, unknown> = { ...example }
+    const written: Record<string, unknown> = { ...example }
+    for (const field of fieldsOf(entry)) {
+      const value = example[field.key]
+      if (field.kind !== 'quantity' || field.unit === '') continue
+      const { unit } = unitOfKey(field.key)
+      const reading = typeof value === 'string' ? read(value, unit!) : null
+      const figure = typeof value === 'number' ? value : reading?.ok ? reading.value : undefined
+      if (figure === undefined) continue
+      plain[field.key] = figure
+      written[field.key] = write(figure, unit!)
+    }
+    const [a, b] = [questions.ask(name, plain), questions.ask(name, written)]
+    expect(a.ok).toBe(true)
+    if (a.ok && b.ok) expect(JSON.parse(JSON.stringify(b.answer, round))).toEqual(JSON.parse(JSON.stringify(a.answer, round)))
+  })
+  // The units the contract names, each where a key of its kind takes it.
+  it.each([
+    ['groove.plan', { crackMm: '4 in', wallMm: '5/16 in', fillerMm: '3/32"', capMm: '60 thou' }, 'depthMm', 7.9375], ['heat.preheat', { massKg: '3.5 lb', areaMm2: '1 ft2', targetC: '200 F', startC: '68 F', sourceW: '2 kW' }, 'absorbedW', 700],
+    ['gas.use', { flowLMin: '15 cfh', arcMin: '600 s' }, 'litres', 70.792], ['leak.decay', { volumeL: '1 l', startKPa: '60 psi', endKPa: '60 psi', seconds: '5 min' }, 'sccm', 0],
+    ['cut.speed', { tool: 'drill', diameterMm: '1/2 in', alloy: '6061', surfaceMMin: '130 sfm' }, 'rpm', 993.1], ['machine.ac', { enA: '150 A', enPct: '70 %', frequencyHz: '0.1 kHz' }, 'enMs', 7],
+  ])('%s reads %o', (name, input, key, value) => {
+    const asked = questions.ask(name, input)
+    expect(asked.ok && (asked.answer as Record<string, number>)[key]).toBeCloseTo(value as number, 1)
   })
 })
 

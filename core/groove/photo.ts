@@ -1,3 +1,4 @@
+import { Matrix, SingularValueDecomposition } from 'ml-matrix'
 import { NoAnswer, type Step } from '../ask/question'
 
 export type Point = readonly [x: number, y: number]
@@ -17,24 +18,6 @@ export interface PhotoMeasure {
 
 type Map2D = (point: Point) => [number, number]
 
-/** Solves a small linear system by Gaussian elimination with partial pivoting; null where it is singular. */
-function solve(matrix: number[][], right: number[]): number[] | null {
-  const n = right.length
-  const rows = matrix.map((row, i) => [...row, right[i]!])
-  for (let column = 0; column < n; column++) {
-    let pivot = column
-    for (let row = column + 1; row < n; row++) if (Math.abs(rows[row]![column]!) > Math.abs(rows[pivot]![column]!)) pivot = row
-    if (Math.abs(rows[pivot]![column]!) < 1e-12) return null
-    ;[rows[column], rows[pivot]] = [rows[pivot]!, rows[column]!]
-    for (let row = 0; row < n; row++) {
-      if (row === column) continue
-      const factor = rows[row]![column]! / rows[column]![column]!
-      for (let k = column; k <= n; k++) rows[row]![k]! -= factor * rows[column]![k]!
-    }
-  }
-  return rows.map((row, i) => row[n]! / row[i]!)
-}
-
 /** Moves and scales points about their mean to a spread of one, so that the system below is well conditioned (Hartley 1997). */
 function normaliser(points: readonly Point[]): { to: Map2D, from: Map2D } {
   const mean = [0, 1].map(axis => points.reduce((sum, point) => sum + point[axis]!, 0) / points.length) as [number, number]
@@ -53,6 +36,9 @@ function twoPoints([a, b]: readonly Known[]): Map2D {
   return ([x, y]) => [a!.mm[0] + re * (x - a!.px[0]) - im * (y - a!.px[1]), a!.mm[1] + im * (x - a!.px[0]) + re * (y - a!.px[1])]
 }
 
+/** Past this condition number of the normalised system the points lie so nearly in a line that a pixel moves the surface anywhere. */
+const WORST_CONDITION = 1e7
+
 function homography(known: readonly Known[]): Map2D {
   const px = normaliser(known.map(entry => entry.px))
   const mm = normaliser(known.map(entry => entry.mm))
@@ -64,9 +50,9 @@ function homography(known: readonly Known[]): Map2D {
     rows.push([x, y, 1, 0, 0, 0, -X * x, -X * y], [0, 0, 0, x, y, 1, -Y * x, -Y * y])
     right.push(X, Y)
   }
-  const normal = Array.from({ length: 8 }, (_, i) => Array.from({ length: 8 }, (_, j) => rows.reduce((sum, row) => sum + row[i]! * row[j]!, 0)))
-  const h = solve(normal, Array.from({ length: 8 }, (_, i) => rows.reduce((sum, row, n) => sum + row[i]! * right[n]!, 0)))
-  if (!h) throw new NoAnswer('the known points do not span a surface: three of them lie in a line, or two are the same')
+  const svd = new SingularValueDecomposition(new Matrix(rows), { autoTranspose: true })
+  if (svd.rank < 8 || svd.condition > WORST_CONDITION) throw new NoAnswer('the known points do not span a surface: three of them lie in a line, or two are the same')
+  const h = svd.solve(Matrix.columnVector(right)).to1DArray()
   return (point) => {
     const [x, y] = px.to(point)
     const w = h[6]! * x + h[7]! * y + 1

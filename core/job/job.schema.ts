@@ -91,7 +91,7 @@ export type LogEntry = z.output<typeof logEntrySchema>
 
 export const weldSchema = z.object({
   machine: text(64),
-  school: z.enum(['low', 'middle', 'high']).default('middle'),
+  frequencySchool: z.enum(['low', 'middle', 'high']).default('middle'),
   enPct: reading('68 %', 68),
   frequencyHz: reading('100 Hz', 100),
   flowLMin: reading('7 L/min', 7),

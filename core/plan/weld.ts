@@ -112,8 +112,8 @@ export function planWeld(job: Job, kit: Kit, open: OpenData, warm: WarmData, pro
     if (hotter.ok) change.push(['Another ', figure(60, 'number'), ' °C of preheat brings it to ', figure(Math.round(hotter.answer.a), 'a'), '.'])
   }
   if (machine && arcProcess === 'ac-tig') change.push([`A setting copied from elsewhere may count the other way: ${Math.round(enPct)} electrode negative is ${Math.round(100 - enPct)} cleaning.`])
-  const school = FREQUENCY_SCHOOLS[weld.school]
-  if (arcProcess === 'ac-tig' && (frequencyHz < school.lowHz || frequencyHz > school.highHz)) change.push([`The ${weld.school} school runs ${school.lowHz} to ${school.highHz} Hz: ${school.buys}.`])
+  const school = FREQUENCY_SCHOOLS[weld.frequencySchool]
+  if (arcProcess === 'ac-tig' && (frequencyHz < school.lowHz || frequencyHz > school.highHz)) change.push([`The ${weld.frequencySchool} school runs ${school.lowHz} to ${school.highHz} Hz: ${school.buys}.`])
   const balance = machine && dial !== null ? askFor('machine.balance', 'What the dial says', { value: Math.min(100, Math.max(machine.dialReads === 'ep-minus-en' ? -100 : 0, dial)), reads: machine.dialReads }) : null
   return {
     id: 'weld',

@@ -1,0 +1,97 @@
+import 'fake-indexeddb/auto'
+import fc from 'fast-check'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { EMPTY_KIT } from '#core/job/empty-kit'
+import type { Job } from '#core/job/job.schema'
+import { newJob } from '#core/job/new-job'
+import { db } from './database'
+import { readKit, takeInFile, writeKit, writePatches } from './shelf'
+
+const AT = '2026-11-12T09:00:00.000Z'
+const LATER = '2026-11-12T10:00:00.000Z'
+const job = (id: string, title = id): Job => newJob(id, title, '', AT)
+const reading = (typed: string, value: number | null) => ({ typed, value })
+
+beforeEach(async () => {
+  await Promise.all([db.jobs.clear(), db.kit.clear(), db.clocks.clear(), db.facts.clear()])
+})
+
+describe('writing changes', () => {
+  it('puts a change on the stored job and stamps it', async () => {
+    await db.jobs.add(job('a'))
+    const stored = await writePatches('a', [{ path: ['open', 'crackMm'], value: reading('88 mm', 88) }], LATER)
+    expect(stored).toMatchObject({ updatedAt: LATER, open: { crackMm: { value: 88 } } })
+    expect(await db.jobs.get('a')).toEqual(stored)
+  })
+  it('keeps what another tab has changed meanwhile in other fields', async () => {
+    await db.jobs.add(job('a'))
+    await Promise.all([
+      writePatches('a', [{ path: ['open', 'crackMm'], value: reading('88 mm', 88) }], LATER),
+      writePatches('a', [{ path: ['takeIn', 'wallMm'], value: reading('7 mm', 7) }], LATER),
+      writePatches('a', [{ path: ['title'], value: 'Renamed' }], LATER),
+    ])
+    expect(await db.jobs.get('a')).toMatchObject({ title: 'Renamed', open: { crackMm: { value: 88 } }, takeIn: { wallMm: { value: 7 } } })
+  })
+  it('changes nothing of a job that is gone', async () => {
+    expect(await writePatches('gone', [{ path: ['title'], value: 'x' }], LATER)).toBeUndefined()
+    expect(await db.jobs.count()).toBe(0)
+  })
+  it('writes all of several changes or none: a bad path leaves the job as it was', async () => {
+    await db.jobs.add(job('a', 'Before'))
+    await expect(writePatches('a', [{ path: ['title'], value: 'After' }, { path: ['__proto__', 'x'], value: 1 }], LATER)).rejects.toThrow()
+    expect(await db.jobs.get('a')).toMatchObject({ title: 'Before', updatedAt: AT })
+  })
+  it('ends the same for any order of writes to different fields', async () => {
+    const edits = [['title', 'T'], ['customer', 'C'], ['updatedNote', 'N']] as const
+    await fc.assert(fc.asyncProperty(fc.shuffledSubarray([0, 1, 2], { minLength: 3 }), async (order) => {
+      await db.jobs.put(job('a'))
+      for (const i of order) await writePatches('a', [{ path: [edits[i]![0]], value: edits[i]![1] }], LATER)
+      expect(await db.jobs.get('a')).toMatchObject({ title: 'T', customer: 'C' })
+    }), { numRuns: 6, seed: 61 })
+  })
+})
+
+describe('taking a file in', () => {
+  it('adds what is new, brings up to date what is older here, and leaves what is newer here', async () => {
+    await db.jobs.bulkAdd([job('old', 'here'), { ...job('new', 'here'), updatedAt: LATER }])
+    const report = await takeInFile([{ ...job('old', 'from the file'), updatedAt: LATER }, job('new', 'from the file'), job('fresh')], null)
+    expect(report).toEqual({ added: 1, replaced: 1, kept: 1, kit: false })
+    expect((await db.jobs.get('old'))!.title).toBe('from the file')
+    expect((await db.jobs.get('new'))!.title).toBe('here')
+    expect(await db.jobs.count()).toBe(3)
+  })
+  it('doubles nothing when it comes twice', async () => {
+    const jobs = [job('a'), job('b')]
+    await takeInFile(jobs, null)
+    const once = await db.jobs.toArray()
+    expect(await takeInFile(jobs, null)).toEqual({ added: 0, replaced: 0, kept: 2, kit: false })
+    expect(await db.jobs.toArray()).toEqual(once)
+  })
+  it('takes a kit only into a bench that has none', async () => {
+    const theirs = { ...EMPTY_KIT, shop: 'Theirs' }
+    expect((await takeInFile([], theirs)).kit).toBe(true)
+    expect((await readKit()).shop).toBe('Theirs')
+    expect((await takeInFile([], { ...EMPTY_KIT, shop: 'Others' })).kit).toBe(false)
+    expect((await readKit()).shop).toBe('Theirs')
+  })
+  it('comes to the same whichever of two files is first', async () => {
+    const one = [job('a', 'one'), { ...job('b', 'one'), updatedAt: LATER }]
+    const two = [{ ...job('a', 'two'), updatedAt: LATER }, job('b', 'two'), job('c', 'two')]
+    await takeInFile(one, null)
+    await takeInFile(two, null)
+    const forwards = await db.jobs.orderBy('id').toArray()
+    await db.jobs.clear()
+    await takeInFile(two, null)
+    await takeInFile(one, null)
+    expect(await db.jobs.orderBy('id').toArray()).toEqual(forwards)
+  })
+})
+
+describe('the kit', () => {
+  it('is empty until there is one, and comes back as it was put away', async () => {
+    expect(await readKit()).toEqual(EMPTY_KIT)
+    const kit = { ...EMPTY_KIT, ratePerHour: 50, gases: [{ id: 'g', name: 'argon', cylinderL: 2000, price: 46 }] }
+    await writeKit(kit)
+    expect(await readKit()).toEqual(kit)
+  })
+})
