@@ -9,7 +9,10 @@ export default defineNuxtConfig({
   modules: [
     '@pinia/nuxt',
     (_options, nuxt) => {
-      nuxt.hooks.hook('vite:extendConfig', (config) => {
+      nuxt.hooks.hook('vite:extendConfig', (config, { isClient }) => {
+        const input = config.build?.rollupOptions?.input
+        // Without server rendering the development server still looks for a server entry in the client's input; it never loads it.
+        if (nuxt.options.dev && isClient && input && typeof input === 'object' && !Array.isArray(input)) input.server ??= input.entry!
         // The plugin loads only those controls that a template names.
         config.plugins?.push(vuetify({ autoImport: true }))
       })
@@ -42,6 +45,8 @@ export default defineNuxtConfig({
   experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
   vite: {
     worker: { format: 'es' },
+    // Named beforehand, so that the development server need not start anew for each as it meets them.
+    optimizeDeps: { include: ['@vueuse/core', 'chart.js', 'comlink', 'd3-contour', 'date-fns', 'dexie', 'fraction.js', 'fuse.js', 'ml-matrix', 'vue-chartjs', 'zod'] },
     build: { chunkSizeWarningLimit: 700 },
   },
   nitro: {
