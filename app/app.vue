@@ -51,7 +51,7 @@ onKeyStroke((event) => {
   <v-app>
     <a href="#main" class="visually-hidden">To the work</a>
     <TopBar :job-id="jobId" @keys="keysShown = true" />
-    <main id="main" tabindex="-1">
+    <main id="main" tabindex="-1" :data-saving="store.saving">
       <p v-if="failure" class="page" role="alert">The database could not be opened: {{ failure }}. Nothing was changed. Private windows and full disks do this; a reload may help.</p>
       <p v-else-if="store.saveError" class="unsaved" role="alert">Not stored: {{ store.saveError }}. What you see is only on this page; hand it out as a file before you close it.</p>
       <NuxtPage v-if="shop.ready" />

@@ -40,6 +40,9 @@ export async function pick(page: Page, path: string, words: string | RegExp) {
   await expect(page.getByRole('option')).toHaveCount(0)
 }
 
+/** Waits until everything typed is stored. */
+export const saved = (page: Page) => expect(page.locator('main')).toHaveAttribute('data-saving', 'false')
+
 /** Brings the made-up shop in through the real control. */
 export async function bringDemo(page: Page) {
   await page.goto('/')

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium, expect, type Browser, type Page } from '@playwright/test'
-import { bringDemo, reading, test } from './bench'
+import { bringDemo, reading, saved, test } from './bench'
 import { CHROMIUM, CHROMIUM_ARGS } from './chromium'
 
 const crack = (page: Page) => reading(page, 'open.crackMm')
@@ -12,7 +12,7 @@ test('keeps what is typed over a reload, and takes it back with undo', async ({ 
   await bringDemo(page)
   await page.goto('/job/gearbox-cover/open')
   await crack(page).fill('137 mm')
-  await page.waitForTimeout(300)
+  await saved(page)
   await page.reload()
   await expect(crack(page)).toHaveValue('137 mm')
   await page.getByRole('button', { name: 'both sides' }).click()
@@ -34,7 +34,7 @@ test('keeps what it does not understand as it was typed, and says so', async ({ 
   }
   await crack(page).fill('3 furlongs')
   await expect(page.getByText('"furlongs" is not a unit known here')).toBeVisible()
-  await page.waitForTimeout(300)
+  await saved(page)
   await page.reload()
   await expect(crack(page)).toHaveValue('3 furlongs')
 })

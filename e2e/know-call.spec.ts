@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test'
-import { askOnCommandLine, bringDemo, pick, reading, test } from './bench'
+import { askOnCommandLine, bringDemo, pick, reading, saved, test } from './bench'
 
 test('evidence moves the odds; bad evidence is refused in words, and stays as entered', async ({ page }) => {
   await bringDemo(page)
@@ -56,6 +56,7 @@ test('a fillers\' choice against the service is said out loud', async ({ page })
   await bringDemo(page)
   await page.goto('/job/gearbox-cover/take-in')
   await reading(page, 'takeIn.hotC').fill('90 °C')
+  await saved(page)
   await page.goto('/job/gearbox-cover/call')
   await pick(page, 'call.filler', /5356 \(never\)/)
   await expect(page.getByLabel('Why')).toContainText('this service says never to')

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test'
-import { bringDemo, reading, test } from './bench'
+import { bringDemo, reading, saved, test } from './bench'
 
 test('an answer changed upstream marks what depends on it, and says what changed', async ({ page }) => {
   await bringDemo(page)
@@ -27,6 +27,7 @@ test('dragging the groove changes the readings, by hand and by key', async ({ pa
   await page.mouse.move(box.x + box.width / 2, box.y - 30, { steps: 4 })
   await page.mouse.up()
   await expect(reading(page, 'open.landMm')).not.toHaveValue('2 mm')
+  await saved(page)
   await page.goto('/job/gearbox-cover/weld')
   await page.getByRole('slider', { name: /Balance/ }).focus()
   await page.keyboard.press('ArrowRight')
