@@ -13,7 +13,7 @@ mkdirSync(join(ROOT, 'test-results'), { recursive: true })
 const tally = { passed: 0, failed: 0 }
 const step = (title, command, args) => {
   console.log(`\n— ${title}`)
-  return spawnSync(command, args, { cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', FORCE_COLOR: '0' } }).status === 0
+  return spawnSync(command, args, { cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', NO_COLOR: '1' } }).status === 0
 }
 /** A whole check counts as one test. */
 const check = (title, command, args) => { tally[step(title, command, args) ? 'passed' : 'failed'] += 1 }

@@ -15,7 +15,10 @@ const HOT_SERVICE_C = 65
 /** The base's magnesium above which silicon fillers embrittle; 5052 (2.5 %) is the last that is let through: common practice. */
 const MG2SI_BASE_MG_PCT = 2.5
 const MG_FILLER_HOT_PCT = 3
-
+/** Contents from which a filler counts as a magnesium, silicon or copper one, and a casting as a silicon one: composition classes of AWS A5.10. */
+const MG_FILLER_PCT = 2
+const SI_FILLER_PCT = 3
+const CU_FILLER_PCT = 1
 const CAST_SILICON_PCT = 4
 
 /**
@@ -62,18 +65,18 @@ export function chooseFiller(baseA: Alloy, baseB: Alloy, service: Service, dilut
     }
     const add = (points: number, reason: FillerRuleId) => { score += points; reasons.push(reason) }
     const mg = alloy.pct.Mg ?? 0
-    const silicon = (alloy.pct.Si ?? 0) > 3
+    const silicon = (alloy.pct.Si ?? 0) > SI_FILLER_PCT
     if (notFused) cap('never', 'base-not-fused')
     if (strong) cap('avoid', 'base-strong')
     if (mg > MG_FILLER_HOT_PCT && service.maxC > HOT_SERVICE_C) cap('never', 'hot-service')
     if (silicon && baseMg > MG2SI_BASE_MG_PCT) cap('avoid', 'mg2si-brittle')
     if (service.anodised) {
       if (silicon) cap('avoid', 'anodised-dark')
-      else if (mg > 2) add(POINTS.colourMatch, 'anodised-match')
+      else if (mg > MG_FILLER_PCT) add(POINTS.colourMatch, 'anodised-match')
     }
     if (service.saltWater) {
-      if ((alloy.pct.Cu ?? 0) > 1) cap('avoid', 'copper-salt')
-      else if (mg > 2 || silicon) add(POINTS.saltWaterFit, 'salt-fit')
+      if ((alloy.pct.Cu ?? 0) > CU_FILLER_PCT) cap('avoid', 'copper-salt')
+      else if (mg > MG_FILLER_PCT || silicon) add(POINTS.saltWaterFit, 'salt-fit')
     }
     const place = charted.indexOf(candidate.name)
     if (place === 0) add(POINTS.chartFirst, 'chart-first')
@@ -83,7 +86,7 @@ export function chooseFiller(baseA: Alloy, baseB: Alloy, service: Service, dilut
     if (frame && mg > MG_FILLER_HOT_PCT) add(POINTS.frameStrength, 'frame-strength')
     if (service.heatTreatAfter) {
       if (candidate.name === '4643' || candidate.name === '2319' || candidate.name.endsWith('rod')) add(POINTS.heatTreatFit, 'heat-treat-fit')
-      else if (mg > 2) cap('avoid', 'heat-treat-none')
+      else if (mg > MG_FILLER_PCT) cap('avoid', 'heat-treat-none')
     }
     if (worst.rating === 'moderate') add(POINTS.crackModerate, 'crack-moderate')
     if (worst.rating === 'high') { score += POINTS.crackHigh; cap('avoid', 'crack-high') }

@@ -21,6 +21,8 @@ export const MOST_CHANCE_PCT = 98
 export const DECLINE_BELOW_PCT = 35
 export const LIMITS_BELOW_PCT = 75
 /** A repair dearer than this share of new is not worth the risk. */
+/** Past this probability of a metal that is not fusion welded the answer is no. */
+export const HOPELESS_AT = 0.5
 export const TOO_DEAR_SHARE = 0.8
 /** A new one this far off, in weeks, is worth a dearer repair: up to its full price. */
 export const LONG_WAIT_WEEKS = 8

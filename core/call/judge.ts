@@ -2,7 +2,7 @@ import type { Step } from '../ask/question'
 import { FAMILIES, type FamilyId } from '../metal/families.table'
 import type { Soak } from './process.table'
 import {
-  CAUSE_POINTS, DECLINE_BELOW_PCT, EARLIER_POINTS, FUSION_POINTS, HEAVY_WALL_MM, HEAVY_WALL_POINTS, LEAST_CHANCE_PCT, LIMITS_BELOW_PCT, LOAD_POINTS, LONG_WAIT_WEEKS, MOST_CHANCE_PCT,
+  CAUSE_POINTS, DECLINE_BELOW_PCT, EARLIER_POINTS, FUSION_POINTS, HEAVY_WALL_MM, HEAVY_WALL_POINTS, HOPELESS_AT, LEAST_CHANCE_PCT, LIMITS_BELOW_PCT, LOAD_POINTS, LONG_WAIT_WEEKS, MOST_CHANCE_PCT,
   SOAK_POINTS, SOUND_CHANCE_PCT, THIN_WALL_MM, THIN_WALL_POINTS, TOO_DEAR_SHARE, type SafetyCritical,
 } from './judge.table'
 
@@ -50,7 +50,7 @@ export function judge(input: JudgeInput): Judged {
   const dear = newPrice !== undefined && newPrice > 0 && repairPrice !== undefined && repairPrice > newPrice * ((input.newWeeks ?? 0) >= LONG_WAIT_WEEKS ? 1 : TOO_DEAR_SHARE)
   const [verdict, because]: [JudgeVerdict, string] = safetyCritical !== 'none'
     ? ['refer', `${safetyCritical.replace('-', ' and ')}: needs the maker's approval and licensed practice`]
-    : hopeless > 0.5
+    : hopeless > HOPELESS_AT
       ? ['decline', `${ofFamily(likeliest.id).name} is not fusion welded`]
       : dear
         ? ['decline', 'it comes too near the price of a new one']

@@ -58,6 +58,8 @@ export const ARC_SHARE = { 'ac-tig': 1, 'mig-pulse': 0.12, 'mig-spool': 0.18 } a
 
 export const FUSION_OFF = { good: 0, fair: 0.08, poor: 0.22, never: 1 } as const
 export const NEEDS_PREHEAT_OFF = 0.08
+/** A duty under this share is short. */
+export const SHORT_DUTY_PCT = 25
 export const SHORT_DUTY_OFF = 0.12
 /** A usual preheat for finding out whether a small machine reaches a wall, °C, and the minutes it costs. */
 export const USUAL_PREHEAT_C = 120

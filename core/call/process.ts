@@ -4,7 +4,7 @@ import { dutyAt, elapsedMin } from '../arc/duty'
 import { figures } from '../quantity/show'
 import type { Family } from '../metal/families.table'
 import {
-  ARC_SHARE, FUSION_OFF, NEEDS_PREHEAT_OFF, PREHEAT_MIN, PROCESSES, PROCESS_IDS, SHORT_DUTY_OFF, SOAKS, USUAL_PREHEAT_C, VERDICT_AT, type ProcessId, type Soak,
+  ARC_SHARE, FUSION_OFF, NEEDS_PREHEAT_OFF, PREHEAT_MIN, PROCESSES, PROCESS_IDS, SHORT_DUTY_OFF, SHORT_DUTY_PCT, SOAKS, USUAL_PREHEAT_C, VERDICT_AT, type ProcessId, type Soak,
 } from './process.table'
 
 export interface KitProcess { process: ProcessId, maxA?: number | undefined, ratedA?: number | undefined, dutyPct?: number | undefined, torchA?: number | undefined }
@@ -59,7 +59,7 @@ export function chooseProcess(input: ProcessInput): { ranked: RankedProcess[], w
       if (!never && ratedA !== undefined && best.dutyPct !== undefined) {
         const duty = dutyAt(ratedA, best.dutyPct, Math.min(maxA, cold.a), 10)
         if (input.arcMin !== undefined) restMin = elapsedMin(input.arcMin * ARC_SHARE[process as ArcProcess], duty) - input.arcMin * ARC_SHARE[process as ArcProcess]
-        if (duty.dutyPct < 25) take(SHORT_DUTY_OFF, `duty at that current is only ${Math.round(duty.dutyPct)} %`)
+        if (duty.dutyPct < SHORT_DUTY_PCT) take(SHORT_DUTY_OFF, `duty at that current is only ${Math.round(duty.dutyPct)} %`)
       }
     }
     take(row.dirt[SOAKS.indexOf(soak)]!, soak === 'dry' ? row.school : `${soak}: ${row.school}`)

@@ -23,6 +23,12 @@ export interface Identified {
 const LEAST_USEFUL_BITS = 0.03
 /** A reading this many times likelier under some other family than under what the rest says is called a contradiction: judgement. */
 const CONTRADICTION_RATIO = 15
+/** Chances at which a hazard is named, and from which a verdict counts as sure or probable: judgement, on the safe side for magnesium. */
+const MAGNESIUM_STOPS_AT = 0.5
+const MAGNESIUM_WARNS_AT = 0.05
+const ZINC_STOPS_AT = 0.2
+const SURE_AT = 0.9
+const PROBABLE_AT = 0.6
 
 const normalise = (weights: ByFamily): ByFamily => {
   const sum = weights.reduce((total, value) => total + value, 0)
@@ -76,9 +82,9 @@ export function identify(evidence: readonly Evidence[]): Identified {
   const first = families[0]!
   const second = families[1]!
   const percentText = (value: number) => value > 0.995 ? 'over 99 %' : `${Math.round(value * 100)} %`
-  const verdict = first.probability >= 0.9
+  const verdict = first.probability >= SURE_AT
     ? `${first.name}, ${percentText(first.probability)} sure`
-    : first.probability >= 0.6
+    : first.probability >= PROBABLE_AT
       ? `probably ${first.name} (${percentText(first.probability)}), else ${second.name}`
       : `not settled: ${first.name} ${percentText(first.probability)}, ${second.name} ${percentText(second.probability)}`
   return {
@@ -119,9 +125,9 @@ function contradictions(evidence: readonly Evidence[], likelihoods: readonly ByF
 function hazards(families: readonly FamilyOdds[], evidence: readonly Evidence[]): Caution[] {
   const chance = (id: FamilyId) => families.find(family => family.id === id)!.probability
   const found: Caution[] = []
-  if (chance('magnesium') >= 0.5) found.push(caution('magnesium'))
-  else if (chance('magnesium') >= 0.05) found.push(caution('magnesium-possible'))
-  if (chance('zinc-alloy') >= 0.2) found.push(caution('zinc-fume'))
+  if (chance('magnesium') >= MAGNESIUM_STOPS_AT) found.push(caution('magnesium'))
+  else if (chance('magnesium') >= MAGNESIUM_WARNS_AT) found.push(caution('magnesium-possible'))
+  if (chance('zinc-alloy') >= ZINC_STOPS_AT) found.push(caution('zinc-fume'))
   if (families[0]!.id === 'wrought-7xxx-copper' || families[0]!.id === 'wrought-2xxx') found.push(caution('strong-alloy'))
   for (const entry of evidence) {
     if (entry.test === 'mark' && readMark(entry.text).length === 0) {
