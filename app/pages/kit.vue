@@ -10,6 +10,7 @@ const MACHINES: KitColumn[] = [
   { key: 'process', label: 'Process', choices: { 'ac-tig': 'AC TIG', 'mig-pulse': 'pulsed MIG', 'mig-spool': 'spool-gun MIG' }, blank: 'ac-tig' },
   { key: 'lowA', label: 'From', unit: 'a', blank: 5 }, { key: 'highA', label: 'To', unit: 'a', blank: 200 },
   { key: 'ratedA', label: 'Rated at', unit: 'a', blank: 200 }, { key: 'ratedPct', label: 'for', unit: 'pct', blank: 25 }, { key: 'torchA', label: 'Torch', unit: 'a', blank: 150 },
+  { key: 'lowHz', label: 'AC from', unit: 'hz', blank: 50 }, { key: 'highHz', label: 'AC to', unit: 'hz', blank: 200 },
   { key: 'dialReads', label: 'Balance dial reads', choices: Object.fromEntries(DIAL_READINGS.map(id => [id, DIAL_WORDS[id]])), blank: 'cleaning-share' },
 ]
 const TORCHES: KitColumn[] = [

@@ -74,6 +74,11 @@ describe('a job\'s plan', () => {
     expect(said(cover, 'weld', small)).toMatch(/stops at 60 A/)
     expect(said(cover, 'warm', small)).toMatch(/never gets it to/)
   })
+  it('keeps the frequency to what the machine gives, and says so', () => {
+    const old = { ...cover, weld: { ...cover.weld, machine: 'tig-old' } }
+    expect(planJob(old, kit).weld.data.frequencyHz).toBe(60)
+    expect(planJob(old, kit).weld.why.map(sentence => sentenceText(sentence, 'metric')).join()).toMatch(/100 Hz is outside .* taken as 60 Hz/)
+  })
   it('takes the next move from what the puddle last did', () => {
     expect(said({ ...cover, weld: { ...cover.weld, log: [{ id: 'a', at: cover.updatedAt, pass: 1, saw: 'reopens', note: '', settings: '' }] } }, 'weld')).toMatch(/cut deeper/)
   })

@@ -3,13 +3,13 @@ import { caution } from '../safety/cautions.table'
 import { CHECKS } from './checks.table'
 import { capital, count, list, type Sentence, type StationPlan } from './parts'
 
-export interface ProveCheck { id: string, name: string, how: string, minutes: number, result: 'pass' | 'fail' | null, note: string }
+export interface ProveCheck { id: string, name: string, where: string, how: string, minutes: number, result: 'pass' | 'fail' | null, note: string }
 export interface ProveData { checks: ProveCheck[], passed: number, failed: number }
 
 /** Prove: the checks this duty needs, with results. */
 export function planProve(job: Job): StationPlan<ProveData> {
   const rows = CHECKS.filter(row => row.needed(job))
-  const checks = rows.map(({ id, name, how, minutes }): ProveCheck => ({ id, name, how, minutes, result: job.prove.results[id]?.result ?? null, note: job.prove.results[id]?.note ?? '' }))
+  const checks = rows.map(({ id, name, where, how, minutes }): ProveCheck => ({ id, name, where, how, minutes, result: job.prove.results[id]?.result ?? null, note: job.prove.results[id]?.note ?? '' }))
   const passed = checks.filter(check => check.result === 'pass').length
   const failed = checks.filter(check => check.result === 'fail')
   const open = checks.filter(check => check.result === null)

@@ -76,7 +76,8 @@ export function planWeld(job: Job, kit: Kit, open: OpenData, warm: WarmData, pro
   const reaches = !need || !machine || need.lowA <= limitA
   const setA = need && machine ? Math.max(machine.lowA, Math.min(need.a, limitA)) : 0
   const enPct = Math.min(99, Math.max(1, weld.enPct.value ?? 68))
-  const frequencyHz = Math.min(1000, Math.max(1, weld.frequencyHz.value ?? 100))
+  const wantedHz = weld.frequencyHz.value ?? 100
+  const frequencyHz = Math.min(machine?.highHz ?? 1000, Math.max(machine?.lowHz ?? 1, wantedHz))
   const wave = setA > 0 && arcProcess === 'ac-tig' ? askFor<AcWave>('machine.ac', 'The wave', { enA: setA, enPct, frequencyHz }) : null
   const duty = setA > 0 && machine ? askFor<Duty>('machine.duty', 'Duty', { ratedA: machine.ratedA, ratedPct: machine.ratedPct, a: setA }) : null
   const boilMin = BOIL_OUT_ARC_MIN[takeIn.soak ?? 'handled']
@@ -103,6 +104,7 @@ export function planWeld(job: Job, kit: Kit, open: OpenData, warm: WarmData, pro
     why.push(['This wall at ', figure(startC, 'c'), ' wants ', figure(Math.round(need.a), 'a', 'amps'), ' (from ', figure(Math.round(need.lowA), 'a', 'amps'), ' if you wait, to ', figure(Math.round(need.highA), 'a', 'amps'), '); the machine and its torch stop at ', figure(limitA, 'a'), '.'])
     if (dial !== null) why.push([`This dial reads the ${DIAL_WORDS[machine.dialReads]}: `, figure(enPct, 'pct'), ' electrode negative stands at ', words(`${Math.round(dial)}`, 'balance'), '. More cleaning on dirt, less once it is clean.'])
   }
+  if (machine && arcProcess === 'ac-tig' && frequencyHz !== wantedHz) why.push([figure(wantedHz, 'hz'), ` is outside what the ${machine.name} gives: taken as `, figure(frequencyHz, 'hz'), '.'])
   if (duty?.ok) why.push([...(duty.answer.dutyPct >= 100 ? ['Duty is no limit at this current'] : ['In ten minutes it may weld ', figure(duty.answer.weldMin, 'min', 'duty')]), '; ', figure(arcMin, 'min'), ' of arc', boilMin ? ' with the boiling out' : '', ', about ', figure(elapsed, 'min'), ' in all.'])
   if (gas?.ok) why.push([figure(Math.round(gas.answer.litres), 'number', 'gas'), ' L of argon', ...(gas.answer.cylinderShare !== undefined ? [', ', figure(Math.round(gas.answer.cylinderShare * 100), 'pct', 'gas'), ' of the cylinder'] : []), '.'])
   if (takeIn.soak === 'oily' || takeIn.soak === 'oil-soaked') why.push(['Boil out first: run the arc over it without rod until bubbles and specks stop, even twenty minutes; brush when cold, then rod.'])

@@ -11,8 +11,6 @@ const w = computed(() => sizes.value.widthMm * scale.value)
 const h = computed(() => sizes.value.heightMm * scale.value)
 const run = computed(() => Math.min(w.value * 0.92, (store.plan?.open.data.groove?.runMm ?? 0) * scale.value))
 const MARKS = { pass: '✓', fail: '✗' }
-/** Where each check looks: on the weld, over the whole face, or at the whole part. */
-const WHERE: Record<string, string> = { look: 'the weld and both its ends', dye: 'the weld, 25 mm past each end', flat: 'the whole face', line: 'bores, diameters and pivots', pattern: 'every bolt hole', leak: 'the whole part, filled', fit: 'where the mating part goes', cause: 'where it came from' }
 </script>
 
 <template>
@@ -24,6 +22,6 @@ const WHERE: Record<string, string> = { look: 'the weld and both its ends', dye:
   </svg>
   <table>
     <thead><tr><th>Check</th><th>Looks at</th><th>How</th><th>Result</th></tr></thead>
-    <tbody><tr v-for="check in checks" :key="check.id"><td><b>{{ check.name }}</b></td><td>{{ WHERE[check.id] }}</td><td class="small">{{ check.how }}</td><td>{{ check.result ? `${MARKS[check.result]} ${check.result === 'pass' ? 'passed' : 'failed'}` : 'to do' }}<span v-if="check.note" class="quiet small">, {{ check.note }}</span></td></tr></tbody>
+    <tbody><tr v-for="check in checks" :key="check.id"><td><b>{{ check.name }}</b></td><td>{{ check.where }}</td><td class="small">{{ check.how }}</td><td>{{ check.result ? `${MARKS[check.result]} ${check.result === 'pass' ? 'passed' : 'failed'}` : 'to do' }}<span v-if="check.note" class="quiet small">, {{ check.note }}</span></td></tr></tbody>
   </table>
 </template>

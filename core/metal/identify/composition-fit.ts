@@ -1,5 +1,14 @@
 import type { Alloy } from '../alloys.table'
 
+/** Limit of an element that an alloy's own list does not name: the usual "others, each". */
+const OTHERS_PCT = 0.15
+
+/** Least and most of an element that an alloy allows, weight percent. */
+export function limitsOf(alloy: Alloy, element: string): readonly [min: number, max: number] {
+  const limit = alloy.limits[element] ?? OTHERS_PCT
+  return typeof limit === 'number' ? [0, limit] : limit
+}
+
 /**
  * How well an analyser's reading fits an alloy's limits: 1 inside every limit, falling as a Gaussian outside.
  * One standard deviation of a reading is 8 % of it, at least 0.06 % (hand-held analysers on silicon and magnesium are no better): judgement.
@@ -13,8 +22,7 @@ export function compositionFit(pct: Readonly<Record<string, number>>, alloy: All
       squares += (Math.max(0, Math.abs(measured - (100 - others)) - 3) / 2) ** 2
       continue
     }
-    const limit = alloy.limits[element] ?? 0.15
-    const [min, max] = typeof limit === 'number' ? [0, limit] : limit
+    const [min, max] = limitsOf(alloy, element)
     const deviation = Math.max(0.06, 0.08 * measured)
     squares += (Math.max(0, min - measured, measured - max) / deviation) ** 2
   }

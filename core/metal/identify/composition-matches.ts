@@ -1,5 +1,5 @@
 import { ALLOYS } from '../alloys.table'
-import { compositionFit } from './composition-fit'
+import { compositionFit, limitsOf } from './composition-fit'
 
 export interface Outside { element: string, measured: number, min: number, max: number }
 export interface CompositionMatch { alloy: string, family: string, fit: number, outside: Outside[] }
@@ -9,8 +9,7 @@ export function compositionMatches(pct: Readonly<Record<string, number>>, count 
   return ALLOYS.filter(alloy => alloy.form !== 'filler').map((alloy): CompositionMatch => ({
     alloy: alloy.name, family: alloy.family, fit: compositionFit(pct, alloy),
     outside: Object.entries(pct).filter(([element]) => element !== 'Al' || 'Al' in alloy.limits).flatMap(([element, measured]) => {
-      const limit = alloy.limits[element] ?? 0.15
-      const [min, max] = typeof limit === 'number' ? [0, limit] : limit
+      const [min, max] = limitsOf(alloy, element)
       return measured < min || measured > max ? [{ element, measured, min, max }] : []
     }),
   })).sort((a, b) => b.fit - a.fit || a.outside.length - b.outside.length).slice(0, count)

@@ -30,6 +30,12 @@ const ZINC_STOPS_AT = 0.2
 const SURE_AT = 0.9
 const PROBABLE_AT = 0.6
 
+/** The test with most bits a minute, those that leave no mark first; null when none is worth getting up for. `not` are left out. */
+export function recommend(next: readonly NextTest[], not: ReadonlySet<TestId> = new Set()): TestId | null {
+  return next.filter(entry => entry.bits >= LEAST_USEFUL_BITS && !not.has(entry.test))
+    .sort((a, b) => Number(a.destructive) - Number(b.destructive) || b.bits / b.minutes - a.bits / a.minutes)[0]?.test ?? null
+}
+
 const normalise = (weights: ByFamily): ByFamily => {
   const sum = weights.reduce((total, value) => total + value, 0)
   return weights.map(value => value / sum)
@@ -77,8 +83,6 @@ export function identify(evidence: readonly Evidence[]): Identified {
     .filter(({ test }) => !done.has(test))
     .map(({ test, minutes, destructive }) => ({ test, bits: expectedBits(p, test), minutes, destructive }))
     .sort((a, b) => b.bits - a.bits)
-  const perMinute = next.filter(entry => entry.bits >= LEAST_USEFUL_BITS)
-    .sort((a, b) => Number(a.destructive) - Number(b.destructive) || b.bits / b.minutes - a.bits / a.minutes)
   const first = families[0]!
   const second = families[1]!
   const percentText = (value: number) => value > 0.995 ? 'over 99 %' : `${Math.round(value * 100)} %`
@@ -88,7 +92,7 @@ export function identify(evidence: readonly Evidence[]): Identified {
       ? `probably ${first.name} (${percentText(first.probability)}), else ${second.name}`
       : `not settled: ${first.name} ${percentText(first.probability)}, ${second.name} ${percentText(second.probability)}`
   return {
-    families, entropyBits: entropyBits(p), next, recommended: perMinute[0]?.test ?? null, verdict,
+    families, entropyBits: entropyBits(p), next, recommended: recommend(next), verdict,
     working: [
       { label: 'Before anything was seen', formula: 'share of parts over a general bench', value: PRIOR[FAMILY_IDS.indexOf(first.id)]!, unit: `for ${first.name}`, source: 'judgement' },
       ...evidence.map((entry, index): Step => ({

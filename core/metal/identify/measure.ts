@@ -1,7 +1,7 @@
 import { ALLOYS, type Alloy } from '../alloys.table'
 import { FAMILY_IDS, type FamilyId } from '../families.table'
 import type { Evidence } from './evidence'
-import { identify } from './identify'
+import { identify, recommend } from './identify'
 import { INSTRUMENTS, MARK_READABLE_SHARE, MARK_TRUE_SHARE, WRONG_READING_SHARE, seenLikelihood } from './likelihoods.table'
 import { isMeasuring, isSeenTest } from './likelihood'
 import { SEEN, type TestId } from './tests.table'
@@ -83,9 +83,8 @@ export function measureIdentification(each: number, tests: number, random: Rando
       let found = identify(evidence)
       if (found.families[0]!.id === alloy.family) right[0]! += 1
       for (let n = 1; n <= tests; n++) {
-        const next = found.next.filter(test => !done.has(test.test)).sort((a, b) => Number(a.destructive) - Number(b.destructive) || b.bits / b.minutes - a.bits / a.minutes)
-          .find(test => test.bits >= 0.03)
-        if (next) look(next.test)
+        const next = recommend(found.next, done)
+        if (next) look(next)
         found = identify(evidence)
         if (found.families[0]!.id === alloy.family) right[n]! += 1
       }
