@@ -34,7 +34,7 @@ const zones = [
 ]
 
 export default tseslint.config(
-  { ignores: ['.nuxt/**', '.output/**', 'node_modules/**', 'docs/**', 'test-results/**', 'playwright-report/**'] },
+  { ignores: ['.nuxt/**', '.output/**', 'node_modules/**', 'docs/**', 'test-results/**', 'playwright-report/**', 'core/heat/field/assembly/**'] },
   ...tseslint.configs.recommended,
   ...vue.configs['flat/recommended'],
   {
@@ -52,7 +52,7 @@ export default tseslint.config(
   },
   {
     files: ['core/**/*.ts'],
-    ignores: ['core/**/*.test.ts'],
+    ignores: ['core/**/*.test.ts', 'core/ask/stopwatch.ts'],
     rules: {
       'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'localStorage', 'performance', 'setTimeout'],
       'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'The core has no randomness of its own.' }, { object: 'Date', property: 'now', message: 'The core has no clock.' }],

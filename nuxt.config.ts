@@ -46,7 +46,7 @@ export default defineNuxtConfig({
   vite: {
     worker: { format: 'es' },
     // Named beforehand, so that the development server need not start anew for each as it meets them.
-    optimizeDeps: { include: ['@vueuse/core', 'chart.js', 'comlink', 'd3-contour', 'date-fns', 'dexie', 'fraction.js', 'fuse.js', 'ml-matrix', 'vue-chartjs', 'zod'] },
+    optimizeDeps: { include: ['@vueuse/core', 'chart.js', 'comlink', 'd3-contour', 'date-fns', 'dexie', 'fflate', 'fraction.js', 'fuse.js', 'ml-matrix', 'three', 'vue-chartjs', 'zod'] },
     build: { chunkSizeWarningLimit: 700 },
   },
   nitro: {
@@ -57,6 +57,8 @@ export default defineNuxtConfig({
     tsConfig: {
       compilerOptions: { noUncheckedIndexedAccess: true, noImplicitOverride: true },
       include: ['../core/**/*.ts', '../cli/**/*.ts', '../e2e/**/*.ts', '../bench/**/*.ts', '../demo/**/*.ts', '../tools/**/*.ts'],
+      // AssemblyScript, whose types are its own compiler's.
+      exclude: ['../core/heat/field/assembly'],
     },
   },
 })

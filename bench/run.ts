@@ -4,6 +4,7 @@ import { fileURLToPath } from 'node:url'
 import { gzipSync } from 'node:zlib'
 import { chromium, type Page } from '@playwright/test'
 import { CHROMIUM, CHROMIUM_ARGS } from '../e2e/chromium'
+import { heat } from './heat'
 import { startServer } from './server'
 import { median, timed } from './timing'
 import { questions } from '../core/questions'
@@ -92,6 +93,8 @@ async function map(page: Page, address: string): Promise<void> {
 }
 
 core()
+heat(process.argv.includes('--short') ? 60 : 600)
+if (process.argv.includes('--no-browser')) process.exit(0)
 const server = await startServer()
 const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
 try {

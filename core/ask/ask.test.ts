@@ -10,10 +10,11 @@ import { NoAnswer, question } from './question'
 import { createRegistry, type Asked } from './registry'
 
 /** Every question of the contract that this version answers. */
-const ANSWERED = ['fit.press', 'fit.shrink', 'cut.speed', 'photo.measure', 'balance.correct', 'heat.arcPoint', 'leak.decay', 'plate.reinforce', 'runout.evaluate', 'weld.crackMap', 'alloy.density', 'alloy.identify', 'alloy.list', 'amps.need', 'filler.choose', 'gas.use', 'groove.plan', 'heat.preheat', 'job.quote', 'machine.ac', 'machine.balance', 'machine.dial', 'machine.duty', 'process.choose', 'repair.judge', 'weld.chemistry', 'weld.crackIndex']
+const ANSWERED = ['heat.simulate', 'heat.fitSource', 'fit.press', 'fit.shrink', 'cut.speed', 'photo.measure', 'balance.correct', 'heat.arcPoint', 'leak.decay', 'plate.reinforce', 'runout.evaluate', 'weld.crackMap', 'alloy.density', 'alloy.identify', 'alloy.list', 'amps.need', 'filler.choose', 'gas.use', 'groove.plan', 'heat.preheat', 'job.quote', 'machine.ac', 'machine.balance', 'machine.dial', 'machine.duty', 'process.choose', 'repair.judge', 'weld.chemistry', 'weld.crackIndex']
 
 /** What the contract says each answer must hold at least. */
 const HOLDS: Record<string, string[]> = {
+  'heat.simulate': ['times', 'probes', 'peak', 'cells', 'wallMs'], 'heat.fitSource': ['sourceW', 'filmWm2K'],
   'fit.press': ['pressureMPa', 'hubHoopMPa', 'slugHoopMPa', 'pushOutN', 'yieldFactor'], 'fit.shrink': ['hubC', 'gapAtMm', 'secondsToSeize'], 'cut.speed': ['rpm', 'feedMmMin'],
   'photo.measure': ['lengthMm', 'uncertaintyMm', 'pointsMm'],
   'balance.correct': ['unbalanceGmm', 'correctG'], 'heat.arcPoint': ['temperatureC'], 'leak.decay': ['sccm', 'kPaMin', 'holeUm', 'storedJ'], 'plate.reinforce': ['stiffnessRatio', 'strengthRatio'], 'runout.evaluate': ['tirMm', 'eccentricityMm', 'highDeg', 'lobes'], 'weld.crackMap': ['index', 'beads'],
@@ -23,8 +24,8 @@ const HOLDS: Record<string, string[]> = {
   'process.choose': ['ranked'], 'repair.judge': ['verdict', 'chancePct', 'parts'], 'weld.chemistry': ['pct', 'byPass'], 'weld.crackIndex': ['index', 'rating', 'liquidusC', 'solidusC', 'freezingRangeC', 'curve'],
 }
 
-/** Rounds what a conversion there and back may disturb. */
-const round = (_key: string, value: unknown) => typeof value === 'number' ? Number(value.toPrecision(9)) : value
+/** Rounds what a conversion there and back may disturb; how long it took is no part of an answer's meaning. */
+const round = (key: string, value: unknown) => key === 'wallMs' ? 0 : typeof value === 'number' ? Number(value.toPrecision(9)) : value
 
 const finite = (value: unknown): boolean => typeof value === 'number' ? Number.isFinite(value) : value !== null && typeof value === 'object' ? Object.values(value).every(finite) : true
 
