@@ -2,7 +2,9 @@ import { z } from 'zod'
 import { DIAL_READINGS } from '../arc/balance'
 import { EARLIER_POINTS, SAFETY_CRITICAL } from '../call/judge.table'
 import { PROCESS_IDS, SOAKS } from '../call/process.table'
+import { heatSetupSchema } from '../heat/bench/setup.schema'
 import { SEEN } from '../metal/identify/tests.table'
+import { pictureSchema } from './picture.schema'
 import { STATION_IDS } from './stations.table'
 import { CAUSES, COATINGS, MUST_NOT_MOVE, PROTECTS, SEEN_IN_PUDDLE } from './words.table'
 
@@ -84,6 +86,8 @@ export const warmSchema = z.object({
   targetC: reading('110 °C', 110),
   startC: reading('18 °C', 18),
   massG: reading(),
+  /** Set-ups on the heat bench: one, or two side by side. */
+  setups: z.array(heatSetupSchema).max(2).default([]),
 })
 
 export const logEntrySchema = z.object({ id, at: moment, pass: z.number().int().min(1).max(1000), saw: z.enum(keys(SEEN_IN_PUDDLE)), note: text(), settings: text(120) })
@@ -139,6 +143,7 @@ export const jobSchema = z.object({
   rebuild: rebuildSchema.prefault({}),
   prove: proveSchema.prefault({}),
   handOver: handOverSchema.prefault({}),
+  pictures: z.array(pictureSchema).max(60).default([]),
   acknowledged: z.array(acknowledgementSchema).max(200).default([]),
   settled: z.partialRecord(z.enum(STATION_IDS), z.object({ at: moment, basis: z.record(z.string().max(80), z.string().max(200)) })).default({}),
 })
@@ -161,6 +166,8 @@ export const kitSchema = z.object({
   })).max(60).default([]),
   torches: z.array(z.object({
     id, name: z.string().trim().min(1).max(80), gas: z.string().max(60), powerW: between(1, 1e6), efficiencyPct: between(1, 100),
+    /** What was learnt from thermometer readings, and when. */
+    fitted: z.object({ at: moment, absorbedW: z.number().min(0), absorbedErrorW: z.number().min(0), filmWm2K: z.number().min(0), filmErrorWm2K: z.number().min(0) }).optional(),
   })).max(60).default([]),
   rods: z.array(z.object({
     id, filler: z.string().trim().min(1).max(40), diameterMm: between(0.5, 10), lengthMm: between(10, 5000), price: money, count: z.number().int().min(0).max(1e5),

@@ -22,6 +22,7 @@ export function planWarm(job: Job, kit: Kit, body: Body | null, alloy: Alloy): S
   const wants = [...(torch ? [] : ['a torch in the kit']), ...(body ? [] : ['its sizes and wall'])]
   const input = torch && body ? {
     massKg: body.massKg, alloy: alloy.name, areaMm2: body.areaMm2, startC, ambientC: startC > 45 ? 20 : startC, targetC, sourceW: torch.powerW, efficiencyPct: torch.efficiencyPct,
+    ...(torch.fitted ? { filmWm2K: torch.fitted.filmWm2K } : {}),
   } : null
   const asked = input ? askFor<Preheat>('heat.preheat', 'Preheat, the part taken as one lump', input) : null
   const heating = asked?.ok ? asked.answer : null

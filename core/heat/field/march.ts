@@ -55,7 +55,8 @@ export interface March {
   bytesPerCell: number
 }
 
-export interface Progress { atS: number, share: number }
+/** How far a march is; the probes' readings so far, as they grow. */
+export interface Progress { atS: number, share: number, probesC: readonly (readonly number[])[] }
 
 /** The cubic through both ends of a step and the rates there (Hermite), at a share x of it. */
 function cubic(x: number, dt: number): (before: number, after: number, rateBefore: number, rateAfter: number) => number {
@@ -208,7 +209,7 @@ export function* march(setup: Setup): Generator<Progress, March> {
       scaleK = Math.max(scaleK, Math.abs(hottestC - startC))
       t += dt
       result.steps += 1
-      yield { atS: t, share: t / durationS }
+      yield { atS: t, share: t / durationS, probesC: result.probesC }
     }
   }
   result.endC = field.rise.map(rise => rise + airC)

@@ -1,0 +1,34 @@
+import { z } from 'zod'
+
+/** What a picture is for. */
+export const PICTURE_STAGES = { before: 'before', after: 'after', twin: 'the sound twin', other: 'other' } as const
+/** What a trace follows. A crack is open, the others close on themselves. */
+export const TRACE_KINDS = { crack: 'crack', hole: 'hole', edge: 'lost edge', outline: 'outline' } as const
+
+const keys = <T extends object>(table: T) => Object.keys(table) as [keyof T & string, ...(keyof T & string)[]]
+const pixel = z.tuple([z.number().min(-1e5).max(1e5), z.number().min(-1e5).max(1e5)])
+export type Pixel = z.output<typeof pixel>
+const stored = z.object({ typed: z.string().max(60), value: z.number().min(-1e12).max(1e12).nullable() })
+
+/** A picture of the part: its bytes lie beside the job under its id, this is what was marked on it, in pixels of the picture. */
+export const pictureSchema = z.object({
+  id: z.string().min(1).max(64).regex(/^[\w-]+$/),
+  name: z.string().max(120).default(''),
+  stage: z.enum(keys(PICTURE_STAGES)).default('before'),
+  /** The picture this one is the before or after of. */
+  pair: z.string().max(64).nullable().default(null),
+  widthPx: z.number().int().min(1).max(40_000),
+  heightPx: z.number().int().min(1).max(40_000),
+  scale: z.object({
+    /** Two points a known way apart, or the four corners, in turn, of something flat of known width and height. */
+    kind: z.enum(['two', 'four']).default('two'),
+    px: z.array(pixel).max(4).default([]),
+    apartMm: stored.default({ typed: '', value: null }),
+    wideMm: stored.default({ typed: '', value: null }),
+    highMm: stored.default({ typed: '', value: null }),
+  }).prefault({}),
+  traces: z.array(z.object({ id: z.string().min(1).max(64), kind: z.enum(keys(TRACE_KINDS)), name: z.string().max(80).default(''), px: z.array(pixel).max(2000).default([]) })).max(40).default([]),
+  pins: z.array(z.object({ id: z.string().min(1).max(64), px: pixel, words: z.string().max(200).default('') })).max(40).default([]),
+})
+export type Picture = z.output<typeof pictureSchema>
+export type Trace = Picture['traces'][number]
