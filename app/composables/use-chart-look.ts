@@ -5,8 +5,8 @@ import { useSettings } from '~/stores/settings'
 Chart.register(BarElement, CategoryScale, LinearScale, LineElement, PointElement, Filler)
 
 const LOOKS = {
-  light: { soot: '#262321', slate: '#54606b', hairline: '#d8cdbb', chestnut: '#8a4526', hatch: '#9aa4ab', newMetal: '#1f6e8c', removed: '#b8674a', stop: '#a6261d', wash: '#d3e1e3' },
-  dark: { soot: '#efe7da', slate: '#adb7c0', hairline: '#48413a', chestnut: '#d8946a', hatch: '#6d777e', newMetal: '#74bcd8', removed: '#dd9a80', stop: '#f28b80', wash: '#254451' },
+  light: { sheet: '#fcfaf5', soot: '#262321', slate: '#54606b', hairline: '#d8cdbb', chestnut: '#8a4526', hatch: '#9aa4ab', newMetal: '#1f6e8c', removed: '#b8674a', stop: '#a6261d', wash: '#d3e1e3' },
+  dark: { sheet: '#262321', soot: '#efe7da', slate: '#adb7c0', hairline: '#48413a', chestnut: '#d8946a', hatch: '#6d777e', newMetal: '#74bcd8', removed: '#dd9a80', stop: '#f28b80', wash: '#254451' },
 } as const
 
 /** Colours and faces for charts, which cannot read the style sheet's tokens. */

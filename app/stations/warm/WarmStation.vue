@@ -7,6 +7,7 @@ import { useShop } from '~/stores/shop'
 import HeatingCurve from './HeatingCurve.vue'
 
 const shop = useShop()
+const route = useRoute()
 const torches = computed(() => Object.fromEntries(shop.kit.torches.map(torch => [torch.id, torch.name])))
 </script>
 
@@ -23,6 +24,9 @@ const torches = computed(() => Object.fromEntries(shop.kit.torches.map(torch => 
       <ReadingField path="takeIn.heightMm" unit="mm" label="Height" />
       <ReadingField path="takeIn.wallMm" unit="mm" label="Wall" />
     </template>
-    <template #piece="{ working }"><HeatingCurve @working="working('preheat')" /></template>
+    <template #piece="{ working }">
+      <HeatingCurve @working="working('preheat')" />
+      <NuxtLink class="plain-button" :to="`/job/${route.params.id}/heat`" data-testid="to-heat-bench">Heat bench: where the heat goes, and which seal lives</NuxtLink>
+    </template>
   </StationFrame>
 </template>

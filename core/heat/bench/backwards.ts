@@ -6,6 +6,7 @@ import { quickRun } from './quick'
 import { mm, type HeatSetup } from './setup.schema'
 import { toSimulate, type Surroundings } from './to-simulate'
 import { heatVerdict, type HeatVerdict } from './verdict'
+import { withZone, zoneProbes } from './zone'
 
 /** Longest one stands there with a torch, s: judgement. */
 const LONGEST_S = 30 * 60
@@ -17,6 +18,7 @@ const STAYS_S = 60
 const LONGER = 1.5
 /** The spot under the flame stays this far below melting, K: judgement, since the flame wanders. */
 const MELT_MARGIN_K = 40
+const COLD_K = 1000
 /** Powers and rings that are tried. */
 const SHARES_PCT = [100, 70, 50, 35]
 const RINGS_MM = [20, 35, 55]
@@ -66,21 +68,22 @@ function candidates(setup: HeatSetup): { setup: HeatSetup, words: string }[] {
   return found
 }
 
+/** What stands against a way of heating; those that never get warm count as further off than any that does. */
 type Tried = { way: HeatWay | null, excessK: number, short: string }
 
 /** Runs one way of heating until the zone is ready and stays warm, then with the heat off, and says what stands against it. */
 function attempt(given: HeatSetup, words: string, around: Surroundings, part: CutPart, solidusC: number): Tried {
   const refused = (excessK: number, short: string): Tried => ({ way: null, excessK, short })
   const longest = { ...given, onS: second(LONGEST_S), afterS: second(0) }
-  const zones = given.places.flatMap((place, n) => place.kind === 'weld-zone' ? [n] : [])
-  const warm = (probes: readonly (readonly number[])[]) => zones.every(n => (probes[n]!.at(-1) ?? -Infinity) >= around.targetC)
+  const asked = (setup: HeatSetup, readings?: number) => withZone(toSimulate(setup, around, readings), setup, part)
+  const warm = (probes: readonly (readonly number[])[]) => zoneProbes(given, probes.length).every(n => (probes[n]!.at(-1) ?? -Infinity) >= around.targetC)
   try {
-    const run = quickRun(toSimulate(longest, around, 901), part, warm)
+    const run = quickRun(asked(longest, 901), part, warm)
     const { readyS, zoneC } = heatVerdict(longest, run, around.targetC, around.ambientC, LONGEST_S)
-    if (readyS === null) return refused(around.targetC - (zoneC ?? around.startC), `the weld zone gets no further than ${Math.round(zoneC ?? around.startC)} °C in half an hour`)
+    if (readyS === null) return refused(COLD_K + around.targetC - (zoneC ?? around.startC), `the weld zone gets no further than ${Math.round(zoneC ?? around.startC)} °C in half an hour`)
     for (let onS = Math.max(5, readyS); onS <= LONGEST_S; onS *= LONGER) {
       const setup = { ...given, onS: second(onS), afterS: second(SOAK_S) }
-      const soak = quickRun(toSimulate(setup, around), part)
+      const soak = quickRun(asked(setup), part)
       const verdict = heatVerdict(setup, soak, around.targetC, around.ambientC, onS)
       const worst = verdict.guards.toSorted((a, b) => (b.hottestC - b.limitC) - (a.hottestC - a.limitC))[0]
       const melting = soak.peakC - (solidusC - MELT_MARGIN_K)
@@ -88,7 +91,7 @@ function attempt(given: HeatSetup, words: string, around: Surroundings, part: Cu
       if (worst && worst.hottestC > worst.limitC) return refused(worst.hottestC - worst.limitC, `the ${worst.name} comes to ${Math.round(worst.hottestC)} °C`)
       if ((verdict.warmForS ?? 0) >= STAYS_S) return { way: { setup, words, readyS: onS, verdict, hottestC: soak.peakC }, excessK: 0, short: '' }
     }
-    return refused(around.targetC, 'it cools again at once when the flame is off')
+    return refused(COLD_K, 'it cools again at once when the flame is off')
   }
   catch (error) {
     if (error instanceof NoAnswer) return refused(Infinity, error.message)

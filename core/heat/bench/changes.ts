@@ -4,6 +4,7 @@ import { quickRun } from './quick'
 import type { HeatSetup } from './setup.schema'
 import { toSimulate, type Surroundings } from './to-simulate'
 import { heatVerdict, type HeatVerdict } from './verdict'
+import { withZone } from './zone'
 
 interface Change { readonly name: string, readonly fits: (setup: HeatSetup) => boolean, readonly make: (setup: HeatSetup, around: Surroundings) => { setup: HeatSetup, around: Surroundings } }
 
@@ -25,7 +26,7 @@ export interface Changed { id: ChangeId, name: string, verdict: HeatVerdict }
 /** The set-up as it is and with each one change that fits it, all on the same coarse cells so that they compare; a change that cannot be run is left out. */
 export function* oneChanges(setup: HeatSetup, around: Surroundings, part: CutPart): Generator<number, { asIs: HeatVerdict, changed: Changed[] }> {
   const verdict = (given: HeatSetup, with_: Surroundings) => {
-    const input = toSimulate(given, with_)
+    const input = withZone(toSimulate(given, with_), given, part)
     return heatVerdict(given, quickRun(input, part), with_.targetC, with_.ambientC, given.onS.value ?? 0)
   }
   const asIs = verdict(setup, around)

@@ -1,5 +1,6 @@
 import { PLACE_KINDS, type PlaceKind } from './places.table'
 import type { HeatSetup } from './setup.schema'
+import { coldestZone } from './zone'
 
 /** Welding may go on until the zone has fallen this share of the way from its target to the air: judgement. */
 const KEEP_SHARE = 0.25
@@ -18,7 +19,7 @@ export interface GuardVerdict {
   state: 'safe' | 'near' | 'over'
 }
 export interface HeatVerdict {
-  /** When the weld zone first reaches its target. */
+  /** When the coldest place of the weld zone first reaches its target. */
   readyS: number | null
   /** The hottest the weld zone gets. */
   zoneC: number | null
@@ -41,10 +42,9 @@ export function crossing(times: readonly number[], values: readonly number[], le
   return null
 }
 
-/** What a run says of the weld zone and of each guard. The weld zone that counts is the coldest one. */
+/** What a run says of the weld zone and of each guard. Probes beyond the places are more of the weld zones. */
 export function heatVerdict(setup: Pick<HeatSetup, 'places'>, run: { times: readonly number[], probes: readonly (readonly number[])[] }, targetC: number, ambientC: number, onS: number): HeatVerdict {
-  const zones = setup.places.flatMap((place, n) => place.kind === 'weld-zone' ? [run.probes[n]!] : [])
-  const zone = zones.length ? run.times.map((_, at) => Math.min(...zones.map(series => series[at]!))) : null
+  const zone = coldestZone(setup, run.probes)
   const readyS = zone && crossing(run.times, zone, targetC, true)
   const keepC = targetC - KEEP_SHARE * (targetC - ambientC)
   const offS = Math.max(onS, readyS ?? 0)

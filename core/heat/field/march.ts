@@ -11,7 +11,7 @@ const MOST_STAGES = 200
 const FIRST_REACH = 4
 /** Greatest estimated error of a step, as a share of the greatest rise so far: where all sources stand still, and where one moves, whose steps are held short by its way and whose estimate is mostly the spot's own passing. */
 const STILL_TOLERANCE = 2.5e-3
-const MOVING_TOLERANCE = 0.1
+const MOVING_TOLERANCE = 0.05
 /** Least rise against which the error is measured, K. */
 const LEAST_SCALE_K = 2
 const SOON = 1e-9
