@@ -1,9 +1,11 @@
 import { writeFileSync } from 'node:fs'
+import { BROKEN, FLANGE, SOUND } from './make-pictures'
 import { shopToText } from '../core/job/files'
 import { jobSchema, kitSchema, type Job } from '../core/job/job.schema'
 import { newJob } from '../core/job/new-job'
 import type { StationId } from '../core/job/stations.table'
 import { planJob } from '../core/plan/plan-job'
+import { pictureSchema } from '../core/job/picture.schema'
 import { read } from '../core/quantity/read'
 import type { UnitKey } from '../core/quantity/units.table'
 
@@ -16,6 +18,22 @@ const reading = (typed: string, unit: UnitKey) => {
   if (!understood.ok) throw new Error(understood.message)
   return { typed, value: understood.value }
 }
+
+const pixels = (view: { toPx(at: readonly [number, number]): [number, number] }, points: readonly (readonly [number, number])[]) => points.map(point => view.toPx(point).map(value => Math.round(value * 10) / 10) as [number, number])
+
+/** The flange's picture: its card is marked, its crack is left to be traced. */
+const flangePicture = () => pictureSchema.parse({
+  id: FLANGE.id, name: 'flange, card beside the crack.jpg', widthPx: FLANGE.view.widthPx, heightPx: FLANGE.view.heightPx,
+  scale: { kind: 'four', px: pixels(FLANGE.view, FLANGE.card), wideMm: reading('85.6 mm', 'mm'), highMm: reading('54 mm', 'mm') },
+  pins: [{ id: 'pin-1', px: pixels(FLANGE.view, [FLANGE.holes[0]!])[0]!, words: 'crack starts at this bolt hole' }],
+})
+
+const lugPicture = (lug: typeof SOUND, name: string, stage: 'twin' | 'before') => pictureSchema.parse({
+  id: lug.id, name, stage, widthPx: lug.view.widthPx, heightPx: lug.view.heightPx,
+  scale: { kind: 'two', px: pixels(lug.view, lug.holes), apartMm: reading('18 mm', 'mm') },
+  traces: [{ id: `${lug.id}-outline`, kind: 'outline', px: pixels(lug.view, lug.outline) }],
+  pins: pixels(lug.view, lug.holes).map((px, n) => ({ id: `${lug.id}-hole-${n}`, px, words: n ? 'lower bolt hole' : 'upper bolt hole' })),
+})
 
 const KIT = kitSchema.parse({
   shop: 'Larkmoor Bench', currency: '£', ratePerHour: 42, pricePerKWh: 0.29,
@@ -56,6 +74,7 @@ function gearboxCover(): Job {
   Object.assign(job.open, { crackMm: reading('4 3/8 in', 'mm'), pastTipMm: reading('3/16 in', 'mm'), stopHoleMm: reading('1/8 in', 'mm'), fillerMm: reading('3/32 in', 'mm'), landMm: reading('2 mm', 'mm'), rootRadiusMm: reading('2 mm', 'mm'), done: ['protect-lip-seal', 'protect-finished-bore', 'protect-openings', 'degrease'] })
   Object.assign(job.warm, { torch: 'propylene', targetC: reading('110 °C', 'c'), startC: reading('16 °C', 'c') })
   job.weld.machine = 'tig-200'
+  job.pictures = [flangePicture()]
   let done = settle(job, '2026-11-12T10:05:00Z', 'take-in', 'know', 'call')
   // Warm was settled on a thinner wall than the caliper found afterwards, so it stands stale.
   const guessed = { ...done, takeIn: { ...done.takeIn, wallMm: reading('1/4 in', 'mm') } }
@@ -75,6 +94,7 @@ function signalBracket(): Job {
   Object.assign(job.warm, { torch: 'propylene', targetC: reading('95 °C', 'c') })
   job.weld.machine = 'tig-200'
   job.acknowledged = [{ code: 'chlorinated-solvent', name: 'Wren Tolliver', at: '2026-11-18T09:02:00Z' }]
+  job.pictures = [lugPicture(BROKEN, 'broken lug.jpg', 'before'), lugPicture(SOUND, 'lug from the next post.jpg', 'twin')]
   job.weld.passesDone = [1, 2]
   job.weld.log = [
     { id: 'e1', at: '2026-11-18T10:12:20Z', pass: 1, saw: 'black-specks', note: 'paint left at the edge', settings: '180 A, EN 68 %, 100 Hz' },

@@ -1,10 +1,12 @@
 import { ref, toRaw } from 'vue'
 import type { Job } from '#core/job/job.schema'
 import { db } from '~/db/database'
+import { bundledFiles } from '~/db/files'
 import { useShop } from '~/stores/shop'
 
-function download(name: string, text: string) {
-  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }))
+/** Hands bytes or text to the reader as a file. */
+export function download(name: string, content: string | Uint8Array, type = 'application/json') {
+  const url = URL.createObjectURL(new Blob([typeof content === 'string' ? content : content.slice()], { type }))
   const link = document.createElement('a')
   link.href = url
   link.download = name
@@ -12,7 +14,8 @@ function download(name: string, text: string) {
   setTimeout(() => URL.revokeObjectURL(url), 10_000)
 }
 
-const fileName = (title: string) => title.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '').slice(0, 60) || 'job'
+/** A title as the name of a file. */
+export const fileName = (title: string) => title.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '').slice(0, 60) || 'job'
 
 export interface FileReport { bad: boolean, text: string, lines: string[] }
 
@@ -26,9 +29,9 @@ export function useFiles() {
     const file = input.files?.[0]
     if (!file) return
     const { LARGEST_FILE_BYTES } = await import('#core/job/files')
-    if (file.size > LARGEST_FILE_BYTES) report.value = { bad: true, text: `${file.name} is larger than 64 MB: not read. Nothing was changed.`, lines: [] }
+    if (file.size > LARGEST_FILE_BYTES) report.value = { bad: true, text: `${file.name} is larger than 256 MB: not read. Nothing was changed.`, lines: [] }
     else {
-      const taken = await shop.importText(await file.text()).catch((error: unknown) => ({ ok: false as const, issues: [{ path: '', message: error instanceof Error ? error.message : 'the browser would not store it' }] }))
+      const taken = await shop.importBytes(new Uint8Array(await file.arrayBuffer())).catch((error: unknown) => ({ ok: false as const, issues: [{ path: '', message: error instanceof Error ? error.message : 'the browser would not store it' }] }))
       report.value = taken.ok
         ? { bad: false, text: `${file.name}: ${taken.report.added} new, ${taken.report.replaced} brought up to date, ${taken.report.kept} already here${taken.report.kit ? ', and the kit' : ''}.`, lines: [] }
         : { bad: true, text: `${file.name} was not taken in; nothing was changed.`, lines: taken.issues.map(issue => issue.path ? `${issue.path}: ${issue.message}` : issue.message) }
@@ -36,14 +39,23 @@ export function useFiles() {
     input.value = ''
   }
 
+  /** Plain JSON where there are no pictures, a zip with them where there are. */
+  async function save(name: string, text: string, jobs: readonly Job[]) {
+    const files = await bundledFiles(jobs)
+    if (!files.length) return download(`${name}.json`, text)
+    const { packBundle } = await import('#core/job/bundle')
+    download(`${name}.zip`, packBundle(text, files), 'application/zip')
+  }
+
   async function saveJob(job: Job) {
     const { jobToText } = await import('#core/job/files')
-    download(`${fileName(job.title)}.wild-sparrow-job.json`, jobToText(toRaw(job)))
+    await save(`${fileName(job.title)}.wild-sparrow-job`, jobToText(toRaw(job)), [toRaw(job)])
   }
 
   async function saveShop() {
     const { shopToText } = await import('#core/job/files')
-    download('wild-sparrow-shop.json', shopToText(await db.jobs.toArray(), toRaw(shop.kit), new Date().toISOString()))
+    const jobs = await db.jobs.toArray()
+    await save('wild-sparrow-shop', shopToText(jobs, toRaw(shop.kit), new Date().toISOString()), jobs)
   }
 
   return { report, bringIn, saveJob, saveShop }

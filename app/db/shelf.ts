@@ -2,7 +2,9 @@ import { mergeJobs } from '#core/job/merge'
 import type { Job, Kit } from '#core/job/job.schema'
 import { EMPTY_KIT } from '#core/job/empty-kit'
 import { applyPatch, type Patch } from '#core/job/patch'
+import type { BundledFile } from '#core/job/bundle'
 import { db } from './database'
+import { storedFile } from './files'
 
 const THE_KIT = 'kit'
 
@@ -24,11 +26,13 @@ export const writeKit = (kit: Kit) => db.kit.put({ id: THE_KIT, kit })
 export interface Imported { added: number, replaced: number, kept: number, kit: boolean }
 
 /** Takes in a sound file in one transaction: all of it or nothing. A kit comes only into a bench that has none. */
-export function takeInFile(jobs: readonly Job[], kit: Kit | null): Promise<Imported> {
-  return db.transaction('rw', db.jobs, db.kit, async () => {
+export function takeInFile(jobs: readonly Job[], kit: Kit | null, files: readonly BundledFile[] = []): Promise<Imported> {
+  return db.transaction('rw', db.jobs, db.kit, db.files, async () => {
     const here = await db.jobs.toArray()
     const { add, replace, keep } = mergeJobs(here, jobs)
     await db.jobs.bulkPut([...add, ...replace])
+    // A file's bytes never change under its id, so one that is here already is the same one.
+    await db.files.bulkPut(files.map(storedFile))
     const takesKit = kit !== null && (await db.kit.get(THE_KIT)) === undefined
     if (takesKit) await writeKit(kit)
     return { added: add.length, replaced: replace.length, kept: keep.length, kit: takesKit }

@@ -70,7 +70,7 @@ watch(() => route.query.find, focusFind)
     <p class="quiet small">All you enter stays in this browser. Take it out as a file to keep a copy or carry it to another bench; the same file brought in twice changes nothing.</p>
     <div class="row">
       <button type="button" class="plain-button" :disabled="!shop.jobs.length" @click="files.saveShop()">Take the whole shop out</button>
-      <label class="plain-button">Bring a file in<input type="file" accept=".json,application/json" class="visually-hidden" data-testid="import" @change="files.bringIn($event)"></label>
+      <label class="plain-button">Bring a file in<input type="file" accept=".json,.zip,application/json,application/zip" class="visually-hidden" data-testid="import" @change="files.bringIn($event)"></label>
     </div>
     <div v-if="files.report.value" role="status" class="report" :class="{ bad: files.report.value.bad }">
       <p>{{ files.report.value.text }}</p>

@@ -3,8 +3,14 @@ import { defineStore } from 'pinia'
 import { ref, shallowRef, toRaw } from 'vue'
 import type { Job, Kit } from '#core/job/job.schema'
 import { EMPTY_KIT } from '#core/job/empty-kit'
+import type { BundledFile } from '#core/job/bundle'
 import { db } from '~/db/database'
+import { removeJob } from '~/db/files'
 import { readKit, takeInFile, writeKit, type Imported } from '~/db/shelf'
+
+type Taken = { ok: true, report: Imported } | { ok: false, issues: { path: string, message: string }[] }
+
+const unpacked = ({ base64, ...file }: Omit<BundledFile, 'bytes'> & { base64: string }): BundledFile => ({ ...file, bytes: Uint8Array.from(atob(base64), letter => letter.charCodeAt(0)) })
 
 /** The shop: the shelf of jobs and the kit. Follows the database, so that other tabs are seen. */
 export const useShop = defineStore('shop', () => {
@@ -25,27 +31,36 @@ export const useShop = defineStore('shop', () => {
 
   async function fetchDemo() {
     const response = await fetch('/api/demo')
-    return response.ok ? await response.json() as { autoload: boolean, shop: unknown } : null
+    return response.ok ? await response.json() as { autoload: boolean, shop: unknown, files: (Omit<BundledFile, 'bytes'> & { base64: string })[] } : null
   }
 
   /** Started as a demo, an empty bench takes the made-up shop in, once. */
   async function offerDemo() {
     const demo = await fetchDemo().catch(() => null)
-    if (demo?.autoload) await importText(JSON.stringify(demo.shop))
+    if (demo?.autoload) await importText(JSON.stringify(demo.shop), demo.files.map(unpacked))
     await db.facts.put({ key: 'demo-offered', value: true })
   }
 
   async function loadDemo() {
     const demo = await fetchDemo().catch(() => null)
-    return demo ? importText(JSON.stringify(demo.shop)) : { ok: false as const, issues: [{ path: '', message: 'the server does not answer; the demo comes from there' }] }
+    return demo ? importText(JSON.stringify(demo.shop), demo.files.map(unpacked)) : { ok: false as const, issues: [{ path: '', message: 'the server does not answer; the demo comes from there' }] }
   }
 
   /** Reads a file; nothing changes unless all of it is sound. */
-  async function importText(text: string): Promise<{ ok: true, report: Imported } | { ok: false, issues: { path: string, message: string }[] }> {
+  async function importText(text: string, files: readonly BundledFile[] = []): Promise<Taken> {
     const { readFile } = await import('#core/job/files')
     const file = readFile(text)
     if (!file.ok) return { ok: false, issues: [...file.issues] }
-    return { ok: true, report: await takeInFile(file.jobs, file.kit) }
+    return { ok: true, report: await takeInFile(file.jobs, file.kit, files) }
+  }
+
+  /** Reads a file of either kind: a zip with pictures, or plain text. */
+  async function importBytes(bytes: Uint8Array): Promise<Taken> {
+    const { looksZipped, readBundle } = await import('#core/job/bundle')
+    if (!looksZipped(bytes)) return importText(new TextDecoder().decode(bytes))
+    const bundle = readBundle(bytes)
+    if (!bundle.ok) return { ok: false, issues: [...bundle.issues] }
+    return { ok: true, report: await takeInFile(bundle.jobs, bundle.kit, bundle.files) }
   }
 
   async function startJob(title: string, customer: string): Promise<string> {
@@ -60,5 +75,5 @@ export const useShop = defineStore('shop', () => {
     await writeKit(structuredClone(toRaw(next)))
   }
 
-  return { jobs, kit, ready, open, loadDemo, importText, startJob, saveKit, removeJob: (id: string) => db.jobs.delete(id) }
+  return { jobs, kit, ready, open, loadDemo, importBytes, startJob, saveKit, removeJob }
 })

@@ -10,6 +10,7 @@ export interface PhotoMeasure {
   uncertaintyMm: number
   /** Area inside the trace, closed from its last point to its first. */
   areaMm2: number
+  areaUncertaintyMm2: number
   pointsMm: [number, number][]
   /** Root mean square misfit of the known points, mm; 0 where they are just enough. */
   misfitMm: number
@@ -62,6 +63,10 @@ function homography(known: readonly Known[]): Map2D {
 }
 
 const mapOf = (known: readonly Known[]) => known.length === 2 ? twoPoints(known) : homography(known)
+const area = (points: readonly Point[]) => points.length < 3 ? 0 : Math.abs(points.reduce((sum, [x, y], i) => {
+  const [nx, ny] = points[(i + 1) % points.length]!
+  return sum + x * ny - nx * y
+}, 0)) / 2
 const length = (points: readonly Point[]) => points.slice(1).reduce((sum, [x, y], i) => sum + Math.hypot(x - points[i]![0], y - points[i]![1]), 0)
 
 /**
@@ -76,17 +81,18 @@ export function measurePhoto(known: readonly Known[], trace: readonly Point[], p
   const map = mapOf(known)
   const pointsMm = trace.map(map)
   const lengthMm = length(pointsMm)
-  const twiceArea = pointsMm.reduce((sum, [x, y], i) => {
-    const [nx, ny] = pointsMm[(i + 1) % pointsMm.length]!
-    return sum + x * ny - nx * y
-  }, 0)
+  const areaMm2 = area(pointsMm)
   const moved = (points: readonly Point[], i: number, axis: 0 | 1): Point[] => points.map((point, n) => n === i ? [point[0] + (axis === 0 ? pickPx : 0), point[1] + (axis === 1 ? pickPx : 0)] : point)
-  let squares = 0
+  let [lengthSquares, areaSquares] = [0, 0]
+  const count = (points: readonly Point[]) => {
+    lengthSquares += (length(points) - lengthMm) ** 2
+    areaSquares += (area(points) - areaMm2) ** 2
+  }
   for (const axis of [0, 1] as const) {
-    trace.forEach((_, i) => { squares += (length(moved(trace, i, axis).map(map)) - lengthMm) ** 2 })
+    trace.forEach((_, i) => count(moved(trace, i, axis).map(map)))
     known.forEach((_, i) => {
       const px = moved(known.map(entry => entry.px), i, axis)
-      squares += (length(trace.map(mapOf(known.map((entry, n) => ({ ...entry, px: px[n]! }))))) - lengthMm) ** 2
+      count(trace.map(mapOf(known.map((entry, n) => ({ ...entry, px: px[n]! })))))
     })
   }
   const misfits = known.map((entry) => {
@@ -95,12 +101,14 @@ export function measurePhoto(known: readonly Known[], trace: readonly Point[], p
   })
   const misfitMm = known.length > 4 ? Math.sqrt(misfits.reduce((sum, value) => sum + value * value, 0) / known.length) : 0
   const reach = Math.max(...known.flatMap(a => known.map(b => Math.hypot(a.mm[0] - b.mm[0], a.mm[1] - b.mm[1]))))
-  const uncertaintyMm = Math.hypot(Math.sqrt(squares), misfitMm / reach * lengthMm)
+  const uncertaintyMm = Math.hypot(Math.sqrt(lengthSquares), misfitMm / reach * lengthMm)
+  const areaUncertaintyMm2 = Math.hypot(Math.sqrt(areaSquares), 2 * misfitMm / reach * areaMm2)
   return {
-    lengthMm, uncertaintyMm, areaMm2: trace.length > 2 ? Math.abs(twiceArea) / 2 : 0, pointsMm, misfitMm,
+    lengthMm, uncertaintyMm, areaMm2, areaUncertaintyMm2, pointsMm, misfitMm,
     working: [
       { label: 'Picture to part', formula: known.length === 2 ? 'turn and scale from two points' : `homography from ${known.length} points, least squares`, value: known.length, unit: 'known points', source: known.length === 2 ? 'plane geometry' : 'Hartley (1997), normalised linear method' },
       { label: 'Length of the trace', formula: 'sum of its pieces, on the part', value: lengthMm, unit: 'mm', source: 'plane geometry' },
+      ...(areaMm2 > 0 ? [{ label: 'Area inside it', formula: 'closed from its last point to its first; shoelace', value: areaMm2, unit: 'mm²', source: 'plane geometry' }] : []),
       { label: 'Uncertainty', formula: `every point picked to ${pickPx} px, squares added`, value: uncertaintyMm, unit: 'mm', source: 'GUM (JCGM 100), propagation by differences' },
     ],
   }

@@ -5,7 +5,7 @@ import { JOB_VERSION, jobSchema, shopFileSchema, type Job, type Kit, type ShopFi
 export type ReadFile = { ok: true, jobs: Job[], kit: Kit | null } | { ok: false, issues: InputIssue[] }
 
 /** Files larger than this are refused unread. */
-export const LARGEST_FILE_BYTES = 64 * 1024 * 1024
+export const LARGEST_FILE_BYTES = 256 * 1024 * 1024
 
 /** One job as a file's text. */
 export const jobToText = (job: Job): string => `${JSON.stringify(job, null, 2)}\n`

@@ -7,11 +7,14 @@ import CrackAlong from './CrackAlong.vue'
 import GrooveSection from './GrooveSection.vue'
 import OpeningList from './OpeningList.vue'
 import SidesChoice from './SidesChoice.vue'
+
+const route = useRoute()
 </script>
 
 <template>
   <StationFrame id="open">
     <template #readings>
+      <NuxtLink class="plain-button slight" :to="`/job/${route.params.id}/pictures`" data-testid="to-pictures">Measure it in a picture</NuxtLink>
       <ReadingField path="open.crackMm" unit="mm" label="Crack you can see" />
       <ReadingField path="takeIn.wallMm" unit="mm" label="Wall at the crack" />
       <SidesChoice />

@@ -1,0 +1,56 @@
+import { ref } from 'vue'
+import { pictureSchema, type Picture } from '#core/job/picture.schema'
+import { db } from '~/db/database'
+import { useJob } from '~/stores/job'
+
+/** Pictures larger than this along a side are stored smaller: measuring gains nothing past it. */
+const LONGEST_PX = 4000
+const MOST_PICTURES = 60
+
+/** As it is, or drawn smaller where it is very large. */
+async function fitted(file: Blob, bitmap: ImageBitmap): Promise<{ bytes: ArrayBuffer, type: string, wide: number, high: number }> {
+  const share = Math.min(1, LONGEST_PX / Math.max(bitmap.width, bitmap.height))
+  const kept = ['image/jpeg', 'image/png', 'image/webp', 'image/gif', 'image/avif'].includes(file.type)
+  if (share === 1 && kept) return { bytes: await file.arrayBuffer(), type: file.type, wide: bitmap.width, high: bitmap.height }
+  const [wide, high] = [Math.round(bitmap.width * share), Math.round(bitmap.height * share)]
+  const canvas = new OffscreenCanvas(wide, high)
+  canvas.getContext('2d')!.drawImage(bitmap, 0, 0, wide, high)
+  const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.92 })
+  return { bytes: await blob.arrayBuffer(), type: 'image/jpeg', wide, high }
+}
+
+/** Pictures into the open job, from a file, the camera, the clipboard or a drop. */
+export function useAddPictures(added: (id: string) => void) {
+  const store = useJob()
+  const report = ref<string | null>(null)
+
+  async function take(files: readonly File[]) {
+    const refused: string[] = []
+    for (const file of files) {
+      if (store.job!.pictures.length >= MOST_PICTURES) {
+        refused.push(`${file.name}: a job holds ${MOST_PICTURES} pictures`)
+        continue
+      }
+      try {
+        const bitmap = await createImageBitmap(file)
+        const { bytes, type, wide, high } = await fitted(file, bitmap)
+        const id = crypto.randomUUID()
+        await db.files.put({ id, jobId: store.job!.id, kind: 'picture', name: file.name, type, bytes })
+        const picture: Picture = pictureSchema.parse({ id, name: file.name.slice(0, 120), widthPx: wide, heightPx: high })
+        store.edit(['pictures'], [...store.job!.pictures, picture])
+        added(id)
+      }
+      catch (error) {
+        refused.push(error instanceof DOMException && error.name === 'QuotaExceededError' ? `${file.name}: the browser has no room left; save the shop to a file and take old jobs off` : `${file.name || 'that'}: not a picture this browser can read`)
+      }
+    }
+    report.value = refused.length ? `${refused.join('. ')}. The rest is as it was.` : null
+  }
+
+  return {
+    report,
+    fromInput: (event: Event) => { const input = event.target as HTMLInputElement; const files = [...input.files ?? []]; input.value = ''; void take(files) },
+    fromDrop: (event: DragEvent) => { void take([...event.dataTransfer?.files ?? []]) },
+    fromPaste: (event: ClipboardEvent) => { const files = [...event.clipboardData?.files ?? []]; if (files.length) { event.preventDefault(); void take(files) } },
+  }
+}
