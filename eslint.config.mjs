@@ -12,7 +12,7 @@ const TOPICS = {
   // The call weighs the bead's cracking and the machine's reach, so it sits on these two.
   call: [...BASE, 'crack', 'arc'],
   // A job's schema takes the words of the calls and the set-ups that are stored in it from their own tables.
-  job: [...BASE, 'arc', 'call', 'heat'],
+  job: [...BASE, 'arc', 'call', 'groove', 'heat'],
 }
 const ALL = [...Object.keys(TOPICS), 'plan', 'shop']
 

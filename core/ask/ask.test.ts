@@ -10,11 +10,11 @@ import { NoAnswer, question } from './question'
 import { createRegistry, type Asked } from './registry'
 
 /** Every question of the contract that this version answers. */
-const ANSWERED = ['heat.simulate', 'heat.fitSource', 'fit.press', 'fit.shrink', 'cut.speed', 'photo.measure', 'balance.correct', 'heat.arcPoint', 'leak.decay', 'plate.reinforce', 'runout.evaluate', 'weld.crackMap', 'alloy.density', 'alloy.identify', 'alloy.list', 'amps.need', 'filler.choose', 'gas.use', 'groove.plan', 'heat.preheat', 'job.quote', 'machine.ac', 'machine.balance', 'machine.dial', 'machine.duty', 'process.choose', 'repair.judge', 'weld.chemistry', 'weld.crackIndex']
+const ANSWERED = ['groove.buildUp', 'heat.simulate', 'heat.fitSource', 'fit.press', 'fit.shrink', 'cut.speed', 'photo.measure', 'balance.correct', 'heat.arcPoint', 'leak.decay', 'plate.reinforce', 'runout.evaluate', 'weld.crackMap', 'alloy.density', 'alloy.identify', 'alloy.list', 'amps.need', 'filler.choose', 'gas.use', 'groove.plan', 'heat.preheat', 'job.quote', 'machine.ac', 'machine.balance', 'machine.dial', 'machine.duty', 'process.choose', 'repair.judge', 'weld.chemistry', 'weld.crackIndex']
 
 /** What the contract says each answer must hold at least. */
 const HOLDS: Record<string, string[]> = {
-  'heat.simulate': ['times', 'probes', 'peak', 'cells', 'wallMs'], 'heat.fitSource': ['sourceW', 'filmWm2K'],
+  'groove.buildUp': ['layers', 'passes', 'rods', 'arcMin'], 'heat.simulate': ['times', 'probes', 'peak', 'cells', 'wallMs'], 'heat.fitSource': ['sourceW', 'filmWm2K'],
   'fit.press': ['pressureMPa', 'hubHoopMPa', 'slugHoopMPa', 'pushOutN', 'yieldFactor'], 'fit.shrink': ['hubC', 'gapAtMm', 'secondsToSeize'], 'cut.speed': ['rpm', 'feedMmMin'],
   'photo.measure': ['lengthMm', 'uncertaintyMm', 'pointsMm'],
   'balance.correct': ['unbalanceGmm', 'correctG'], 'heat.arcPoint': ['temperatureC'], 'leak.decay': ['sccm', 'kPaMin', 'holeUm', 'storedJ'], 'plate.reinforce': ['stiffnessRatio', 'strengthRatio'], 'runout.evaluate': ['tirMm', 'eccentricityMm', 'highDeg', 'lobes'], 'weld.crackMap': ['index', 'beads'],

@@ -1,4 +1,5 @@
 import { NoAnswer, type Step } from '../ask/question'
+import type { End } from './run'
 import { capAreaMm2, grooveSection } from './section'
 import { layBeads, type Bead } from './beads'
 
@@ -16,6 +17,9 @@ export interface GrooveInput {
   rodMm: number
   efficiencyPct: number
   closed: boolean
+  /** A crack that runs into a hole or an edge wants neither stop-hole nor length past it there. */
+  startsIn?: End
+  endsIn?: End
   fillerDensityGcm3: number
 }
 
@@ -38,9 +42,9 @@ export interface GroovePlan {
 }
 
 /** A hand-fed bead's section over the rod's own: judgement, from common practice. */
-const BEAD_TO_ROD_AREA = 1.75
+export const BEAD_TO_ROD_AREA = 1.75
 /** Hand-fed deposit in g/min over the rod's diameter squared in mm²; 2.4 mm rod lays about 2 g a minute: common practice, no source. */
-const DEPOSIT_G_MIN_PER_MM2 = 0.36
+export const DEPOSIT_G_MIN_PER_MM2 = 0.36
 
 /**
  * Groove, metal, rods, passes and arc time for a crack.
@@ -58,7 +62,9 @@ export function planGroove(input: GrooveInput): GroovePlan & { working: Step[] }
   const cap = capAreaMm2(topWidthMm, capMm)
   const areaMm2 = sides * (grooveMm2 + cap)
   const removedAreaMm2 = sides * grooveMm2
-  const runMm = crackMm + (closed ? 0 : 2 * input.pastTipMm)
+  const { startsIn = 'tip', endsIn = 'tip' } = input
+  const tips = closed ? 0 : [startsIn, endsIn].filter(end => end === 'tip').length
+  const runMm = crackMm + tips * input.pastTipMm
   const volumeMm3 = areaMm2 * runMm
   const massG = volumeMm3 * input.fillerDensityGcm3 / 1000
   const rodMm2 = Math.PI / 4 * fillerMm ** 2
@@ -71,7 +77,7 @@ export function planGroove(input: GrooveInput): GroovePlan & { working: Step[] }
   const passes = passesPerSide * sides
   const depositGMin = DEPOSIT_G_MIN_PER_MM2 * fillerMm ** 2
   const arcMin = massG / depositGMin
-  const stopHoles = closed ? [] : [-input.pastTipMm, crackMm + input.pastTipMm].map(alongMm => ({ alongMm, diameterMm: input.stopHoleMm }))
+  const stopHoles = closed ? [] : [...(startsIn === 'tip' ? [-input.pastTipMm] : []), ...(endsIn === 'tip' ? [crackMm + input.pastTipMm] : [])].map(alongMm => ({ alongMm, diameterMm: input.stopHoleMm }))
   const step = (label: string, formula: string, value: number, unit: string, source = 'plane geometry'): Step => ({ label, formula, value, unit, source })
   return {
     depthMm, topWidthMm, areaMm2, removedAreaMm2, runMm, volumeMm3, removedG: removedAreaMm2 * runMm * input.fillerDensityGcm3 / 1000,
@@ -82,7 +88,7 @@ export function planGroove(input: GrooveInput): GroovePlan & { working: Step[] }
       step('Groove section, one side', 'circular segment at the root + trapezium above it', grooveMm2, 'mm²'),
       step('Cap, one side', `parabola: ⅔ × ${topWidthMm.toFixed(2)} × ${capMm}`, cap, 'mm²'),
       step('Section to fill', `${sides} × (groove + cap)`, areaMm2, 'mm²'),
-      step('Run', closed ? 'the ring itself, no ends' : `${crackMm} + 2 × ${input.pastTipMm} past the tips`, runMm, 'mm'),
+      step('Run', closed ? 'the ring itself, no ends' : `${crackMm} + ${tips} × ${input.pastTipMm} past ${tips === 1 ? 'the tip' : 'the tips'}`, runMm, 'mm'),
       step('Metal to put in', 'section × run', volumeMm3, 'mm³'),
       step('Its mass', `× ${input.fillerDensityGcm3} g/cm³`, massG, 'g', 'ASM Handbook vol. 2, recalled from memory'),
       step('Rods, before rounding up', `volume ÷ ${efficiencyPct} % ÷ (π/4 × ${fillerMm}² × ${rodMm})`, rodsNeeded, 'rods'),

@@ -4,8 +4,10 @@ import { percent, positive, quantity } from '../quantity/schema'
 import { alloyName } from '../metal/find-alloy'
 import { caution } from '../safety/cautions.table'
 import { measurePhoto } from './photo'
+import { planBuildUp } from './build-up'
 import { planGroove } from './plan'
 import { reinforce } from './reinforce'
+import { ENDS } from './run'
 
 export const grooveInput = z.object({
   crackMm: positive('mm', { max: 20000 }),
@@ -21,6 +23,8 @@ export const grooveInput = z.object({
   rodMm: positive('mm', { min: 10, max: 5000 }).default(914),
   efficiencyPct: percent({ min: 5 }).default(90),
   closed: z.boolean().default(false),
+  startsIn: z.enum(ENDS).default('tip'),
+  endsIn: z.enum(ENDS).default('tip'),
   filler: alloyName.default(() => alloyName.parse('4043')),
 })
 
@@ -34,6 +38,22 @@ export const groovePlan = question({
     const cautions = [caution('chlorinated-solvent'), caution('aluminium-dust'), caution('rotating-tools')]
     if (input.rootRadiusMm === 0) cautions.push({ code: 'square-root', level: 'note', text: 'Aluminium wets a rounded groove better than a sharp one: round the bottom.' })
     return { answer, working, cautions }
+  },
+})
+
+export const grooveBuildUp = question({
+  name: 'groove.buildUp',
+  purpose: 'Layers, beads, rods and arc minutes to build up a lost edge or corner',
+  input: z.object({
+    longMm: positive('mm', { max: 5000 }), wideMm: positive('mm', { max: 1000 }), highMm: positive('mm', { max: 1000 }),
+    proudMm: quantity('mm', { min: 0, max: 50 }).default(1.5),
+    fillerMm: positive('mm', { min: 0.5, max: 10 }).default(2.4), rodMm: positive('mm', { min: 10, max: 5000 }).default(914), efficiencyPct: percent({ min: 5 }).default(90),
+    filler: alloyName.default(() => alloyName.parse('4043')),
+  }),
+  example: { longMm: '30 mm', wideMm: '8 mm', highMm: '12 mm', proudMm: 1.5, fillerMm: '3/32 in' },
+  solve: ({ filler, ...input }) => {
+    const { working, ...answer } = planBuildUp({ ...input, fillerDensityGcm3: filler.densityGcm3 })
+    return { answer, working, cautions: [caution('chlorinated-solvent'), caution('aluminium-dust')] }
   },
 })
 

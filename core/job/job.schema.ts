@@ -2,11 +2,12 @@ import { z } from 'zod'
 import { DIAL_READINGS } from '../arc/balance'
 import { EARLIER_POINTS, SAFETY_CRITICAL } from '../call/judge.table'
 import { PROCESS_IDS, SOAKS } from '../call/process.table'
+import { ENDS } from '../groove/run'
 import { heatSetupSchema } from '../heat/bench/setup.schema'
 import { SEEN } from '../metal/identify/tests.table'
 import { pictureSchema } from './picture.schema'
 import { STATION_IDS } from './stations.table'
-import { CAUSES, COATINGS, MUST_NOT_MOVE, PROTECTS, SEEN_IN_PUDDLE } from './words.table'
+import { CAUSES, COATINGS, MUST_NOT_MOVE, OPENING_WORKS, PROTECTS, SEEN_IN_PUDDLE } from './words.table'
 
 export const JOB_VERSION = 1
 
@@ -67,7 +68,16 @@ export const callSchema = z.object({
 })
 
 export const openSchema = z.object({
+  /** A crack, a fitted patch, a lost edge built up, or a groove round a turned part. */
+  work: z.enum(keys(OPENING_WORKS)).default('crack'),
   crackMm: reading(),
+  startsIn: z.enum(ENDS).default('tip'),
+  endsIn: z.enum(ENDS).default('tip'),
+  patchWideMm: reading(), patchHighMm: reading(), patchCornerMm: reading('6 mm', 6),
+  turnedMm: reading(),
+  edgeLongMm: reading(), edgeWideMm: reading(), edgeHighMm: reading(), edgeProudMm: reading('1.5 mm', 1.5),
+  /** A plate over a weak arm; left empty, none. */
+  armWideMm: reading(), armHighMm: reading(), armLongMm: reading(), plateMm: reading(), plateSides: z.union([z.literal(1), z.literal(2)]).default(1),
   sides: z.union([z.literal(1), z.literal(2)]).default(1),
   closed: z.boolean().default(false),
   keepBreak: z.boolean().default(true),

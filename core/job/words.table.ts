@@ -40,6 +40,9 @@ export const PROTECTS = {
 } as const satisfies Record<string, Protect>
 export type ProtectId = keyof typeof PROTECTS
 
+/** What is opened up and filled. */
+export const OPENING_WORKS = { 'crack': 'a crack', 'patch': 'a patch let in', 'build-up': 'a lost edge built up', 'turned': 'round a turned part' } as const
+
 /** What the puddle did, as logged against a pass, and the next move. Common practice, no source. */
 export const SEEN_IN_PUDDLE = {
   'wets-clean': { name: 'wets clean', next: 'go on' },

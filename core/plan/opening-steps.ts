@@ -1,6 +1,6 @@
 import type { Job } from '../job/job.schema'
 import { PROTECTS } from '../job/words.table'
-import { BAKE_C, BAKE_MIN, DEGREASE_MIN, EARLIER_REPAIR_MIN, FIND_ENDS_MIN, GROOVE_MIN_PER_CM3, PROTECT_MIN_EACH, STOP_HOLES_MIN, UNCOAT_MIN } from './minutes.table'
+import { BAKE_C, BAKE_MIN, CLEAN_CHECK_MIN, DEGREASE_MIN, EARLIER_REPAIR_MIN, EARTH_MIN, FIND_ENDS_MIN, GROOVE_MIN_PER_CM3, PATCH_MIN, PROTECT_MIN_EACH, STOP_HOLES_MIN, UNCOAT_MIN } from './minutes.table'
 
 export interface WorkStep {
   readonly id: string
@@ -9,6 +9,8 @@ export interface WorkStep {
   readonly minutes: number
   /** Runs by itself. */
   readonly unattended?: boolean
+  /** What must not be done at this step. */
+  readonly ban?: string
   /** Not passed until what it asks is seen. */
   readonly hold?: string
 }
@@ -20,7 +22,7 @@ const TAKE_OUT = {
 } as const
 
 /**
- * Opening up, in order: what is near, degrease, coating, earlier repair, ends, holes, groove, wipe, bake, wipe again.
+ * Opening up, in order: what is near, degrease, coating, earlier repair, ends, holes, groove, wipe, bake, wipe again, earth, look.
  * Order: common practice, no source.
  */
 export function openingSteps(job: Job, removedCm3: number): WorkStep[] {
@@ -30,17 +32,21 @@ export function openingSteps(job: Job, removedCm3: number): WorkStep[] {
     id: `protect-${id}`, text: `${PROTECTS[id].name[0]!.toUpperCase()}${PROTECTS[id].name.slice(1)}: ${PROTECTS[id].how}.`, why: 'before dust, solvent or heat', minutes: PROTECT_MIN_EACH,
     ...('caution' in PROTECTS[id] ? { hold: 'done, and looked at' } : {}),
   }))
-  steps.push({ id: 'degrease', text: 'Degrease all over, in and out; rinse; dry.', why: 'oil ground in with a disc is worse than oil on top', minutes: DEGREASE_MIN[soak] })
+  steps.push({ id: 'degrease', text: 'Degrease all over, in and out; rinse; dry.', why: 'oil ground in with a disc is worse than oil on top', minutes: DEGREASE_MIN[soak], ban: 'no chlorinated solvent, no brake or contact cleaner' })
   if (takeIn.coating !== 'none') steps.push({ id: 'uncoat', text: `Take the ${takeIn.coating === 'paint' ? 'paint' : takeIn.coating === 'powder' ? 'powder coat' : takeIn.coating === 'plated' ? 'plating' : 'anodising'} off for 12 mm each side.`, why: 'coatings gas in the puddle and make fume', minutes: UNCOAT_MIN })
-  if (takeIn.earlierRepair !== 'none') steps.push({ id: 'earlier', text: TAKE_OUT[takeIn.earlierRepair], why: 'an earlier repair comes out completely', minutes: EARLIER_REPAIR_MIN[takeIn.earlierRepair], hold: 'none of it left' })
-  steps.push({ id: 'ends', text: 'Find both ends of the crack, on both sides; dye if in doubt.', why: 'damage reaches further than the first look', minutes: FIND_ENDS_MIN, hold: 'both ends seen' })
-  if (!open.closed && (open.stopHoleMm.value ?? 0) > 0) steps.push({ id: 'stop-holes', text: 'Drill the stop-holes just past the tips.', why: 'the crack should show entering the hole on one side, clean metal on the other', minutes: STOP_HOLES_MIN, hold: 'clean metal on the far side of each hole' })
-  steps.push({ id: 'groove', text: open.keepBreak ? 'Groove it, round-bottomed; leave the middle of the break as the locator.' : 'Groove it, round-bottomed, right through to sound metal.', why: 'aluminium wets a round groove better than a square slot', minutes: 5 + removedCm3 * GROOVE_MIN_PER_CM3, hold: 'no dark line left in the bottom' })
-  steps.push({ id: 'wipe', text: 'Wipe groove, 25 mm each side, and the rods with acetone or isopropyl; let it dry.', why: 'burr wax and fingers are dirt too', minutes: 3 })
+  if (takeIn.earlierRepair !== 'none') steps.push({ id: 'earlier', text: TAKE_OUT[takeIn.earlierRepair], why: 'an earlier repair comes out completely', minutes: EARLIER_REPAIR_MIN[takeIn.earlierRepair], hold: 'none of it left', ...(takeIn.earlierRepair === 'epoxy' ? { ban: 'no burning it out indoors' } : {}) })
+  if (open.work === 'crack') steps.push({ id: 'ends', text: 'Find both ends of the crack, on both sides; dye if in doubt.', why: 'damage reaches further than the first look', minutes: FIND_ENDS_MIN, hold: 'both ends seen' })
+  if (open.work === 'crack' && !open.closed && (open.startsIn === 'tip' || open.endsIn === 'tip') && (open.stopHoleMm.value ?? 0) > 0) steps.push({ id: 'stop-holes', text: 'Drill the stop-holes just past the tips.', why: 'the crack should show entering the hole on one side, clean metal on the other', minutes: STOP_HOLES_MIN, hold: 'clean metal on the far side of each hole' })
+  if (open.work === 'patch') steps.push({ id: 'patch', text: 'Cut the bad piece out with rounded corners; cut the patch of the same alloy and wall to a saw cut of gap; bevel both.', why: 'a patch that fits needs no bridging', minutes: PATCH_MIN, hold: 'it drops in and stands flush' })
+  if (open.work === 'build-up') steps.push({ id: 'face', text: 'Dress the broken edge back to sound bright metal and round what the arc would run off.', why: 'beads want something square to sit on', minutes: 5, hold: 'no crack left in the edge' })
+  else steps.push({ id: 'groove', text: open.keepBreak ? 'Groove it, round-bottomed; leave the middle of the break as the locator.' : 'Groove it, round-bottomed, right through to sound metal.', why: 'aluminium wets a round groove better than a square slot', minutes: 5 + removedCm3 * GROOVE_MIN_PER_CM3, ban: 'no disc or burr that has touched steel', hold: 'no dark line left in the bottom' })
+  steps.push({ id: 'wipe', text: 'Wipe groove, 25 mm each side, and the rods with acetone or isopropyl; let it dry.', why: 'burr wax and fingers are dirt too', minutes: 3, ban: 'no arc or flame until it has dried' })
   if (soak === 'oily' || soak === 'oil-soaked') {
-    if (soak === 'oil-soaked') steps.push({ id: 'bake', text: `Bake at ${BAKE_C} °C for an hour, or torch it until the dark damp front has gone.`, why: 'drives oil and water out of the pores', minutes: BAKE_MIN, unattended: true, hold: 'no more smoke, no dark front' })
-    else steps.push({ id: 'torch-out', text: 'Torch the groove until the dark damp front has gone.', why: 'drives oil and water out of the pores', minutes: 5, hold: 'no dark front' })
+    if (soak === 'oil-soaked') steps.push({ id: 'bake', text: `Bake at ${BAKE_C} °C for an hour in an oven, or torch it, flame always moving, to about ${BAKE_C} °C by stick until the dark damp front has gone and stays gone for five minutes.`, why: 'drives oil and water out of the pores', minutes: BAKE_MIN, unattended: true, ban: 'no heat with seals in, or on a closed hollow', hold: 'no more smoke, no dark front' })
+    else steps.push({ id: 'torch-out', text: `Torch the groove, flame always moving, to about ${BAKE_C} °C by stick until the dark damp front has gone.`, why: 'drives oil and water out of the pores', minutes: 5, hold: 'no dark front' })
     steps.push({ id: 'wipe-again', text: 'Wipe again, warm, with a clean rag.', why: 'what the heat brought up must go', minutes: 2, hold: 'the rag stays clean' })
   }
+  steps.push({ id: 'earth', text: 'Earth clamp on bright bare metal of the part itself, near the weld; tug it, and try the arc on scrap.', why: 'through paint or a bearing it burns what it crosses', minutes: EARTH_MIN, ban: 'no earth through a bearing, a seal face or paint', hold: 'bare metal under the clamp' })
+  steps.push({ id: 'clean', text: 'Is it clean? Bright metal all over the groove, a white rag with acetone comes away white, and a short arc without rod makes a bright puddle with no specks.', why: 'dirt shows in the first puddle, when it is still cheap to go back', minutes: CLEAN_CHECK_MIN, hold: 'white rag, bright puddle' })
   return steps
 }

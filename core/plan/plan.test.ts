@@ -34,7 +34,7 @@ describe('a job\'s plan', () => {
   })
   it('says of the gearbox cover what the questions say', () => {
     const plan = planJob(cover, kit)
-    const asked = questions.ask('groove.plan', plan.open.data.input)
+    const asked = questions.ask('groove.plan', plan.open.workings.groove!.input)
     expect(asked.ok && asked.answer).toEqual(plan.open.data.groove)
     expect(said(cover, 'open')).toMatch(/^Groove it from one side, 6\.0 mm deep at 70°; seven passes, two rods\.$/)
     expect(said(cover, 'call')).toMatch(/^Mend it, with limits: AC TIG with 4043/)

@@ -5,6 +5,7 @@ import { dialForBalance, type DialReads } from '../arc/balance'
 import { elapsedMin, type Duty } from '../arc/duty'
 import type { GasUse } from '../arc/gas'
 import type { AcWave } from '../arc/wave'
+import { sideOrder } from '../groove/sequence'
 import type { ProcessId } from '../call/process.table'
 import { caution } from '../safety/cautions.table'
 import { askFor } from './ask-core'
@@ -50,15 +51,11 @@ const postflowS = (a: number) => Math.min(20, Math.max(5, 5 + (a - 70) * 10 / 13
 function passesOf(open: OpenData, job: Job): WeldPass[] {
   const { groove } = open
   if (!groove) return []
-  const perSide = groove.passesPerSide
-  return Array.from({ length: groove.passes }, (_, index) => {
-    const number = index + 1
-    const within = index % perSide
-    return {
-      number, side: index < perSide ? 1 : 2, kind: within === 0 ? 'root' : within === perSide - 1 ? 'cap' : 'fill',
-      done: job.weld.passesDone.includes(number), log: job.weld.log.filter(entry => entry.pass === number),
-    }
-  })
+  const sides = groove.passes > groove.passesPerSide ? 2 : 1
+  return sideOrder(sides, groove.passesPerSide).map(({ side, within }, index) => ({
+    number: index + 1, side, kind: within === 0 ? 'root' : within === groove.passesPerSide - 1 ? 'cap' : 'fill',
+    done: job.weld.passesDone.includes(index + 1), log: job.weld.log.filter(entry => entry.pass === index + 1),
+  }))
 }
 
 /** Weld: current, wave, balance on this machine's dial, duty, gas, passes. */

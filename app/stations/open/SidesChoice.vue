@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useJob } from '~/stores/job'
 
+defineProps<{ ring: boolean }>()
 const store = useJob()
 </script>
 
@@ -10,7 +11,7 @@ const store = useJob()
     <v-btn-toggle :model-value="store.job!.open.sides" aria-label="Reach" @update:model-value="store.edit(['open', 'sides'], $event)">
       <v-btn :value="1">one side</v-btn><v-btn :value="2">both sides</v-btn>
     </v-btn-toggle>
-    <v-checkbox label="A ring: no ends" :model-value="store.job!.open.closed" @update:model-value="store.edit(['open', 'closed'], $event === true)" />
+    <v-checkbox v-if="ring" label="A ring: no ends" :model-value="store.job!.open.closed" @update:model-value="store.edit(['open', 'closed'], $event === true)" />
   </div>
 </template>
 

@@ -1,5 +1,6 @@
 import { computed } from 'vue'
 import { grooveOutline, includedDegForHalfWidth } from '#core/groove/outline'
+import { passNumber } from '#core/groove/sequence'
 import { halfWidthMm } from '#core/groove/section'
 import { write } from '#core/quantity/show'
 import { useDrawing } from '~/composables/use-drawing'
@@ -43,7 +44,8 @@ export function useGrooveDrawing() {
   const beads = computed(() => {
     if (!groove.value) return []
     const first = groove.value.beads.map(bead => ({ ...bead, x: middle + px(bead.xMm), y: yOf(bead.heightMm), rx: px(bead.halfWidthMm), ry: px(bead.halfHeightMm) }))
-    return sides.value === 1 ? first : [...first, ...first.map(bead => ({ ...bead, pass: bead.pass + groove.value!.passesPerSide, y: 2 * TOP + wallPx.value - bead.y }))]
+    const both = ([1, 2] as const).slice(0, sides.value)
+    return both.flatMap(side => first.map(bead => ({ ...bead, pass: passNumber(sides.value, side, bead.pass - 1), y: side === 1 ? bead.y : 2 * TOP + wallPx.value - bead.y })))
   })
   const lip = computed(() => ({ x: middle + px(halfWidthMm(shape.value, shape.value.depthMm)), y: TOP }))
   const root = computed(() => ({ x: middle, y: TOP + px(shape.value.depthMm) }))
