@@ -1,5 +1,6 @@
 import { createRegistry } from './ask/registry'
 import * as arc from './arc/question'
+import * as braze from './braze/question'
 import * as call from './call/question'
 import * as crack from './crack/question'
 import * as face from './face/question'
@@ -11,4 +12,4 @@ import * as metal from './metal/question'
 import * as shop from './shop/question'
 
 /** Every question the core answers. The screens, the route and the command line all ask through this. */
-export const questions = createRegistry([metal, call, crack, groove, heat, arc, face, fit, leak, shop].flatMap(topic => Object.values(topic)).filter(entry => 'solve' in entry))
+export const questions = createRegistry([metal, call, crack, groove, heat, arc, braze, face, fit, leak, shop].flatMap(topic => Object.values(topic)).filter(entry => 'solve' in entry))

@@ -1,11 +1,15 @@
 import { z } from 'zod'
 import { NoAnswer, question } from '../ask/question'
 import { percent, positive, quantity } from '../quantity/schema'
+import { alloyName } from '../metal/find-alloy'
 import { caution } from '../safety/cautions.table'
 import { ampsNeed, JOINT_SHARE, PROCESS_SHARE, type ArcProcess, type Joint } from './amps'
 import { DIAL_READINGS, readBalance } from './balance'
 import { dutyAt } from './duty'
 import { gasUse } from './gas'
+import { MIG_MODES, migSetup } from './mig'
+import { tigSetup } from './setup'
+import { BALANCE_SCHOOLS, FREQUENCY_SCHOOLS, POSITION_SHARE, type BalanceSchool, type FrequencySchool, type Position } from './setup.table'
 import { acWave } from './wave'
 
 const arcCautions = () => [caution('earth-before-arc'), caution('ozone-uv')]
@@ -117,5 +121,46 @@ export const gasUseQuestion = question({
     const cautions = answer.cylinderShare !== undefined && answer.cylinderShare > 1
       ? [{ code: 'cylinder-short', level: 'caution' as const, text: 'One cylinder will not do: have a full one ready before the first arc.' }] : []
     return { answer, working, cautions }
+  },
+})
+
+const oneOf = <T extends string>(table: Readonly<Record<T, unknown>>) => {
+  const ids = Object.keys(table) as [T, ...T[]]
+  return z.enum(ids, { error: `one of ${ids.join(', ')}` })
+}
+
+export const machineSetup = question({
+  name: 'machine.setup',
+  purpose: 'Tungsten, tip, cup, gas, post-flow, rod, balance and frequency for a current, with each school\'s range',
+  input: z.object({
+    process: z.enum(['ac-tig', 'mig-pulse', 'mig-spool'], { error: 'one of ac-tig, mig-pulse, mig-spool' }).default('ac-tig'),
+    a: positive('a', { max: 1000 }),
+    fillerMm: positive('mm', { min: 0.5, max: 10 }).optional(),
+    position: oneOf<Position>(POSITION_SHARE).default('flat'),
+    school: oneOf<FrequencySchool>(FREQUENCY_SCHOOLS).default('middle'),
+    metal: oneOf<BalanceSchool>(BALANCE_SCHOOLS).default('dirty'),
+  }),
+  example: { process: 'ac-tig', a: 160, position: 'flat', school: 'middle' },
+  solve: ({ process, ...input }) => {
+    if (process !== 'ac-tig') throw new NoAnswer('MIG has no tungsten, balance or frequency: ask mig.setup for wire feed and voltage')
+    const { working, ...answer } = tigSetup(input)
+    return { answer, working, cautions: arcCautions() }
+  },
+})
+
+export const migSetupQuestion = question({
+  name: 'mig.setup',
+  purpose: 'Wire feed, voltage and deposit of a MIG gun for a wall',
+  input: z.object({
+    wireMm: positive('mm', { min: 0.6, max: 3.2 }),
+    filler: alloyName.default(() => alloyName.parse('4043')),
+    wallMm: positive('mm', { min: 0.5, max: 40 }),
+    mode: z.enum(MIG_MODES, { error: `one of ${MIG_MODES.join(', ')}` }).default('spray'),
+  }),
+  example: { wireMm: '0.035 in', filler: '4043', wallMm: 3, mode: 'cold' },
+  solve: (input) => {
+    const { working, ...answer } = migSetup(input)
+    const globs = input.mode === 'spray' && !answer.sprays
+    return { answer, working, cautions: [...arcCautions(), ...(globs ? [{ code: 'no-spray', level: 'note' as const, title: 'Does not spray', text: `Under about ${Math.round(answer.sprayFromA)} A this wire goes over in drops: take thinner wire, or pulse.` }] : [])] }
   },
 })

@@ -4,6 +4,8 @@ import type { AmpsNeed } from '../arc/amps'
 import { dialForBalance, type DialReads } from '../arc/balance'
 import { elapsedMin, type Duty } from '../arc/duty'
 import type { GasUse } from '../arc/gas'
+import { postflowS } from '../arc/setup'
+import { FREQUENCY_SCHOOLS } from '../arc/setup.table'
 import type { AcWave } from '../arc/wave'
 import { sideOrder } from '../groove/sequence'
 import type { ProcessId } from '../call/process.table'
@@ -34,19 +36,9 @@ export interface WeldData {
   reaches: boolean
 }
 
-/** AC frequencies of the three schools, Hz. Common practice, no source. */
-export const FREQUENCY_SCHOOLS = {
-  low: { lowHz: 50, highHz: 80, buys: 'soaks in, flows and floats dirt' },
-  middle: { lowHz: 100, highHz: 120, buys: 'between the two' },
-  high: { lowHz: 130, highHz: 150, buys: 'a tight arc into a root or narrow bore' },
-} as const
-
 export const DIAL_WORDS: Readonly<Record<DialReads, string>> = {
   'en-share': 'share electrode negative', 'cleaning-share': 'share cleaning', 'ep-minus-en': 'positive less negative',
 }
-
-/** Post-flow: 15 s with 2.4 mm tungsten at full output, 5 s at 70 A, a straight line between. Common practice, no source. */
-const postflowS = (a: number) => Math.min(20, Math.max(5, 5 + (a - 70) * 10 / 130))
 
 function passesOf(open: OpenData, job: Job): WeldPass[] {
   const { groove } = open
