@@ -11,6 +11,8 @@ const TOPICS = {
   crack: BASE, groove: BASE, heat: BASE, arc: BASE, braze: [...BASE, 'heat'], face: BASE, fit: BASE, leak: BASE,
   // The call weighs the bead's cracking and the machine's reach, so it sits on these two.
   call: [...BASE, 'crack', 'arc'],
+  // A rebuilt boss is weighed by what its filler deposits.
+  thread: [...BASE, 'call'],
   // A job's schema takes the words of the calls and the set-ups that are stored in it from their own tables.
   job: [...BASE, 'arc', 'call', 'groove', 'heat'],
 }

@@ -10,6 +10,7 @@ import * as heat from './heat/question'
 import * as leak from './leak/question'
 import * as metal from './metal/question'
 import * as shop from './shop/question'
+import * as thread from './thread/question'
 
 /** Every question the core answers. The screens, the route and the command line all ask through this. */
-export const questions = createRegistry([metal, call, crack, groove, heat, arc, braze, face, fit, leak, shop].flatMap(topic => Object.values(topic)).filter(entry => 'solve' in entry))
+export const questions = createRegistry([metal, call, crack, groove, heat, arc, braze, face, fit, thread, leak, shop].flatMap(topic => Object.values(topic)).filter(entry => 'solve' in entry))
