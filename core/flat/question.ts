@@ -1,0 +1,34 @@
+import { z } from 'zod'
+import { question } from '../ask/question'
+import { positive, quantity } from '../quantity/schema'
+import { evaluateFlatness } from './evaluate'
+import { HAND_RATE_MM3_MIN, planLapping } from './lap'
+
+const coordinate = () => quantity('mm', { min: -1e4, max: 1e4 })
+const points = z.array(z.object({ xMm: coordinate(), yMm: coordinate(), zMm: coordinate() })).min(4).max(5000)
+const EXAMPLE = [
+  { xMm: 0, yMm: 0, zMm: 0 }, { xMm: 60, yMm: 0, zMm: 0.03 }, { xMm: 120, yMm: 0, zMm: 0.01 }, { xMm: 0, yMm: 40, zMm: 0.05 }, { xMm: 60, yMm: 40, zMm: 0.11 }, { xMm: 120, yMm: 40, zMm: 0.06 },
+  { xMm: 0, yMm: 80, zMm: 0.01 }, { xMm: 60, yMm: 80, zMm: 0.04 }, { xMm: 120, yMm: 80, zMm: 0.02 },
+]
+
+export const flatEvaluate = question({
+  name: 'flat.evaluate',
+  purpose: 'Flatness of a face from readings anywhere on it: minimum zone, shape, high spots, what it stands on',
+  input: z.object({ points }),
+  example: { points: EXAMPLE },
+  solve: ({ points: given }) => {
+    const { working, ...answer } = evaluateFlatness(given)
+    return { answer, working, cautions: [] }
+  },
+})
+
+export const flatLap = question({
+  name: 'flat.lap',
+  purpose: 'How much to lap off to bring a face within a flatness, where it rubs first, and minutes',
+  input: z.object({ points, toMm: quantity('mm', { min: 0, max: 10 }), rateMm3Min: positive('mm3Min').default(HAND_RATE_MM3_MIN) }),
+  example: { points: EXAMPLE, toMm: '0.02 mm' },
+  solve: ({ points: given, toMm, rateMm3Min }) => {
+    const { working, ...answer } = planLapping(given, toMm, rateMm3Min)
+    return { answer, working, cautions: [] }
+  },
+})
