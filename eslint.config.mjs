@@ -8,7 +8,7 @@ import vueParser from 'vue-eslint-parser'
 const BASE = ['ask', 'quantity', 'metal', 'safety']
 const TOPICS = {
   ask: ['quantity'], quantity: ['ask'], safety: ['ask'], metal: ['ask', 'quantity', 'safety'],
-  crack: BASE, groove: BASE, heat: BASE, arc: BASE, braze: [...BASE, 'heat'], face: BASE, flat: BASE, fit: BASE, leak: BASE,
+  crack: BASE, day: BASE, groove: BASE, heat: BASE, arc: BASE, braze: [...BASE, 'heat'], face: BASE, flat: BASE, fit: BASE, leak: BASE,
   // The call weighs the bead's cracking and the machine's reach, so it sits on these two.
   call: [...BASE, 'crack', 'arc'],
   // A rebuilt boss is weighed by what its filler deposits.

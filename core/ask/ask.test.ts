@@ -10,10 +10,11 @@ import { NoAnswer, question } from './question'
 import { createRegistry, type Asked } from './registry'
 
 /** Every question of the contract that this version answers. */
-const ANSWERED = ['flat.evaluate', 'flat.lap', 'thread.dims', 'thread.identify', 'thread.strength', 'thread.insert', 'boss.compare', 'machine.setup', 'mig.setup', 'braze.plan', 'groove.buildUp', 'heat.simulate', 'heat.fitSource', 'fit.press', 'fit.shrink', 'cut.speed', 'photo.measure', 'balance.correct', 'heat.arcPoint', 'leak.decay', 'plate.reinforce', 'runout.evaluate', 'weld.crackMap', 'alloy.density', 'alloy.identify', 'alloy.list', 'amps.need', 'filler.choose', 'gas.use', 'groove.plan', 'heat.preheat', 'job.quote', 'machine.ac', 'machine.balance', 'machine.dial', 'machine.duty', 'process.choose', 'repair.judge', 'weld.chemistry', 'weld.crackIndex']
+const ANSWERED = ['day.schedule', 'log.learn', 'flat.evaluate', 'flat.lap', 'thread.dims', 'thread.identify', 'thread.strength', 'thread.insert', 'boss.compare', 'machine.setup', 'mig.setup', 'braze.plan', 'groove.buildUp', 'heat.simulate', 'heat.fitSource', 'fit.press', 'fit.shrink', 'cut.speed', 'photo.measure', 'balance.correct', 'heat.arcPoint', 'leak.decay', 'plate.reinforce', 'runout.evaluate', 'weld.crackMap', 'alloy.density', 'alloy.identify', 'alloy.list', 'amps.need', 'filler.choose', 'gas.use', 'groove.plan', 'heat.preheat', 'job.quote', 'machine.ac', 'machine.balance', 'machine.dial', 'machine.duty', 'process.choose', 'repair.judge', 'weld.chemistry', 'weld.crackIndex']
 
 /** What the contract says each answer must hold at least. */
 const HOLDS: Record<string, string[]> = {
+  'day.schedule': ['starts', 'makespanMin', 'lowerBoundMin', 'lateMin'], 'log.learn': ['all', 'groups'],
   'flat.evaluate': ['minimumZoneMm', 'leastSquaresMm', 'shape', 'high', 'contact'], 'flat.lap': ['removeMm', 'volumeMm3', 'minutes', 'before', 'after'],
   'thread.dims': ['majorMm', 'pitchMm', 'pitchDiameterMm', 'minorInternalMm', 'minorExternalMm', 'flankDeg', 'stressAreaMm2', 'tapDrills'], 'thread.identify': ['ranked', 'confusable'], 'thread.strength': ['boltBreakN', 'bodyStripN', 'boltStripN', 'governs', 'engagementToBreakBoltMm'],
   'thread.insert': ['drillMm', 'tapMajorMm', 'outsideMm', 'leastWallMm'], 'boss.compare': ['ranked'],

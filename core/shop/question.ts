@@ -1,6 +1,7 @@
 import { z } from 'zod'
-import { question } from '../ask/question'
-import { quantity } from '../quantity/schema'
+import { NoAnswer, question } from '../ask/question'
+import { positive, quantity } from '../quantity/schema'
+import { learn } from './learn'
 import { quote } from './quote'
 
 const money = z.number({ error: 'an amount of money' }).min(0).max(1e7)
@@ -27,5 +28,22 @@ export const jobQuote = question({
     const cautions = answer.ofNewPct !== undefined && answer.ofNewPct > 60
       ? [{ code: 'dear-against-new', level: 'note' as const, text: 'The repair comes near the price of a new part: say so before starting.' }] : []
     return { answer, working, cautions }
+  },
+})
+
+export const logLearn = question({
+  name: 'log.learn',
+  purpose: 'What the shop\'s own finished jobs say: success and time by family, process, soak and filler, with intervals',
+  input: z.object({
+    records: z.array(z.object({
+      success: z.boolean(), family: z.string().max(60).optional(), process: z.string().max(60).optional(), soak: z.string().max(60).optional(), filler: z.string().max(60).optional(),
+      plannedMin: positive('min').optional(), actualMin: positive('min').optional(),
+    })).max(50_000),
+  }),
+  example: { records: [{ success: true, family: 'cast-al-si-mg', process: 'ac-tig', soak: 'oily', plannedMin: 60, actualMin: 75 }, { success: false, family: 'cast-al-si-mg', process: 'ac-tig', soak: 'oil-soaked', plannedMin: 80, actualMin: 140 }] },
+  solve: ({ records }) => {
+    if (!records.length) throw new NoAnswer('there are no finished jobs yet: lessons begin with the first one handed over')
+    const { working, ...answer } = learn(records)
+    return { answer, working, cautions: [] }
   },
 })

@@ -1,0 +1,5 @@
+declare module 'jstat' {
+  interface Distribution { inv(p: number, ...parameters: number[]): number }
+  const jstat: { beta: Distribution, studentt: Distribution }
+  export default jstat
+}
