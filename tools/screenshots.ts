@@ -6,12 +6,11 @@ import { CHROMIUM, CHROMIUM_ARGS } from '../e2e/chromium'
 
 /** Takes one picture of each main view from the demo data, into docs/screenshots. Wants a build. */
 const OUT = fileURLToPath(new URL('../docs/screenshots/', import.meta.url))
-const DEMO = fileURLToPath(new URL('../demo/larkmoor-bench.json', import.meta.url))
 
 const VIEWS: readonly (readonly [name: string, path: string, width?: number, dark?: boolean])[] = [
   ['shelf', '/'], ['take-in', '/job/gearbox-cover/take-in'], ['know', '/job/gearbox-cover/know'], ['call', '/job/gearbox-cover/call'], ['open', '/job/gearbox-cover/open'],
   ['warm', '/job/gearbox-cover/warm'], ['weld', '/job/signal-bracket/weld'], ['rebuild', '/job/gearbox-cover/rebuild'], ['prove', '/job/dome-shutter/prove'], ['hand-over', '/job/dome-shutter/hand-over'],
-  ['record', '/job/dome-shutter/record'], ['kit', '/kit'], ['ask', '/ask?q=alloy.density'], ['open-phone', '/job/gearbox-cover/open', 390], ['weld-dark', '/job/signal-bracket/weld', 1280, true],
+  ['record', '/job/dome-shutter/record'], ['kit', '/kit'], ['ask', '/ask?q=alloy.density'], ['heat', '/job/gearbox-cover/heat'], ['pictures', '/job/signal-bracket/pictures'], ['day', '/day'], ['threads', '/threads'], ['open-phone', '/job/gearbox-cover/open', 390], ['weld-dark', '/job/signal-bracket/weld', 1280, true],
 ]
 
 mkdirSync(OUT, { recursive: true })
@@ -20,7 +19,7 @@ const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM
 try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(server.address)
-  await page.getByTestId('import').setInputFiles(DEMO)
+  await page.getByRole('button', { name: /made-up shop/i }).click()
   await page.getByText('5 new').waitFor()
   for (const [name, path, width = 1280, dark = false] of VIEWS) {
     await page.setViewportSize({ width, height: width < 500 ? 844 : 800 })
@@ -28,7 +27,16 @@ try {
     await page.goto(server.address + path.slice(1))
     await page.waitForSelector('h1')
     if (name === 'ask') await page.getByRole('button', { name: 'Put in an example' }).click()
-    await page.waitForTimeout(700)
+    if (name === 'heat') {
+      await page.getByTestId('run-heat').click()
+      await page.getByTestId('one-change').waitFor()
+    }
+    if (name === 'threads') {
+      await page.getByTestId('thread-diameter').fill('13.1 mm')
+      await page.getByTestId('thread-pitch').fill('19')
+    }
+    if (name === 'day') await page.getByTestId('day-call').waitFor({ timeout: 60_000 })
+    await page.waitForTimeout(name === 'day' ? 3000 : 900)
     await page.screenshot({ path: `${OUT}${name}.png` })
   }
 }

@@ -36,7 +36,7 @@ const tackX = (alongMm: number) => x(fromMm.value + alongMm)
       <g v-for="(run, n) in root" :key="`run${n}`"><path class="new-line" :d="`M${tackX(run.fromMm)} 108H${tackX(run.toMm)}m${run.toMm > run.fromMm ? -7 : 7} -5l${run.toMm > run.fromMm ? 7 : -7} 5l${run.toMm > run.fromMm ? -7 : 7} 5`" /><text :x="tackX((run.fromMm + run.toMm) / 2)" y="102" text-anchor="middle" class="pass">{{ String.fromCharCode(97 + n) }}</text></g>
       <DimensionLine :x1="x(0)" :y1="152" :x2="x(crack)" :y2="152" :text="isCrack ? `${settings.text(crack, 'mm')} seen` : settings.text(crack, 'mm')" />
     </svg>
-    <ul v-if="sequence" class="small why"><li v-for="line in sequence.why" :key="line">{{ line }}</li></ul>
+    <ul v-if="sequence" class="small why"><li v-for="reason in sequence.why" :key="reason">{{ reason }}</li></ul>
   </template>
 </template>
 

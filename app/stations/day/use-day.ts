@@ -1,0 +1,64 @@
+import { proxy, wrap } from 'comlink'
+import { useLocalStorage } from '@vueuse/core'
+import { addMinutes, format, startOfDay } from 'date-fns'
+import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
+import { read } from '#core/quantity/read'
+import { download } from '~/composables/use-files'
+import { useShop } from '~/stores/shop'
+import type { DayWorker, PlannedDay } from '~/workers/day.worker'
+
+const HOURS = /^(\d{1,2}):(\d{2})$/
+const minutesOf = (text: string) => {
+  const clock = HOURS.exec(text.trim())
+  return clock ? Number(clock[1]) * 60 + Number(clock[2]) : (hours => hours.ok ? hours.value * 60 : null)(read(text, 'number'))
+}
+
+/** The day across all open jobs, planned anew as jobs or hours change. */
+export function useDay() {
+  const shop = useShop()
+  const worker = new Worker(new URL('../../workers/day.worker.ts', import.meta.url), { type: 'module', name: 'day' })
+  const day = wrap<DayWorker>(worker)
+  const from = useLocalStorage('ws-day-from', '8:00')
+  const to = useLocalStorage('ws-day-to', '17:00')
+  const planned = shallowRef<PlannedDay | null>(null)
+  const reason = ref<string | null>(null)
+  const busy = ref(false)
+  const share = ref(0)
+  const midnight = startOfDay(new Date())
+  const hours = computed(() => {
+    const [fromMin, toMin] = [minutesOf(from.value), minutesOf(to.value)]
+    return fromMin !== null && toMin !== null && toMin > fromMin && toMin <= 1440 ? { fromMin, toMin } : null
+  })
+
+  let ticket = 0
+  async function plan() {
+    if (!hours.value) {
+      reason.value = 'hours such as 8:00 to 17:00, the second after the first'
+      return
+    }
+    const mine = ++ticket
+    busy.value = true
+    share.value = 0
+    const told = await day.plan(toRaw(shop.jobs), toRaw(shop.kit), hours.value.fromMin, hours.value.toMin, proxy((done: number) => { share.value = done }))
+    if (mine !== ticket) return
+    busy.value = false
+    if (told.ok === true) {
+      planned.value = told.day
+      reason.value = null
+    }
+    else if (told.ok === false) reason.value = told.reason
+  }
+  watch([() => shop.jobs, () => shop.kit, hours], () => { void plan() }, { immediate: true })
+  onBeforeUnmount(() => worker.terminate())
+
+  async function saveCalendar() {
+    const { createEvents } = await import('ics')
+    const stamp = (minutes: number) => { const at = addMinutes(midnight, minutes); return [at.getFullYear(), at.getMonth() + 1, at.getDate(), at.getHours(), at.getMinutes()] as [number, number, number, number, number] }
+    const { value } = createEvents((planned.value?.tasks ?? []).map(task => ({
+      uid: `${task.id}@wild-sparrow`, productId: 'wild-sparrow', title: `${task.name}: ${task.title}`, start: stamp(task.startMin), end: stamp(task.startMin + task.minutes), ...(task.unattended ? { busyStatus: 'FREE' as const } : {}),
+    })))
+    if (value) download('bench-day.ics', value, 'text/calendar')
+  }
+
+  return { from, to, hours, planned, reason, busy, share, saveCalendar, clock: (minutes: number) => format(addMinutes(midnight, minutes), 'HH:mm'), dayName: (minutes: number) => format(addMinutes(midnight, minutes), 'EEEE d MMMM'), stop: () => { void day.stop() } }
+}

@@ -1,0 +1,47 @@
+import { expose } from 'comlink'
+import { NoAnswer } from '#core/ask/question'
+import { dayOf } from '#core/day/model'
+import { schedule } from '#core/day/search'
+import type { Job, Kit } from '#core/job/job.schema'
+import { dayFromJobs, workingDays, type DayTask } from '#core/plan/day'
+
+export interface PlannedDay { tasks: (DayTask & { startMin: number })[], makespanMin: number, lowerBoundMin: number }
+export type DayTold = { ok: true, day: PlannedDay } | { ok: false, reason: string } | { ok: 'stopped' }
+
+/** Days looked ahead; work for longer than that is not a day's plan. */
+const DAYS = 30
+const TELL_EVERY_MS = 60
+let wanted = 0
+
+const bench = {
+  stop: (): void => { wanted += 1 },
+  /** Plans the open jobs; tells the share done. */
+  plan: async (jobs: Job[], kit: Kit, fromMin: number, toMin: number, tell: (share: number) => void): Promise<DayTold> => {
+    const ticket = ++wanted
+    try {
+      const { given, tasks } = dayFromJobs(jobs, kit, workingDays(fromMin, toMin, DAYS))
+      const day = dayOf(given)
+      if (!day.tasks.length) return { ok: true, day: { tasks: [], makespanMin: 0, lowerBoundMin: 0 } }
+      const running = schedule(day)
+      let last = Date.now()
+      for (;;) {
+        const next = running.next()
+        if (next.done) {
+          const startOf = new Map(day.tasks.map((task, n) => [task.id, next.value.starts[n]!]))
+          return { ok: true, day: { tasks: tasks.map(task => ({ ...task, startMin: startOf.get(task.id)! })), makespanMin: next.value.makespanMin, lowerBoundMin: next.value.lowerBoundMin } }
+        }
+        if (Date.now() - last < TELL_EVERY_MS) continue
+        tell(next.value.share)
+        await new Promise<void>((resolve) => { setTimeout(resolve, 0) })
+        if (ticket !== wanted) return { ok: 'stopped' }
+        last = Date.now()
+      }
+    }
+    catch (error) {
+      return { ok: false, reason: error instanceof NoAnswer ? error.message : 'the day could not be planned' }
+    }
+  },
+}
+export type DayWorker = typeof bench
+
+expose(bench)
