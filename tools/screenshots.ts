@@ -20,7 +20,7 @@ try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(server.address)
   await page.getByRole('button', { name: /made-up shop/i }).click()
-  await page.getByText('5 new').waitFor()
+  await page.getByText('Gearbox cover').first().waitFor()
   for (const [name, path, width = 1280, dark = false] of VIEWS) {
     await page.setViewportSize({ width, height: width < 500 ? 844 : 800 })
     await page.evaluate(light => localStorage.setItem('ws-light', light), dark ? 'dark' : 'light')
