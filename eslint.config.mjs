@@ -13,6 +13,8 @@ const TOPICS = {
   call: [...BASE, 'crack', 'arc'],
   // A rebuilt boss is weighed by what its filler deposits.
   thread: [...BASE, 'call'],
+  // The puddle's rules go by the words a job's log is kept in.
+  puddle: [...BASE, 'job'],
   // A job's schema takes the words of the calls and the set-ups that are stored in it from their own tables.
   job: [...BASE, 'arc', 'call', 'groove', 'heat'],
 }

@@ -43,14 +43,9 @@ export type ProtectId = keyof typeof PROTECTS
 /** What is opened up and filled. */
 export const OPENING_WORKS = { 'crack': 'a crack', 'patch': 'a patch let in', 'build-up': 'a lost edge built up', 'turned': 'round a turned part' } as const
 
-/** What the puddle did, as logged against a pass, and the next move. Common practice, no source. */
+/** What the puddle did, as logged against a pass. What to do next: core/puddle. */
 export const SEEN_IN_PUDDLE = {
-  'wets-clean': { name: 'wets clean', next: 'go on' },
-  'black-specks': { name: 'black specks', next: 'hold the arc on it without rod until they stop, brush when cold, then rod' },
-  'bubbles': { name: 'bubbles keep coming', next: 'let it freeze, grind out four fifths of the bead, go again' },
-  'reopens': { name: 'crack reopens behind the arc', next: 'stop and cut deeper: no filler mends it' },
-  'pinhole': { name: 'pinhole', next: 'fill it while still hot' },
-  'sags': { name: 'sags or burns through', next: 'less current or let it cool; back it with copper' },
-  'too-hot': { name: 'part too hot', next: 'stop, let it come down to the interpass limit' },
+  'wets-clean': { name: 'wets clean' }, 'black-specks': { name: 'black specks' }, 'bubbles': { name: 'bubbles keep coming' }, 'reopens': { name: 'crack reopens behind the arc' }, 'scum': { name: 'scum on it' }, 'pinhole': { name: 'pinhole' },
+  'tungsten-touched': { name: 'tungsten touched' }, 'arc-wanders': { name: 'arc wanders' }, 'burns-through': { name: 'burns through' }, 'sags': { name: 'sags' }, 'too-hot': { name: 'part too hot' },
 } as const
 export type SeenInPuddle = keyof typeof SEEN_IN_PUDDLE

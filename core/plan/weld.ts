@@ -9,6 +9,7 @@ import { FREQUENCY_SCHOOLS } from '../arc/setup.table'
 import type { AcWave } from '../arc/wave'
 import { sideOrder } from '../groove/sequence'
 import type { ProcessId } from '../call/process.table'
+import { groundOutPasses, nextMove, type NextMove } from '../puddle/next-move'
 import { caution } from '../safety/cautions.table'
 import { askFor } from './ask-core'
 import { BETWEEN_PASSES_MIN, BOIL_OUT_ARC_MIN } from './minutes.table'
@@ -32,7 +33,7 @@ export interface WeldData {
   arcMin: number
   elapsedMin: number
   passes: WeldPass[]
-  nextMove: string | null
+  nextMove: NextMove | null
   reaches: boolean
 }
 
@@ -69,26 +70,31 @@ export function planWeld(job: Job, kit: Kit, open: OpenData, warm: WarmData, pro
   const frequencyHz = Math.min(machine?.highHz ?? 1000, Math.max(machine?.lowHz ?? 1, wantedHz))
   const wave = setA > 0 && arcProcess === 'ac-tig' ? askFor<AcWave>('machine.ac', 'The wave', { enA: setA, enPct, frequencyHz }) : null
   const duty = setA > 0 && machine ? askFor<Duty>('machine.duty', 'Duty', { ratedA: machine.ratedA, ratedPct: machine.ratedPct, a: setA }) : null
+  const passArcMin = open.groove ? open.groove.arcMin / open.groove.passes : 0
+  // What the puddle made one grind out is laid again.
+  const againMin = groundOutPasses(weld.log) * passArcMin
   const boilMin = BOIL_OUT_ARC_MIN[takeIn.soak ?? 'handled']
-  const arcMin = (open.groove?.arcMin ?? 0) + boilMin
+  const arcMin = (open.groove?.arcMin ?? 0) + boilMin + againMin
   const passes = passesOf(open, job)
   const gas = passes.length && setA > 0 ? askFor<GasUse>('gas.use', 'Argon', { flowLMin: weld.flowLMin.value ?? 7, arcMin, postflowS: postflowS(setA), starts: passes.length * 2, ...(kit.gases[0] ? { cylinderL: kit.gases[0].cylinderL } : {}) }) : null
   const dial = machine && arcProcess === 'ac-tig' ? dialForBalance(enPct, machine.dialReads) : null
   const elapsed = duty?.ok ? elapsedMin(arcMin, duty.answer) + passes.length * BETWEEN_PASSES_MIN : arcMin
   const lastLog = weld.log.at(-1)
-  const nextMove = lastLog ? SEEN_IN_PUDDLE[lastLog.saw].next : null
+  const next = nextMove(weld.log)
   const doneCount = passes.filter(pass => pass.done).length
 
   const call: Sentence = !need || !machine || !open.groove
     ? [`Wants ${wants.join(' and ')}.`]
     : !reaches
       ? [`The ${machine.name} stops at `, figure(limitA, 'a'), '; this wall wants at least ', figure(need.lowA, 'a', 'amps'), '. Warm it further, or use another machine.']
-      : nextMove && doneCount < passes.length && lastLog!.saw !== 'wets-clean'
-        ? [`${capital(SEEN_IN_PUDDLE[lastLog!.saw].name)} on pass ${lastLog!.pass}: ${nextMove}.`]
+      : next && doneCount < passes.length && lastLog!.saw !== 'wets-clean'
+        ? [`${capital(SEEN_IN_PUDDLE[lastLog!.saw].name)} on pass ${lastLog!.pass}${next.times > 1 ? `, ${next.times} times now` : ''}: ${next.move}.`]
         : passes.length > 0 && doneCount === passes.length
           ? ['All passes laid. Let it cool slowly, then look at it.']
           : ['Weld at ', figure(Math.round(setA), 'a', 'amps'), ...(dial === null ? [] : ['; balance dial at ', words(`${Math.round(dial)}`, 'balance'), ', ', figure(frequencyHz, 'hz', 'wave')]), `; ${count(passes.length - doneCount, 'pass', 'passes')}${doneCount ? ' to go' : ''}.`]
   const why: Sentence[] = []
+  if (next && lastLog!.saw !== 'wets-clean') why.push([`${capital(next.why)}.`])
+  if (againMin > 0) why.push(['Ground out and laid again so far: ', figure(againMin, 'min'), ' more of arc.'])
   if (need && machine) {
     why.push(['This wall at ', figure(startC, 'c'), ' wants ', figure(Math.round(need.a), 'a', 'amps'), ' (from ', figure(Math.round(need.lowA), 'a', 'amps'), ' if you wait, to ', figure(Math.round(need.highA), 'a', 'amps'), '); the machine and its torch stop at ', figure(limitA, 'a'), '.'])
     if (dial !== null) why.push([`This dial reads the ${DIAL_WORDS[machine.dialReads]}: `, figure(enPct, 'pct'), ' electrode negative stands at ', words(`${Math.round(dial)}`, 'balance'), '. More cleaning on dirt, less once it is clean.'])
@@ -117,7 +123,7 @@ export function planWeld(job: Job, kit: Kit, open: OpenData, warm: WarmData, pro
     basis: { wall: takeIn.wallMm.typed, preheat: `${Math.round(startC)} °C`, machine: machine?.name ?? '', passes: String(passes.length), balance: weld.enPct.typed, frequency: weld.frequencyHz.typed },
     data: {
       machine, amps: need, setA, enPct, frequencyHz, dial, wave: wave?.ok ? wave.answer : null, duty: duty?.ok ? duty.answer : null, gas: gas?.ok ? gas.answer : null,
-      arcMin, elapsedMin: elapsed, passes, nextMove, reaches,
+      arcMin, elapsedMin: elapsed, passes, nextMove: next, reaches,
     },
   }
 }

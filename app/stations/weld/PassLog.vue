@@ -1,25 +1,15 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { ref } from 'vue'
 import { format } from 'date-fns'
 import { onKeyStroke } from '@vueuse/core'
-import { SEEN_IN_PUDDLE, type SeenInPuddle } from '#core/job/words.table'
+import { SEEN_IN_PUDDLE } from '#core/job/words.table'
 import { typingNow } from '~/composables/typing'
-import { useJob } from '~/stores/job'
+import { usePuddleLog } from './use-puddle-log'
 
 const KINDS = { root: 'root: hottest, first', fill: 'fill', cap: 'flow the top over' }
-const store = useJob()
-const weld = computed(() => store.plan?.weld.data)
-const passes = computed(() => weld.value?.passes ?? [])
-const current = computed(() => passes.value.find(pass => !pass.done)?.number ?? passes.value.length)
-const log = computed(() => [...store.job!.weld.log].reverse())
+const route = useRoute()
+const { weld, passes, current, log, tick, saw, note } = usePuddleLog()
 const logButtons = ref<HTMLElement | null>(null)
-
-const tick = (pass: number, on: boolean | null) => store.edit(['weld', 'passesDone'], on ? [...store.job!.weld.passesDone, pass].sort((a, b) => a - b) : store.job!.weld.passesDone.filter(each => each !== pass))
-function saw(what: SeenInPuddle) {
-  const { setA, enPct, frequencyHz } = weld.value!
-  store.edit(['weld', 'log'], [...store.job!.weld.log, { id: crypto.randomUUID(), at: new Date().toISOString(), pass: current.value, saw: what, note: '', settings: `${Math.round(setA)} A, EN ${Math.round(enPct)} %, ${Math.round(frequencyHz)} Hz` }])
-}
-const note = (id: string, text: string) => store.edit(['weld', 'log'], store.job!.weld.log.map(entry => entry.id === id ? { ...entry, note: text.slice(0, 400) } : entry))
 onKeyStroke('l', (event) => {
   if (typingNow(event)) return
   event.preventDefault()
@@ -29,6 +19,7 @@ onKeyStroke('l', (event) => {
 
 <template>
   <template v-if="passes.length">
+    <NuxtLink class="plain-button" :to="`/job/${route.params.id}/bench`" data-testid="to-bench">Full screen, for gloves at the arc</NuxtLink>
     <p class="label">Passes, in order</p>
     <ol class="passes">
       <li v-for="pass in passes" :key="pass.number" :class="{ current: pass.number === current && !pass.done }">
@@ -39,7 +30,7 @@ onKeyStroke('l', (event) => {
     <div ref="logButtons" class="row" role="group" aria-label="What the puddle did">
       <button v-for="(entry, id) in SEEN_IN_PUDDLE" :key="id" type="button" class="plain-button" :data-saw="id" @click="saw(id)">{{ entry.name }}</button>
     </div>
-    <p v-if="weld?.nextMove" role="status" class="move">Next move: <b>{{ weld.nextMove }}</b>.</p>
+    <p v-if="weld?.nextMove" role="status" class="move">Next move: <b>{{ weld.nextMove.move }}</b>.</p>
     <table v-if="log.length">
       <thead><tr><th>At</th><th>Pass</th><th>Saw</th><th>Settings</th><th>Note</th></tr></thead>
       <tbody><tr v-for="entry in log" :key="entry.id"><td class="figure small">{{ format(new Date(entry.at), 'HH:mm:ss') }}</td><td class="num">{{ entry.pass }}</td><td>{{ SEEN_IN_PUDDLE[entry.saw].name }}</td><td class="figure small">{{ entry.settings }}</td><td><v-text-field :model-value="entry.note" :aria-label="`Note on pass ${entry.pass}`" maxlength="400" @update:model-value="note(entry.id, $event ?? '')" /></td></tr></tbody>

@@ -1,0 +1,20 @@
+import { computed } from 'vue'
+import type { SeenInPuddle } from '#core/job/words.table'
+import { useJob } from '~/stores/job'
+
+/** The log of what the puddle did, and the passes laid, of the open job. */
+export function usePuddleLog() {
+  const store = useJob()
+  const weld = computed(() => store.plan?.weld.data ?? null)
+  const passes = computed(() => weld.value?.passes ?? [])
+  const current = computed(() => passes.value.find(pass => !pass.done)?.number ?? passes.value.length)
+  const log = computed(() => [...store.job!.weld.log].reverse())
+
+  const tick = (pass: number, on: boolean | null) => store.edit(['weld', 'passesDone'], on ? [...store.job!.weld.passesDone, pass].sort((a, b) => a - b) : store.job!.weld.passesDone.filter(each => each !== pass))
+  function saw(what: SeenInPuddle) {
+    const { setA, enPct, frequencyHz } = weld.value!
+    store.edit(['weld', 'log'], [...store.job!.weld.log, { id: crypto.randomUUID(), at: new Date().toISOString(), pass: Math.max(1, current.value), saw: what, note: '', settings: `${Math.round(setA)} A, EN ${Math.round(enPct)} %, ${Math.round(frequencyHz)} Hz` }])
+  }
+  const note = (id: string, text: string) => store.edit(['weld', 'log'], store.job!.weld.log.map(entry => entry.id === id ? { ...entry, note: text.slice(0, 400) } : entry))
+  return { weld, passes, current, log, tick, saw, note }
+}
