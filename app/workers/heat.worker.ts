@@ -35,7 +35,11 @@ export interface HeatRun {
 }
 export type Told<T> = { ok: true, value: T } | { ok: false, reason: string } | { ok: 'stopped' }
 
-const FRAMES = 61
+/** Fields kept over a run: as many as a slider wants, fewer where cells are many, since each takes two bytes a cell. */
+const MOST_FRAMES = 61
+const LEAST_FRAMES = 13
+const FRAME_CELLS = 2e7
+const framesFor = (cells: number) => Math.max(LEAST_FRAMES, Math.min(MOST_FRAMES, Math.floor(FRAME_CELLS / cells)))
 const TELL_EVERY_MS = 40
 const keeper = partKeeper()
 let wanted = 0
@@ -106,7 +110,8 @@ const heatBench = {
     const part = keeper(plain)
     const input = withZone(plain, setup, part)
     const factor = coarse ? Math.max(2, quickFactor(part)) : 1
-    const framesS = Array.from({ length: FRAMES }, (_, n) => input.durationS * n / (FRAMES - 1))
+    const frames = framesFor(part.grid.count / factor ** 3)
+    const framesS = Array.from({ length: frames }, (_, n) => input.durationS * n / (frames - 1))
     const ready = setUp(input, part, { factor, framesS })
     const result = await drive<Progress, March>(ticket, march(ready), progress => tell(progress.share))
     if (!result.done) return { ok: 'stopped' }

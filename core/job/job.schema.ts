@@ -118,6 +118,9 @@ export const rebuildSchema = z.object({
   proudMm: reading('1.5 mm', 1.5),
   faceWidthMm: reading(),
   dressed: z.boolean().default(false),
+  /** A stripped thread, as people write it; empty where there is none. */
+  thread: text(40),
+  threadDeepMm: reading(), bossMm: reading(), torqueNm: reading(),
 })
 
 export const checkResultSchema = z.object({ result: z.enum(['pass', 'fail']), note: text(), at: moment })

@@ -73,7 +73,7 @@ export function planJob(job: Job, kit: Kit): JobPlan {
   const choices = { ...filler, ...chooseProcessFor(job, kit, know.data, open.data.groove?.arcMin) }
   const warm = planWarm(job, kit, body, alloy)
   const weld = planWeld(job, kit, open.data, warm.data, choices.process)
-  const rebuild = planRebuild(job, open.data)
+  const rebuild = planRebuild(job, open.data, alloy, filler.fillerAlloy)
   const prove = planProve(job)
   const phases = phasesOf(job, open.data, warm.data, weld.data, rebuild.data, prove.data)
   const before = [takeIn, know, open, warm, weld, rebuild, prove]

@@ -4,7 +4,8 @@ import type { AmpsNeed } from '../arc/amps'
 import { dialForBalance, type DialReads } from '../arc/balance'
 import { elapsedMin, type Duty } from '../arc/duty'
 import type { GasUse } from '../arc/gas'
-import { postflowS } from '../arc/setup'
+import type { MigSetup } from '../arc/mig'
+import { postflowS, type TigSetup } from '../arc/setup'
 import { FREQUENCY_SCHOOLS } from '../arc/setup.table'
 import type { AcWave } from '../arc/wave'
 import { sideOrder } from '../groove/sequence'
@@ -41,6 +42,9 @@ export const DIAL_WORDS: Readonly<Record<DialReads, string>> = {
   'en-share': 'share electrode negative', 'cleaning-share': 'share cleaning', 'ep-minus-en': 'positive less negative',
 }
 
+/** The wire a spool gun most often holds, mm: common practice, no source. */
+const MIG_WIRE_MM = 0.9
+
 function passesOf(open: OpenData, job: Job): WeldPass[] {
   const { groove } = open
   if (!groove) return []
@@ -73,6 +77,8 @@ export function planWeld(job: Job, kit: Kit, open: OpenData, warm: WarmData, pro
   const passArcMin = open.groove ? open.groove.arcMin / open.groove.passes : 0
   // What the puddle made one grind out is laid again.
   const againMin = groundOutPasses(weld.log) * passArcMin
+  const tig = setA > 0 && arcProcess === 'ac-tig' ? askFor<TigSetup>('machine.setup', 'Tungsten, cup and gas', { a: setA, school: weld.frequencySchool, metal: takeIn.soak === 'dry' || takeIn.soak === 'handled' ? 'clean' : 'dirty' }) : null
+  const mig = wall && arcProcess !== 'ac-tig' ? askFor<MigSetup>('mig.setup', 'Wire feed and voltage', { wallMm: wall, wireMm: MIG_WIRE_MM, mode: arcProcess === 'mig-pulse' ? 'pulse' : 'spray' }) : null
   const boilMin = BOIL_OUT_ARC_MIN[takeIn.soak ?? 'handled']
   const arcMin = (open.groove?.arcMin ?? 0) + boilMin + againMin
   const passes = passesOf(open, job)
@@ -99,6 +105,8 @@ export function planWeld(job: Job, kit: Kit, open: OpenData, warm: WarmData, pro
     why.push(['This wall at ', figure(startC, 'c'), ' wants ', figure(Math.round(need.a), 'a', 'amps'), ' (from ', figure(Math.round(need.lowA), 'a', 'amps'), ' if you wait, to ', figure(Math.round(need.highA), 'a', 'amps'), '); the machine and its torch stop at ', figure(limitA, 'a'), '.'])
     if (dial !== null) why.push([`This dial reads the ${DIAL_WORDS[machine.dialReads]}: `, figure(enPct, 'pct'), ' electrode negative stands at ', words(`${Math.round(dial)}`, 'balance'), '. More cleaning on dirt, less once it is clean.'])
   }
+  if (tig?.ok) why.push(['Tungsten ', figure(tig.answer.tungstenMm, 'mm', 'setup'), `, ${tig.answer.tip}; No. ${tig.answer.cup} cup, `, figure(tig.answer.gasLMin, 'lMin', 'setup'), ', post-flow ', figure(tig.answer.postflowS, 's', 'setup'), '.'])
+  if (mig?.ok) why.push(['Wire of ', figure(MIG_WIRE_MM, 'mm'), ' at ', figure(mig.answer.wireMMin, 'mMin', 'setup'), ' and ', figure(mig.answer.v, 'v', 'setup'), mig.answer.sprays ? '.' : ': it goes over in drops, so pulse it or take thinner wire.'])
   if (machine && arcProcess === 'ac-tig' && frequencyHz !== wantedHz) why.push([figure(wantedHz, 'hz'), ` is outside what the ${machine.name} gives: taken as `, figure(frequencyHz, 'hz'), '.'])
   if (duty?.ok) why.push([...(duty.answer.dutyPct >= 100 ? ['Duty is no limit at this current'] : ['In ten minutes it may weld ', figure(duty.answer.weldMin, 'min', 'duty')]), '; ', figure(arcMin, 'min'), ' of arc', boilMin ? ' with the boiling out' : '', ', about ', figure(elapsed, 'min'), ' in all.'])
   if (gas?.ok) why.push([figure(Math.round(gas.answer.litres), 'number', 'gas'), ' L of argon', ...(gas.answer.cylinderShare !== undefined ? [', ', figure(Math.round(gas.answer.cylinderShare * 100), 'pct', 'gas'), ' of the cylinder'] : []), '.'])
@@ -118,7 +126,7 @@ export function planWeld(job: Job, kit: Kit, open: OpenData, warm: WarmData, pro
     wants, call, why, change,
     cautions: [caution('earth-before-arc'), caution('ozone-uv'), caution('hot-no-glow'), caution('chlorinated-solvent'), caution('pulsed-noise')],
     workings: {
-      ...(amps?.ok ? { amps: amps.working } : {}), ...(wave?.ok ? { wave: wave.working } : {}), ...(duty?.ok ? { duty: duty.working } : {}), ...(gas?.ok ? { gas: gas.working } : {}), ...(balance?.ok ? { balance: balance.working } : {}),
+      ...(amps?.ok ? { amps: amps.working } : {}), ...(tig?.ok ? { setup: tig.working } : {}), ...(mig?.ok ? { setup: mig.working } : {}), ...(wave?.ok ? { wave: wave.working } : {}), ...(duty?.ok ? { duty: duty.working } : {}), ...(gas?.ok ? { gas: gas.working } : {}), ...(balance?.ok ? { balance: balance.working } : {}),
     },
     basis: { wall: takeIn.wallMm.typed, preheat: `${Math.round(startC)} °C`, machine: machine?.name ?? '', passes: String(passes.length), balance: weld.enPct.typed, frequency: weld.frequencyHz.typed },
     data: {

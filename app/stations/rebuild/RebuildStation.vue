@@ -2,6 +2,8 @@
 import { useJob } from '~/stores/job'
 import ReadingField from '~/bench/ReadingField.vue'
 import StationFrame from '~/bench/StationFrame.vue'
+import WordsField from '~/bench/WordsField.vue'
+import BossWays from './BossWays.vue'
 import FacePiece from './FacePiece.vue'
 
 const store = useJob()
@@ -16,9 +18,15 @@ const store = useJob()
       </div>
       <ReadingField path="rebuild.proudMm" unit="mm" label="Built proud by" note="about 1.5 mm, 1/16 in" />
       <ReadingField path="rebuild.faceWidthMm" unit="mm" label="Width of the face" note="empty: the groove's own width" />
+      <WordsField path="rebuild.thread" label="Stripped thread, such as M8 or 3/8-16 UNC" :max="40" />
+      <template v-if="store.job!.rebuild.thread">
+        <ReadingField path="rebuild.threadDeepMm" unit="mm" label="Thread deep" />
+        <ReadingField path="rebuild.bossMm" unit="mm" label="Boss across" />
+        <ReadingField path="rebuild.torqueNm" unit="nm" label="Tightened to" note="empty: as usual for the bolt" />
+      </template>
       <v-checkbox label="Dressed to size" :model-value="store.job!.rebuild.dressed" @update:model-value="store.edit(['rebuild', 'dressed'], $event === true)" />
     </template>
-    <template #piece><FacePiece /></template>
+    <template #piece><BossWays /><FacePiece /></template>
   </StationFrame>
 </template>
 
