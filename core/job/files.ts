@@ -19,7 +19,7 @@ export function shopToText(jobs: readonly Job[], kit: Kit, exportedAt: string): 
 /** Line and column of a fault in JSON text, from the position that the parser names. */
 function whereInText(text: string, message: string): string {
   const position = /position (\d+)/.exec(message)?.[1]
-  if (position === undefined) return 'the end of the file'
+  if (position === undefined) return `line ${text.split('\n').length}, the end of the file`
   const before = text.slice(0, Number(position))
   return `line ${before.split('\n').length}, column ${before.length - before.lastIndexOf('\n')}`
 }

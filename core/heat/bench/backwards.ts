@@ -18,6 +18,7 @@ const STAYS_S = 60
 const LONGER = 1.5
 /** The spot under the flame stays this far below melting, K: judgement, since the flame wanders. */
 const MELT_MARGIN_K = 40
+/** A way that never gets warm counts as this much further off than one that does and breaks a limit, K. */
 const COLD_K = 1000
 /** Powers and rings that are tried. */
 const SHARES_PCT = [100, 70, 50, 35]
@@ -68,7 +69,7 @@ function candidates(setup: HeatSetup): { setup: HeatSetup, words: string }[] {
   return found
 }
 
-/** What stands against a way of heating; those that never get warm count as further off than any that does. */
+/** What stands against a way of heating, by how much, and in a few words. */
 type Tried = { way: HeatWay | null, excessK: number, short: string }
 
 /** Runs one way of heating until the zone is ready and stays warm, then with the heat off, and says what stands against it. */

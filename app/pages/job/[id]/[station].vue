@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, type Component } from 'vue'
 import { STATION_IDS, type StationId } from '#core/job/stations.table'
-import TheStrip from '~/bench/TheStrip.vue'
+import StripPage from '~/bench/StripPage.vue'
 
 const STATIONS: Record<StationId, Component> = {
   'take-in': defineAsyncComponent(() => import('~/stations/take-in/TakeInStation.vue')),
@@ -15,18 +15,9 @@ const STATIONS: Record<StationId, Component> = {
   'hand-over': defineAsyncComponent(() => import('~/stations/hand-over/HandOverStation.vue')),
 }
 const route = useRoute()
-const jobId = computed(() => String(route.params.id))
 const current = computed(() => STATION_IDS.find(id => id === route.params.station) ?? 'take-in')
 </script>
 
 <template>
-  <div class="bench">
-    <TheStrip :job-id="jobId" :current="current" />
-    <component :is="STATIONS[current]" :key="current" />
-  </div>
+  <StripPage :current="current"><component :is="STATIONS[current]" :key="current" /></StripPage>
 </template>
-
-<style scoped>
-.bench { display: grid; grid-template-columns: 196px minmax(0, 1fr); min-height: calc(100vh - 105px); }
-@media (max-width: 899px) { .bench { display: block; } }
-</style>

@@ -1,20 +1,8 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent } from 'vue'
-import TheStrip from '~/bench/TheStrip.vue'
+import { defineAsyncComponent } from 'vue'
+import StripPage from '~/bench/StripPage.vue'
 
 const HeatStation = defineAsyncComponent(() => import('~/stations/heat/HeatStation.vue'))
-const route = useRoute()
-const jobId = computed(() => String(route.params.id))
 </script>
 
-<template>
-  <div class="bench">
-    <TheStrip :job-id="jobId" current="warm" />
-    <HeatStation />
-  </div>
-</template>
-
-<style scoped>
-.bench { display: grid; grid-template-columns: 196px minmax(0, 1fr); min-height: calc(100vh - 105px); }
-@media (max-width: 899px) { .bench { display: block; } }
-</style>
+<template><StripPage current="warm"><HeatStation /></StripPage></template>
