@@ -45,7 +45,7 @@ const gapPct = computed(() => planned.value?.makespanMin ? 100 * (planned.value.
     <p v-if="reason" class="wrong" role="alert">{{ reason }}</p>
     <section v-for="day in days" :key="day.start" class="day">
       <p class="label">{{ dayName(day.start) }}</p>
-      <div class="scroll">
+      <div class="scroll" tabindex="0" role="region" :aria-label="`${dayName(day.start)}, drawn`">
         <svg class="drawing" :viewBox="`0 0 ${WIDTH} ${day.high}`" role="img" :aria-label="`${dayName(day.start)}: the hands' own line first, then a line for each job`">
           <g v-for="tick in day.ticks" :key="tick.hour"><line class="thin faint" :x1="tick.x" :x2="tick.x" y1="18" :y2="day.high" /><text :x="tick.x" y="12" text-anchor="middle">{{ tick.hour % 24 }}</text></g>
           <g v-for="(line, n) in day.lines" :key="line.id" :transform="`translate(0 ${22 + n * ROW})`">
