@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { expect, type Page } from '@playwright/test'
-import { BROKEN, FLANGE, LOST_MM2, lengthMm, type Mm } from '../demo/make-pictures'
+import { FLANGE, LOST_MM2, lengthMm, type Mm } from '../demo/make-pictures'
 import { bringDemo, reading, saved, test } from './bench'
 
 const picture = (id: string) => fileURLToPath(new URL(`../demo/pictures/${id}.jpg`, import.meta.url))
@@ -84,7 +84,8 @@ test('lays the sound lug on the broken one and gives what is missing on paper an
     await page.getByTestId(button).click()
     const download = await downloading
     expect(download.suggestedFilename()).toContain(ending)
-    expect(readFileSync((await download.path())!, 'latin1').trimStart().startsWith(start)).toBe(true)
+    const text = readFileSync((await download.path())!, 'latin1')
+    expect(text.trimStart().startsWith(start)).toBe(true)
+    if (ending === '.dxf') expect(text).toContain('MISSING_1')
   }
-  expect(BROKEN.outline).toHaveLength(6)
 })

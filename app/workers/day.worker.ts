@@ -12,12 +12,15 @@ export type DayTold = { ok: true, day: PlannedDay } | { ok: false, reason: strin
 const DAYS = 30
 const TELL_EVERY_MS = 60
 let wanted = 0
+let enough = false
 
 const bench = {
-  stop: (): void => { wanted += 1 },
+  /** Ends the search with the best plan so far. */
+  stop: (): void => { enough = true },
   /** Plans the open jobs; tells the share done. */
   plan: async (jobs: Job[], kit: Kit, fromMin: number, toMin: number, tell: (share: number) => void): Promise<DayTold> => {
     const ticket = ++wanted
+    enough = false
     try {
       const { given, tasks } = dayFromJobs(jobs, kit, workingDays(fromMin, toMin, DAYS))
       const day = dayOf(given)
@@ -25,7 +28,7 @@ const bench = {
       const running = schedule(day)
       let last = Date.now()
       for (;;) {
-        const next = running.next()
+        const next = running.next(enough)
         if (next.done) {
           const startOf = new Map(day.tasks.map((task, n) => [task.id, next.value.starts[n]!]))
           return { ok: true, day: { tasks: tasks.map(task => ({ ...task, startMin: startOf.get(task.id)! })), makespanMin: next.value.makespanMin, lowerBoundMin: next.value.lowerBoundMin } }

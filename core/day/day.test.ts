@@ -109,3 +109,13 @@ describe('a shop day', () => {
     expect(lowerBound(dayOf(given))).toBe(40)
   })
 })
+
+it('ended early, the search gives the best plan so far, and a sound one', () => {
+  const given = jobShop(FT10)
+  const running = schedule(dayOf(given))
+  running.next()
+  running.next(false)
+  const ended = running.next(true)
+  expect(ended.done).toBe(true)
+  if (ended.done) expect(faults(given, ended.value.starts)).toEqual([])
+})

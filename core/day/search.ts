@@ -122,10 +122,10 @@ function hangsOn({ tasks, due }: Day, { starts, lateMin }: Laid, random: () => n
  * Lists laid by the serial scheme and improved: first by annealing, then by tabu search, in which of all pairs on a critical chain that only share a
  * resource the one is turned round that gives the best plan and was not turned lately (Van Laarhoven, Aarts and Lenstra 1992; Nowicki and Smutnicki 1996); stuck, it
  * goes back to a good plan and shakes it. The bound says how far from the best it can be. The same day gives the same plan.
- * A generator of the share done and the best length so far.
+ * A generator of the share done and the best length so far; given true, it ends with the best so far.
  * @throws NoAnswer where the shifts are too short for the work
  */
-export function* schedule(day: Day, effort = 1): Generator<{ share: number, makespanMin: number }, Scheduled> {
+export function* schedule(day: Day, effort = 1): Generator<{ share: number, makespanMin: number }, Scheduled, boolean | undefined> {
   const n = day.tasks.length
   const lowerBoundMin = lowerBound(day)
   const random = numbers(20_231 + n)
@@ -139,6 +139,7 @@ export function* schedule(day: Day, effort = 1): Generator<{ share: number, make
   const tabu = new Map<number, number>()
   const most = Math.ceil(Math.min(MOST_TRIES, TRIES_PER_SQUARE * n * n) * effort)
   let [tries, move, betterAt, told] = [0, 0, 0, -Infinity]
+  let enough: boolean | undefined = false
   const proved = () => best.laid.lateMin === 0 && best.laid.makespanMin <= lowerBoundMin + 1e-9
   const lay = (list: Int32Array | null): { list: Int32Array, laid: Laid, cost: number } | null => {
     if (!list) return null
@@ -153,10 +154,10 @@ export function* schedule(day: Day, effort = 1): Generator<{ share: number, make
     elite.unshift(plan)
     elite.length = Math.min(elite.length, ELITE)
   }
-  for (const annealed = most * ANNEALED_SHARE; tries < annealed && !proved();) {
+  for (const annealed = most * ANNEALED_SHARE; tries < annealed && !proved() && !enough;) {
     if (tries - told >= YIELD_EVERY) {
       told = tries
-      yield { share: tries / most, makespanMin: best.laid.makespanMin }
+      enough = yield { share: tries / most, makespanMin: best.laid.makespanMin }
     }
     const pairs = loosePairs(day, criticalChain(day, now.laid, hangsOn(day, now.laid, random), random))
     if (!pairs.length) break
@@ -167,10 +168,10 @@ export function* schedule(day: Day, effort = 1): Generator<{ share: number, make
     if (now.cost < best.cost - 1e-9) better(now)
   }
   now = best
-  while (tries < most && !proved()) {
+  while (tries < most && !proved() && !enough) {
     if (tries - told >= YIELD_EVERY) {
       told = tries
-      yield { share: tries / most, makespanMin: best.laid.makespanMin }
+      enough = yield { share: tries / most, makespanMin: best.laid.makespanMin }
     }
     move += 1
     const pairs = loosePairs(day, criticalChain(day, now.laid, hangsOn(day, now.laid, random), random))

@@ -22,7 +22,8 @@ const store = useJob()
 const shop = useShop()
 const settings = useSettings()
 const setups = computed(() => store.job!.warm.setups)
-if (!setups.value.length) store.edit(['warm', 'setups'], [firstSetup(store.job!, shop.kit)])
+const begin = () => store.edit(['warm', 'setups'], [firstSetup(store.job!, shop.kit)])
+if (!setups.value.length) begin()
 const benches = [useHeatRun(ref(0)), useHeatRun(ref(1))] as const
 const edited = ref(0)
 const index = computed(() => Math.min(edited.value, setups.value.length - 1))
@@ -96,6 +97,7 @@ const alone = () => { store.edit(['warm', 'setups'], [setups.value[index.value]!
     </div>
     <WorkingDrawer :workings="workings" :shown="working" @close="working = null" />
   </div>
+  <p v-else-if="store.plan" class="page">Nothing is set up on the heat bench. <button type="button" class="plain-button" @click="begin()">Set up the part</button></p>
   <p v-else class="page quiet" role="status">Working it out…</p>
 </template>
 
