@@ -1,4 +1,5 @@
 import { NoAnswer, type Step } from '../ask/question'
+import { MM_PER_INCH } from '../quantity/constants'
 import { BALANCE_SCHOOLS, FREQUENCY_SCHOOLS, GAS_L_MIN, POSITION_SHARE, ROD_BY_CURRENT, TUNGSTENS, type BalanceSchool, type FrequencySchool, type Position } from './setup.table'
 
 /** Post-flow: 15 s with 2.4 mm tungsten at full output, 5 s at 70 A, a straight line between. Common practice, no source. */
@@ -8,7 +9,7 @@ export const postflowS = (a: number) => Math.min(20, Math.max(5, 5 + (a - 70) * 
 const ROUNDED_ABOVE_A = 120
 /** Of those that stand the current, the one nearest to this is taken: common practice, no source. */
 const ALL_ROUND_MM = 2.4
-const INCH_SIXTEENTH_MM = 25.4 / 16
+const INCH_SIXTEENTH_MM = MM_PER_INCH / 16
 const middle = (low: number, high: number) => (low + high) / 2
 
 export interface TigSetup {

@@ -1,9 +1,10 @@
 import { PDFDocument, StandardFonts, rgb, type PDFPage } from 'pdf-lib'
 import { NoAnswer } from '../ask/question'
+import { MM_PER_INCH } from '../quantity/constants'
 import type { Point } from './photo'
 
 /** Points (1/72 in) a millimetre: exact. */
-const PT_PER_MM = 72 / 25.4
+const PT_PER_MM = 72 / MM_PER_INCH
 const PAGES = { a4: [210, 297], a3: [297, 420], letter: [215.9, 279.4] } as const
 export type PageName = keyof typeof PAGES
 const MARGIN_MM = 12

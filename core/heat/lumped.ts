@@ -1,8 +1,6 @@
 import type { Step } from '../ask/question'
+import { STEFAN_BOLTZMANN_WM2K4, ZERO_C_IN_K } from '../quantity/constants'
 
-/** Stefan–Boltzmann constant, W/(m²·K⁴): exact in the 2019 SI, rounded. */
-const STEFAN_BOLTZMANN = 5.670374419e-8
-const ZERO_C_IN_K = 273.15
 
 export interface LumpedBody {
   massKg: number
@@ -20,7 +18,7 @@ export function lossW(body: LumpedBody, temperatureC: number): number {
   const areaM2 = body.areaMm2 * 1e-6
   const t = temperatureC + ZERO_C_IN_K
   const ambient = body.ambientC + ZERO_C_IN_K
-  return areaM2 * (body.filmWm2K * (temperatureC - body.ambientC) + body.emissivity * STEFAN_BOLTZMANN * (t ** 4 - ambient ** 4))
+  return areaM2 * (body.filmWm2K * (temperatureC - body.ambientC) + body.emissivity * STEFAN_BOLTZMANN_WM2K4 * (t ** 4 - ambient ** 4))
 }
 
 /** Temperature at which the losses take all that comes in, °C: bisection; at most 4000 °C, past which the answer means nothing. */
@@ -107,7 +105,7 @@ export function preheat(body: LumpedBody, startC: number, targetC: number): Preh
   const reaches = Number.isFinite(seconds)
   const heatJK = body.massKg * body.specificHeatJkgK
   const areaM2 = body.areaMm2 * 1e-6
-  const coolingWK = areaM2 * (body.filmWm2K + 4 * body.emissivity * STEFAN_BOLTZMANN * (body.ambientC + ZERO_C_IN_K) ** 3)
+  const coolingWK = areaM2 * (body.filmWm2K + 4 * body.emissivity * STEFAN_BOLTZMANN_WM2K4 * (body.ambientC + ZERO_C_IN_K) ** 3)
   const timeConstantS = coolingWK > 0 ? heatJK / coolingWK : heatJK * 1000
   const durationS = reaches && seconds > 0 ? seconds * 1.5 : reaches ? Math.min(timeConstantS, 3600) : 3 * timeConstantS
   return {

@@ -1,9 +1,9 @@
 import { NoAnswer } from '../ask/question'
 import type { Alloy } from '../metal/alloys.table'
+import { ZERO_C_IN_K } from '../quantity/constants'
 
 /** Gas constant, J/(mol·K): exact in the 2019 SI, rounded. */
 const GAS_J_MOLK = 8.314462618
-const ZERO_C_IN_K = 273.15
 
 /**
  * Dissolution of the hardening precipitates of a 6xxx alloy in T6: Myhr and Grong, Acta Metall. Mater. 39 (1991) 2693 and 2703, recalled

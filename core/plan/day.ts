@@ -35,5 +35,10 @@ export function dayFromJobs(jobs: readonly Job[], kit: Kit, shifts: DayGiven['sh
   return { given: { jobs: given.filter(job => job.tasks.length), resources: SHOP_RESOURCES.map(id => ({ id, count: 1 })), shifts }, tasks }
 }
 
+/** How a plan stands: minutes of the hands in it, and how far at most it lies above the best, percent. */
+export const dayFigures = (tasks: readonly DayTask[], makespanMin: number, lowerBoundMin: number) => ({
+  handsMin: tasks.filter(task => !task.unattended).reduce((sum, task) => sum + task.minutes, 0), gapPct: makespanMin > 0 ? 100 * (makespanMin - lowerBoundMin) / lowerBoundMin : 0,
+})
+
 /** Working days of the same hours, from a minute of the first: shifts in minutes from midnight of the first day. */
 export const workingDays = (fromMin: number, toMin: number, days: number): DayGiven['shifts'] => Array.from({ length: days }, (_, n) => ({ startMin: 1440 * n + fromMin, endMin: 1440 * n + toMin }))

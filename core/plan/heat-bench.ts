@@ -4,6 +4,7 @@ import { heatSetupSchema, mm, type HeatSetup } from '../heat/bench/setup.schema'
 import type { Surroundings } from '../heat/bench/to-simulate'
 import type { PlaceKind } from '../heat/bench/places.table'
 import type { Job, Kit } from '../job/job.schema'
+import { airC } from './warm'
 import { figure, list, type Part, type Sentence } from './parts'
 
 /** Cells through a wall at which a torch's heat is still well seen: common practice for such grids. */
@@ -40,7 +41,7 @@ export function surroundingsOf(job: Job, kit: Kit, setup: HeatSetup, alloy: stri
   const torch = kit.torches.find(entry => entry.id === setup.heat.torch) ?? kit.torches.find(entry => entry.id === job.warm.torch) ?? kit.torches[0] ?? null
   const startC = job.warm.startC.value ?? 20
   return {
-    alloy, startC, ambientC: startC > 45 ? 20 : startC, targetC: job.warm.targetC.value ?? 110, trianglesMm,
+    alloy, startC, ambientC: airC(startC), targetC: job.warm.targetC.value ?? 110, trianglesMm,
     torch: torch && { powerW: torch.powerW, efficiencyPct: torch.efficiencyPct, filmWm2K: torch.fitted?.filmWm2K },
   }
 }

@@ -13,6 +13,12 @@ export interface WarmData { torch: Torch | null, heating: Preheat | null, target
 /** Minutes beyond which heating a bench part with a torch is no longer sensible: judgement. */
 const TOO_LONG_MIN = 30
 
+/** No shop's air is hotter: a part that starts above this is warm already, in air as usual. Judgement. */
+const HOTTEST_AIR_C = 45
+const USUAL_AIR_C = 20
+/** The air about a part that starts at a temperature: its own, unless it is warm already. */
+export const airC = (startC: number) => startC > HOTTEST_AIR_C ? USUAL_AIR_C : startC
+
 /** Warm: minutes with this torch, the heating curve, whether it gets there at all. */
 export function planWarm(job: Job, kit: Kit, body: Body | null, alloy: Alloy): StationPlan<WarmData> {
   const { warm, takeIn } = job
@@ -21,7 +27,7 @@ export function planWarm(job: Job, kit: Kit, body: Body | null, alloy: Alloy): S
   const startC = warm.startC.value ?? 20
   const wants = [...(torch ? [] : ['a torch in the kit']), ...(body ? [] : ['its sizes and wall'])]
   const input = torch && body ? {
-    massKg: body.massKg, alloy: alloy.name, areaMm2: body.areaMm2, startC, ambientC: startC > 45 ? 20 : startC, targetC, sourceW: torch.powerW, efficiencyPct: torch.efficiencyPct,
+    massKg: body.massKg, alloy: alloy.name, areaMm2: body.areaMm2, startC, ambientC: airC(startC), targetC, sourceW: torch.powerW, efficiencyPct: torch.efficiencyPct,
     ...(torch.fitted ? { filmWm2K: torch.fitted.filmWm2K } : {}),
   } : null
   const asked = input ? askFor<Preheat>('heat.preheat', 'Preheat, the part taken as one lump', input) : null

@@ -1,4 +1,5 @@
 import Fraction from 'fraction.js'
+import { MM_PER_INCH } from './constants'
 import { KEY_UNITS, UNITS, type Dimension, type UnitKey } from './units.table'
 
 export type ReadingSystem = 'inch' | 'metric'
@@ -61,6 +62,12 @@ export function show(value: number, key: UnitKey, system: ReadingSystem): Shown 
   return { figure: figures(shown, digits, style.fixed), unit: PRINTED[unit.toLowerCase()] ?? unit }
 }
 
+/** A length in the reader's system, not rounded: for charts. */
+export const lengthIn = (mm: number, system: ReadingSystem) => system === 'inch' ? mm / MM_PER_INCH : mm
+
+/** A step between temperatures in the reader's system, as text. */
+export const temperatureStepText = (kelvin: number, system: ReadingSystem) => system === 'inch' ? `${figures(kelvin * 9 / 5, 1, true)} °F` : `${figures(kelvin, 1, true)} °C`
+
 /** A temperature in the reader's system, not rounded: for charts. */
 export const temperatureIn = (c: number, system: ReadingSystem) => system === 'inch' ? c * 9 / 5 + 32 : c
 
@@ -77,7 +84,7 @@ export function showText(value: number, key: UnitKey, system: ReadingSystem): st
 export function write(value: number, key: UnitKey, system: ReadingSystem = 'metric'): string {
   const { dimension, symbol } = KEY_UNITS[key]
   if (dimension === 'length' && system === 'inch') {
-    const inches = value * KEY_UNITS[key].baseScale / 25.4
+    const inches = value * KEY_UNITS[key].baseScale / MM_PER_INCH
     const sixtyFourths = inches * 64
     if (sixtyFourths !== 0 && Math.abs(sixtyFourths - Math.round(sixtyFourths)) < 1e-9 && Math.abs(inches) < 1000) {
       return `${new Fraction(Math.round(sixtyFourths), 64).toFraction(true)} in`

@@ -1,3 +1,5 @@
+import { MM_PER_INCH } from './constants'
+
 /**
  * Every unit the application reads, by dimension.
  *
@@ -12,7 +14,6 @@ export interface UnitDefinition {
   readonly offset?: number
 }
 
-const MM_PER_INCH = 25.4
 const KG_PER_POUND = 0.45359237
 const N_PER_POUND_FORCE = KG_PER_POUND * 9.80665
 const MPA_PER_PSI = N_PER_POUND_FORCE / MM_PER_INCH ** 2

@@ -1,6 +1,7 @@
 import type { Step } from '../ask/question'
+import { MM_PER_INCH } from '../quantity/constants'
 import { DRILLS, type Drill } from './drills.table'
-import { MM_PER_INCH, type Thread } from './thread'
+import type { Thread } from './thread'
 
 /** Full thread height doubled, over the pitch, from which the thread percentage counts: 1.299038 for 60° (ASME B1.1), twice 0.640327 for 55°, 1.2 for BA, 1.6 for taper pipe. */
 function fullHeight({ flankDeg, taperDeg }: Thread): number {

@@ -1,3 +1,5 @@
+import { MM_PER_INCH } from '../quantity/constants'
+
 /** Drills found in a shop: millimetres by the tenth (halves above 13), inch sixty-fourths, numbers and letters. Source: ISO 235 and ASME B94.11M, from memory. */
 const LETTERS: Readonly<Record<string, number>> = {
   A: 0.234, B: 0.238, C: 0.242, D: 0.246, E: 0.25, F: 0.257, G: 0.261, H: 0.266, I: 0.272, J: 0.277, K: 0.281, L: 0.29, M: 0.295, N: 0.302, O: 0.316, P: 0.323, Q: 0.332, R: 0.339, S: 0.348, T: 0.358, U: 0.368, V: 0.377, W: 0.386, X: 0.397, Y: 0.404, Z: 0.413,
@@ -20,7 +22,7 @@ function fraction(sixtyFourths: number): string {
 export const DRILLS: readonly Drill[] = [
   ...Array.from({ length: 121 }, (_, n) => (n + 10) / 10).map(mm => ({ mm, name: `${mm} mm` })),
   ...Array.from({ length: 134 }, (_, n) => 13.5 + n / 2).map(mm => ({ mm, name: `${mm} mm` })),
-  ...Array.from({ length: 128 }, (_, n) => n + 1).map(n => ({ mm: n * 25.4 / 64, name: `${fraction(n)} in` })),
-  ...NUMBERS.map((inch, n) => ({ mm: inch * 25.4, name: `No. ${n + 1}` })),
-  ...Object.entries(LETTERS).map(([letter, inch]) => ({ mm: inch * 25.4, name: `letter ${letter}` })),
+  ...Array.from({ length: 128 }, (_, n) => n + 1).map(n => ({ mm: n * MM_PER_INCH / 64, name: `${fraction(n)} in` })),
+  ...NUMBERS.map((inch, n) => ({ mm: inch * MM_PER_INCH, name: `No. ${n + 1}` })),
+  ...Object.entries(LETTERS).map(([letter, inch]) => ({ mm: inch * MM_PER_INCH, name: `letter ${letter}` })),
 ].toSorted((a, b) => a.mm - b.mm)

@@ -1,6 +1,10 @@
 import type { Step } from '../ask/question'
+import { MM_PER_INCH } from '../quantity/constants'
+import { normalShare } from '../quantity/erf'
+import { read } from '../quantity/read'
+import type { ReadingSystem } from '../quantity/show'
 import { THREADS } from './list'
-import { MM_PER_INCH, type System, type Thread } from './thread'
+import type { System, Thread } from './thread'
 
 export type Region = 'any' | 'metric' | 'inch' | 'hydraulic'
 
@@ -15,6 +19,8 @@ const REGION: Readonly<Record<Region, Partial<Record<System, number>>>> = {
 const PITCH_SHARE = 0.012
 const FLANK_SD_DEG = 2
 const TAPER_SD_DEG = 0.7
+/** No pitch in millimetres is coarser; a bare number over it counts threads. */
+const COARSEST_MM = 8
 /** Worn and made to tolerance, a bolt is smaller and a nut's bore larger than basic by up to this share of the pitch: ISO 965-1, middle grades, from memory, and wear. */
 const ALLOWANCE_SHARE = 0.18
 /** On a taper the diameter depends on where it is taken: this many pitches to either side of the hand-tight plane. */
@@ -23,14 +29,6 @@ const TAPER_PITCHES = 5
 export interface Measured { side: 'male' | 'female', diameterMm: number, pitchMm?: number | undefined, flankDeg?: number | undefined, taperDeg?: number | undefined, uncertaintyMm: number, region: Region }
 export interface Candidate { designation: string, system: System, probability: number, majorMm: number, pitchMm: number, diameterErrorMm: number, note: string }
 export interface Identified { ranked: Candidate[], confusable: string[], next: string, working: Step[] }
-
-/** Standard normal distribution; Abramowitz and Stegun 7.1.26. */
-function normal(x: number): number {
-  const z = Math.abs(x) / Math.SQRT2
-  const t = 1 / (1 + 0.3275911 * z)
-  const tail = t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) * Math.exp(-z * z)
-  return x > 0 ? 1 - tail / 2 : tail / 2
-}
 
 /** What a caliper finds on a sound thread of this kind, mm: its greatest and least. */
 function expected(thread: Thread, side: 'male' | 'female'): [number, number] {
@@ -42,7 +40,7 @@ function expected(thread: Thread, side: 'male' | 'female'): [number, number] {
 
 /** Likelihood of a diameter: even between greatest and least, with the caliper's own normal error. */
 function diameterLikelihood([low, high]: readonly [number, number], measuredMm: number, sdMm: number): number {
-  return (normal((measuredMm - low) / sdMm) - normal((measuredMm - high) / sdMm)) / Math.max(high - low, 1e-6)
+  return (normalShare((measuredMm - low) / sdMm) - normalShare((measuredMm - high) / sdMm)) / Math.max(high - low, 1e-6)
 }
 const bell = (difference: number, sd: number) => Math.exp(-(difference ** 2) / 2 / sd ** 2)
 
@@ -102,6 +100,14 @@ export function identifyThread(measured: Measured): Identified {
       { label: 'Best', formula: 'Bayes: how usual × each likelihood, made to sum to one', value: ranked[0] ? `${ranked[0].thread.designation}, ${(100 * ranked[0].probability).toFixed(0)} %` : 'none', unit: '', source: 'priors: judgement' },
     ],
   }
+}
+
+/** A pitch as a comb gives it: `1.25 mm`, `19 tpi`, or a bare number, which over 8 counts threads an inch; mm, or null where it is not understood. */
+export function readPitchMm(text: string, system: ReadingSystem): number | null {
+  const bare = /^(\d+(?:\.\d+)?)\s*(tpi)?$/i.exec(text.trim())
+  if (bare && Number(bare[1]) > 0 && (bare[2] || Number(bare[1]) > COARSEST_MM)) return pitchOfTpi(Number(bare[1]))
+  const mm = text.trim() ? read(text, 'mm', system) : null
+  return mm?.ok ? mm.value : null
 }
 
 /** Pitch of a thread counted in threads an inch. */

@@ -1,7 +1,8 @@
+import { MM_PER_INCH } from '../quantity/constants'
 import { BRITISH_ASSOCIATION, CONSTANT_PITCH, UNIFIED, WHITWORTH } from './inch.table'
 import { METRIC } from './metric.table'
 import { AMERICAN_PIPE, BRITISH_PIPE, NOT_TAPER } from './pipe.table'
-import { form47, form55, form60, formPipe60, MM_PER_INCH, PIPE_TAPER_DEG, type System, type Thread } from './thread'
+import { form47, form55, form60, formPipe60, PIPE_TAPER_DEG, type System, type Thread } from './thread'
 
 /** How often each system is met, against metric coarse: judgement. */
 const USUAL: Readonly<Record<System, number>> = { 'metric': 1, 'metric-fine': 0.35, 'UNC': 0.8, 'UNF': 0.6, 'UNEF': 0.04, 'UN': 0.06, 'BSW': 0.12, 'BSF': 0.12, 'BA': 0.08, 'G': 0.5, 'R': 0.2, 'Rp': 0.1, 'NPT': 0.45, 'NPTF': 0.05 }

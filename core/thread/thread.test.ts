@@ -4,7 +4,7 @@ import { questions } from '../questions'
 import { compareBoss } from './boss'
 import { stressAreaMm2, tapDrills, threadDims, threadPct } from './dims'
 import { findThread } from './find'
-import { identifyThread } from './identify'
+import { identifyThread, readPitchMm } from './identify'
 import { findAlloy } from '../metal/find-alloy'
 import { threadInsert } from './insert'
 import { THREADS } from './list'
@@ -162,5 +162,13 @@ describe('inserts and bosses', () => {
     const thin = Object.fromEntries(compare({ bossMm: 12 }).ranked.map(row => [row.method, row]))
     expect(thin['solid-insert']).toMatchObject({ possible: false, reasons: expect.arrayContaining([expect.stringMatching(/leaves .* mm of wall/)]) })
     expect(() => compare({ bossMm: 7 })).toThrow(/there is no wall/)
+  })
+})
+
+describe('a pitch as typed', () => {
+  it.each([['19', 25.4 / 19], ['19 tpi', 25.4 / 19], ['4 tpi', 6.35], ['1.25 mm', 1.25], ['1.25', 1.25], ['0.05 in', 1.27], ['', null], ['about one', null], ['0 tpi', null]])('%j', (text, mm) => {
+    const read = readPitchMm(text, 'metric')
+    if (mm === null) expect(read).toBeNull()
+    else expect(read).toBeCloseTo(mm, 9)
   })
 })

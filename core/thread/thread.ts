@@ -1,3 +1,5 @@
+import { MM_PER_INCH } from '../quantity/constants'
+
 /** A thread of a standard, by its basic sizes, mm. */
 export interface Thread {
   designation: string
@@ -16,7 +18,6 @@ export interface Thread {
 }
 export type System = 'metric' | 'metric-fine' | 'UNC' | 'UNF' | 'UNEF' | 'UN' | 'BSW' | 'BSF' | 'BA' | 'G' | 'R' | 'Rp' | 'NPT' | 'NPTF'
 
-export const MM_PER_INCH = 25.4
 /** Taper of 1 in 16 on the diameter, as an included angle. */
 export const PIPE_TAPER_DEG = 2 * Math.atan(1 / 32) * 180 / Math.PI
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { dayFigures } from '#core/plan/day'
 import { useSettings } from '~/stores/settings'
 import { useDay } from './use-day'
 
@@ -26,14 +27,13 @@ const days = computed(() => {
     return { start, lines, ticks, high: lines.length * ROW + 30 }
   }).filter(day => day.lines.length > 1)
 })
-const handsMin = computed(() => tasks.value.filter(task => !task.unattended).reduce((sum, task) => sum + task.minutes, 0))
-const gapPct = computed(() => planned.value?.makespanMin ? 100 * (planned.value.makespanMin - planned.value.lowerBoundMin) / planned.value.makespanMin : 0)
+const figures = computed(() => dayFigures(tasks.value, planned.value?.makespanMin ?? 0, planned.value?.lowerBoundMin ?? 0))
 </script>
 
 <template>
   <div class="page">
     <p class="where">Bench day</p>
-    <h1 v-if="planned && tasks.length" data-testid="day-call">All of it is done <b class="figure">{{ dayName(planned.makespanMin) }}, {{ clock(planned.makespanMin) }}</b>, with <b class="figure">{{ settings.text(handsMin, 'min') }}</b> of your hands in it.</h1>
+    <h1 v-if="planned && tasks.length" data-testid="day-call">All of it is done <b class="figure">{{ dayName(planned.makespanMin) }}, {{ clock(planned.makespanMin) }}</b>, with <b class="figure">{{ settings.text(figures.handsMin, 'min') }}</b> of your hands in it.</h1>
     <h1 v-else-if="planned">Nothing is open: every job on the shelf is handed over or has its stations settled.</h1>
     <h1 v-else>Planning the day…</h1>
     <div class="row no-print">
@@ -59,7 +59,7 @@ const gapPct = computed(() => planned.value?.makespanMin ? 100 * (planned.value.
       <thead><tr><th>From</th><th>To</th><th>Do</th><th>Job</th></tr></thead>
       <tbody><tr v-for="task in tasks.toSorted((a, b) => a.startMin - b.startMin)" :key="task.id"><td class="figure">{{ task.startMin >= 1440 ? `${dayName(task.startMin).slice(0, 3)} ` : '' }}{{ clock(task.startMin) }}</td><td class="figure">{{ clock(task.startMin + task.minutes) }}</td><td>{{ task.name }}<span v-if="task.unattended" class="quiet small"> by itself</span></td><td><NuxtLink :to="`/job/${task.jobId}/take-in`">{{ task.title }}</NuxtLink></td></tr></tbody>
     </table>
-    <p v-if="planned && tasks.length" class="quiet small">One pair of hands, one torch, machine, mill and oven. A part is welded within ten minutes of being warm. No plan of these jobs can end sooner than {{ clock(planned.lowerBoundMin) }} on {{ dayName(planned.lowerBoundMin) }}; this one is at most {{ gapPct.toFixed(0) }} % longer. Found by search; the bound is Jackson's (Carlier 1982).</p>
+    <p v-if="planned && tasks.length" class="quiet small">One pair of hands, one torch, machine, mill and oven. A part is welded within ten minutes of being warm. No plan of these jobs can end sooner than {{ clock(planned.lowerBoundMin) }} on {{ dayName(planned.lowerBoundMin) }}; this one is at most {{ figures.gapPct.toFixed(0) }} % longer. Found by search; the bound is Jackson's (Carlier 1982).</p>
   </div>
 </template>
 

@@ -2,15 +2,15 @@ import { proxy, wrap } from 'comlink'
 import { useLocalStorage } from '@vueuse/core'
 import { addMinutes, format, startOfDay } from 'date-fns'
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
+import { readClock } from '#core/quantity/clock-face'
 import { read } from '#core/quantity/read'
 import { download } from '~/composables/use-files'
 import { useShop } from '~/stores/shop'
 import type { DayWorker, PlannedDay } from '~/workers/day.worker'
 
-const HOURS = /^(\d{1,2}):(\d{2})$/
 const minutesOf = (text: string) => {
-  const clock = HOURS.exec(text.trim())
-  return clock ? Number(clock[1]) * 60 + Number(clock[2]) : (hours => hours.ok ? hours.value * 60 : null)(read(text, 'number'))
+  const hours = read(text, 'number')
+  return readClock(text) ?? (hours.ok ? hours.value * 60 : null)
 }
 
 /** The day across all open jobs, planned anew as jobs or hours change. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { PLACE_KINDS } from '#core/heat/bench/places.table'
+import { temperatureStepText } from '#core/quantity/show'
 import { useSettings } from '~/stores/settings'
 import type { HeatBench } from './use-heat-run'
 import { useLearning } from './use-learning'
@@ -25,7 +26,7 @@ const items = computed(() => places.value.map(place => ({ value: place.id, title
     <p v-if="series.wrong.length" class="wrong small" role="status">Not understood, and left out: {{ series.wrong.slice(0, 3).join('; ') }}</p>
     <p v-if="refusal" class="wrong" role="alert">{{ refusal }}</p>
     <template v-if="learnt">
-      <p data-testid="learnt">Into the metal <b class="figure">{{ Math.round(learnt.absorbedW) }} ± {{ Math.round(learnt.sourceErrorW) }} W</b>, film <b class="figure">{{ learnt.filmWm2K.toFixed(1) }} ± {{ learnt.filmErrorWm2K.toFixed(1) }} W/m²K</b>; the readings lie <span class="figure">{{ settings.system === 'inch' ? `${(learnt.residualC * 1.8).toFixed(1)} °F` : `${learnt.residualC.toFixed(1)} °C` }}</span> about the curve.</p>
+      <p data-testid="learnt">Into the metal <b class="figure">{{ Math.round(learnt.absorbedW) }} ± {{ Math.round(learnt.sourceErrorW) }} W</b>, film <b class="figure">{{ learnt.filmWm2K.toFixed(1) }} ± {{ learnt.filmErrorWm2K.toFixed(1) }} W/m²K</b>; the readings lie <span class="figure">{{ temperatureStepText(learnt.residualC, settings.system) }}</span> about the curve.</p>
       <button v-if="torch" type="button" class="plain-button" :disabled="kept" data-testid="keep-torch" @click="keep()">{{ kept ? `${torch.name}: kept` : `Keep it for the ${torch.name}` }}</button>
     </template>
   </details>

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { heatColour, paint } from './heat-colours'
 import { surfaceOf } from './surface'
-import { readSeries } from './use-learning'
+import { readSeries } from '#core/heat/series'
 
 const block = (nx: number, ny: number, nz: number) => ({ nx, ny, nz, stepMm: [2, 2, 2] as [number, number, number], originMm: [0, 0, 0] as [number, number, number], slots: Int32Array.from({ length: nx * ny * nz }, (_, n) => n) })
 

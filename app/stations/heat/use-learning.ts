@@ -1,31 +1,14 @@
 import { computed, ref, shallowRef } from 'vue'
-import { read } from '#core/quantity/read'
+import { readSeries } from '#core/heat/series'
+import { withLearnt, type Learnt } from '#core/plan/learnt-torch'
 import { useShop } from '~/stores/shop'
 import { useJob } from '~/stores/job'
 import type { HeatBench } from './use-heat-run'
-
-export interface Learnt { sourceW: number, sourceErrorW: number, filmWm2K: number, filmErrorWm2K: number, absorbedW: number, residualC: number }
 
 /** The stand-in thermometer's own scatter, °C. */
 const SCATTER_C = 0.6
 /** The stand-in's flame, as a share of the kit's, and its film: there is something to learn. */
 const STAND_IN = { sourceShare: 0.82, filmWm2K: 16 }
-
-/** Lines of time and temperature, as typed or out of a CSV file: `1:30 64`, `90 s, 64 °C`, `90;147 F`. */
-export function readSeries(text: string): { readings: { s: number, C: number }[], wrong: string[] } {
-  const readings: { s: number, C: number }[] = []
-  const wrong: string[] = []
-  for (const [n, line] of text.split(/\r?\n/).entries()) {
-    if (!line.trim()) continue
-    const [time = '', temperature = ''] = line.trim().split(/\s*[;,\t]\s*|(?<=[\d a-z]|min|s)\s+(?=[\d.]+\s*°?[CF]?\s*$)/i)
-    const clock = /^(\d+):(\d{2})$/.exec(time.trim())
-    const s = clock ? { ok: true as const, value: Number(clock[1]) * 60 + Number(clock[2]) } : read(time, 's')
-    const C = read(temperature, 'c')
-    if (s.ok && C.ok) readings.push({ s: s.value, C: C.value })
-    else if (n > 0 || /\d/.test(line)) wrong.push(`line ${n + 1}: ${line.trim().slice(0, 40)}`)
-  }
-  return { readings: readings.sort((a, b) => a.s - b.s).filter((reading, n, list) => n === 0 || reading.s > list[n - 1]!.s), wrong }
-}
 
 /** The kit's torch learnt from thermometer readings on this set-up. */
 export function useLearning(bench: HeatBench) {
@@ -55,13 +38,7 @@ export function useLearning(bench: HeatBench) {
 
   async function keep() {
     if (!learnt.value || !torch.value) return
-    const { absorbedW, sourceErrorW, filmWm2K, filmErrorWm2K } = learnt.value
-    const share = (bench.setup.value?.heat.sharePct.value ?? 100) / 100
-    const full = absorbedW / share
-    const powerW = Math.max(torch.value.powerW, full)
-    await shop.saveKit({ ...shop.kit, torches: shop.kit.torches.map(entry => entry.id === torch.value!.id
-      ? { ...entry, powerW, efficiencyPct: Math.max(1, 100 * full / powerW), fitted: { at: new Date().toISOString(), absorbedW: full, absorbedErrorW: sourceErrorW / share, filmWm2K, filmErrorWm2K } }
-      : entry) })
+    await shop.saveKit(withLearnt(shop.kit, torch.value.id, learnt.value, bench.setup.value?.heat.sharePct.value ?? 100, new Date().toISOString()))
     kept.value = true
   }
 

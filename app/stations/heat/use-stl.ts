@@ -1,10 +1,10 @@
 import { ref, type Ref } from 'vue'
+import { MM_PER_INCH } from '#core/quantity/constants'
 import { mm } from '#core/heat/bench/setup.schema'
 import { db } from '~/db/database'
 import { useJob } from '~/stores/job'
 
 const MOST_TRIANGLES = 1_000_000
-const MM_PER_INCH = 25.4
 
 /** A part's shape from an STL file: kept beside the job as triangles, its lowest corner moved to the origin. */
 export function useStl(index: Ref<number>) {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { lengthIn } from '#core/quantity/show'
 import { useSettings } from '~/stores/settings'
 
 interface MapPoint { designation: string, system: string, pitchMm: number, diameterMm: number, probability: number }
@@ -24,8 +25,8 @@ const named = computed(() => shown.value.filter(point => point.probability > 0.0
 
 <template>
   <svg class="drawing map" :viewBox="`0 0 ${WIDTH} ${HIGH}`" role="img" aria-label="Every standard thread, diameter against pitch; what was measured is the shaded patch, the likely ones are dark">
-    <g v-for="mm in ticks" :key="`d${mm}`"><line class="faint" :x1="x(mm)" :x2="x(mm)" y1="10" :y2="HIGH - FOOT" /><text :x="x(mm)" :y="HIGH - FOOT + 18" text-anchor="middle">{{ settings.system === 'inch' ? (mm / 25.4).toFixed(2) : mm }}</text></g>
-    <g v-for="mm in [0.25, 0.5, 0.75, 1, 1.5, 2, 3, 4, 5]" :key="`p${mm}`"><line class="faint" :x1="LEFT" :x2="WIDTH - 14" :y1="y(mm)" :y2="y(mm)" /><text :x="LEFT - 6" :y="y(mm) + 4" text-anchor="end">{{ settings.system === 'inch' ? Math.round(25.4 / mm) : mm }}</text></g>
+    <g v-for="mm in ticks" :key="`d${mm}`"><line class="faint" :x1="x(mm)" :x2="x(mm)" y1="10" :y2="HIGH - FOOT" /><text :x="x(mm)" :y="HIGH - FOOT + 18" text-anchor="middle">{{ settings.system === 'inch' ? lengthIn(mm, 'inch').toFixed(2) : mm }}</text></g>
+    <g v-for="mm in [0.25, 0.5, 0.75, 1, 1.5, 2, 3, 4, 5]" :key="`p${mm}`"><line class="faint" :x1="LEFT" :x2="WIDTH - 14" :y1="y(mm)" :y2="y(mm)" /><text :x="LEFT - 6" :y="y(mm) + 4" text-anchor="end">{{ settings.system === 'inch' ? Math.round(1 / lengthIn(mm, 'inch')) : mm }}</text></g>
     <text class="note" :x="WIDTH - 14" :y="HIGH - 4" text-anchor="end">diameter, {{ settings.system === 'inch' ? 'in' : 'mm' }}</text><text class="note" x="2" y="10">{{ settings.system === 'inch' ? 'threads an inch' : 'pitch, mm' }}</text>
     <rect v-if="diameterMm" class="patch" :x="x(Math.max(window_.low * 1.001, diameterMm - 2 * uncertaintyMm))" :width="Math.max(4, x(diameterMm + 2 * uncertaintyMm) - x(Math.max(window_.low * 1.001, diameterMm - 2 * uncertaintyMm)))" :y="pitchMm ? y(pitchMm * 1.024) : 10" :height="pitchMm ? Math.max(6, y(pitchMm * 0.976) - y(pitchMm * 1.024)) : HIGH - FOOT - 10" />
     <path v-for="point in shown" :key="point.designation" :d="SHAPES[kind(point.system)]" :transform="`translate(${x(point.diameterMm)} ${y(point.pitchMm)}) scale(${0.8 + 0.9 * Math.sqrt(point.probability)})`" :class="['point', { likely: point.probability > 0.03, picked: point.designation === picked }]" @click="emit('pick', point.designation)"><title>{{ point.designation }}</title></path>

@@ -3,7 +3,7 @@ import { read } from '#core/quantity/read'
 import type { UnitKey } from '#core/quantity/units.table'
 import { THREADS } from '#core/thread/list'
 import type { ThreadDims } from '#core/thread/dims'
-import type { Identified } from '#core/thread/identify'
+import { readPitchMm, type Identified } from '#core/thread/identify'
 import { coreWorker } from '~/composables/core-worker'
 import { useSettings } from '~/stores/settings'
 
@@ -22,18 +22,12 @@ export function useThreads() {
     const reading = text.trim() ? read(text, unit, settings.system) : null
     return reading?.ok ? reading.value : undefined
   }
-  /** A pitch as a comb gives it: `1.25 mm`, or threads an inch: `19 tpi`, `19`; a bare number over 8 counts threads. */
-  const pitch = computed(() => {
-    const bare = /^(\d+(?:\.\d+)?)\s*(tpi|g)?$/i.exec(typed.value.pitch.trim())
-    if (bare && (bare[2] || Number(bare[1]) > 8)) return { tpi: Number(bare[1]) }
-    const mm = value(typed.value.pitch, 'mm')
-    return mm === undefined ? {} : { pitchMm: mm }
-  })
+  const pitchMm = computed(() => readPitchMm(typed.value.pitch, settings.system))
   const measured = computed(() => {
     const diameterMm = value(typed.value.diameter, 'mm')
     if (diameterMm === undefined) return null
     const [flankDeg, taperDeg] = [value(typed.value.flank, 'deg'), value(typed.value.taper, 'deg')]
-    return { side: side.value, region: region.value, diameterMm, uncertaintyMm: value(typed.value.error, 'mm') ?? 0.1, ...pitch.value, ...(flankDeg === undefined ? {} : { flankDeg }), ...(taperDeg === undefined ? {} : { taperDeg }) }
+    return { side: side.value, region: region.value, diameterMm, uncertaintyMm: value(typed.value.error, 'mm') ?? 0.1, ...(pitchMm.value === null ? {} : { pitchMm: pitchMm.value }), ...(flankDeg === undefined ? {} : { flankDeg }), ...(taperDeg === undefined ? {} : { taperDeg }) }
   })
   let ticket = 0
   watch(measured, async (input) => {
@@ -62,6 +56,5 @@ export function useThreads() {
       designation: thread.designation, system: thread.system, pitchMm: thread.pitchMm, diameterMm: side.value === 'male' ? thread.majorMm : thread.minorInternalMm, probability: likely.get(thread.designation) ?? 0,
     }))
   })
-  const pitchMm = computed(() => 'tpi' in pitch.value ? 25.4 / pitch.value.tpi! : pitch.value.pitchMm ?? null)
   return { side, region, typed, picked, found, sizes, reason, measured, points, pitchMm }
 }

@@ -1,4 +1,5 @@
 import { useIntervalFn, useWakeLock } from '@vueuse/core'
+import { clockFace } from '#core/quantity/clock-face'
 import { computed, onMounted, onBeforeUnmount, ref } from 'vue'
 
 /** Running arc time, started and stopped by the hand; and the screen kept on while it is looked at. */
@@ -19,6 +20,6 @@ export function useArcClock() {
       begunMs.value = null
     }
   }
-  const face = computed(() => `${Math.floor(arcMs.value / 60_000)}:${String(Math.floor(arcMs.value / 1000) % 60).padStart(2, '0')}`)
+  const face = computed(() => clockFace(arcMs.value / 1000))
   return { running: computed(() => begunMs.value !== null), face, toggle }
 }

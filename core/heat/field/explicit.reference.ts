@@ -1,10 +1,9 @@
+import { STEFAN_BOLTZMANN_WM2K4, ZERO_C_IN_K } from '../../quantity/constants'
 import type { Mask } from '../solid/mask'
 import { exposedFaces } from './exposed'
 import { placeAlong } from './path'
 import type { Losses, Material, Place } from './setup'
 
-const STEFAN_BOLTZMANN = 5.670374419e-8
-const ZERO_C_IN_K = 273.15
 
 export interface ReferenceSetup {
   mask: Mask
@@ -102,7 +101,7 @@ export function explicitReference(setup: ReferenceSetup): { probesC: number[][],
         + cz * (now[below[cell]!]! + now[above[cell]!]! - 2 * here)
       if (skin[cell]! > 0) {
         const kelvin2 = (here + ZERO_C_IN_K) * (here + ZERO_C_IN_K)
-        rate -= skin[cell]! * (losses.filmWm2K * (here - losses.ambientC) + losses.emissivity * STEFAN_BOLTZMANN * (kelvin2 * kelvin2 - air4))
+        rate -= skin[cell]! * (losses.filmWm2K * (here - losses.ambientC) + losses.emissivity * STEFAN_BOLTZMANN_WM2K4 * (kelvin2 * kelvin2 - air4))
       }
       next[cell] = here + dt * rate
     }

@@ -1,10 +1,9 @@
+import { STEFAN_BOLTZMANN_WM2K4, ZERO_C_IN_K } from '../../quantity/constants'
 import { chebyshevStages, stagesFor } from './chebyshev'
 import { forEachCell, MARGIN, RUN, SEGMENT, type Grid } from './grid'
 import { startKernel, type KernelExports } from './kernel'
 import type { Material } from './setup'
 
-const STEFAN_BOLTZMANN = 5.670374419e-8
-const ZERO_C_IN_K = 273.15
 /** Below anything a part can be, so that the margin is never the hottest. */
 const NOWHERE_K = -1000
 
@@ -106,7 +105,7 @@ export class Field {
 
   /** Film and grey radiation, linearised about the field as it is. @returns the greatest, 1/s */
   lose(filmWm2K: number, emissivity: number, airC: number): number {
-    const [r, airK] = [emissivity * STEFAN_BOLTZMANN, airC + ZERO_C_IN_K]
+    const [r, airK] = [emissivity * STEFAN_BOLTZMANN_WM2K4, airC + ZERO_C_IN_K]
     this.kernel.losses(this.grid.slots, this.u, this.skin, filmWm2K + 4 * r * airK ** 3, 6 * r * airK ** 2, 4 * r * airK, r, this.g)
     return this.kernel.greatest(this.grid.slots, this.g)
   }

@@ -1,3 +1,4 @@
+import { erf } from '../../quantity/erf'
 import type { Face, Place } from './setup'
 import { forEachCell, slotAt, type Grid } from './grid'
 
@@ -62,13 +63,6 @@ export function seenFrom(grid: Grid, face: Face, finer?: { grid: Grid, factor: n
     nu, nv, axes, start, slot: Int32Array.from(slots), share: Float32Array.from(parts),
     stepMm: [grid.stepMm[axes[0]], grid.stepMm[axes[1]]], originMm: [grid.originMm[axes[0]], grid.originMm[axes[1]]],
   }
-}
-
-/** Error function; Abramowitz and Stegun 7.1.26, absolute error under 1.5e-7. */
-function erf(x: number): number {
-  const t = 1 / (1 + 0.3275911 * Math.abs(x))
-  const tail = t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) * Math.exp(-x * x)
-  return x < 0 ? tail - 1 : 1 - tail
 }
 
 /** Share of a Gaussian (1/e² at the radius, along one axis) on each cell of a row, and the first cell of the list. */

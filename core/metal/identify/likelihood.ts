@@ -1,3 +1,4 @@
+import { normalShare } from '../../quantity/erf'
 import { ALLOYS, type Alloy } from '../alloys.table'
 import { FAMILIES, FAMILY_IDS, type FamilyId } from '../families.table'
 import { compositionFit } from './composition-fit'
@@ -26,13 +27,6 @@ function centre(alloy: Alloy, test: MeasuringTest): [mean: number, deviation: nu
   if (test === 'density') return [alloy.densityGcm3, scatter]
   const [low, high] = test === 'conductivity' ? alloy.iacsPct : alloy.hardnessHb
   return [(low + high) / 2, Math.hypot((high - low) / Math.sqrt(12), scatter)]
-}
-
-/** Normal distribution function; Abramowitz and Stegun 7.1.26, absolute error under 1.5e-7. */
-function normalCdf(z: number): number {
-  const t = 1 / (1 + 0.3275911 * Math.abs(z) / Math.SQRT2)
-  const erf = 1 - t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) * Math.exp(-z * z / 2)
-  return z >= 0 ? (1 + erf) / 2 : (1 - erf) / 2
 }
 
 /** Density of a reading for each family: the mean over its alloys, with a share of readings spread evenly over the instrument's span. */
@@ -92,7 +86,7 @@ export function outcomesOf(test: TestId): ByFamily[] {
       const mixture = alloys.reduce((sum, alloy) => {
         const [mean, deviation] = centre(alloy, test)
         const s = Math.hypot(deviation, uncertainty)
-        return sum + normalCdf((edges[bin + 1]! - mean) / s) - normalCdf((edges[bin]! - mean) / s)
+        return sum + normalShare((edges[bin + 1]! - mean) / s) - normalShare((edges[bin]! - mean) / s)
       }, 0) / alloys.length
       return (1 - WRONG_READING_SHARE) * mixture + WRONG_READING_SHARE / BINS
     }))
