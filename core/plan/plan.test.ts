@@ -131,6 +131,11 @@ describe('pieces of the plan', () => {
   })
 })
 
+it('a picture\'s pins stand in the record', () => {
+  const lines = recordOf(cover, planJob(cover, kit), kit, 'metric').sections.flatMap(section => section.lines)
+  expect(lines.find(line => line.label === 'In the pictures')?.text).toContain('pin 1: crack starts at this bolt hole')
+})
+
 describe('a stripped thread in the plan', () => {
   const start = newJob('boss', 'Bracket', '', '2026-11-26T09:00:00Z')
   it('compares the ways of giving it back, from its depth and boss', () => {

@@ -1,3 +1,4 @@
+import { PICTURE_STAGES } from '../job/picture.schema'
 import type { Job, Kit, LogEntry } from '../job/job.schema'
 import { CAUSES, COATINGS, MUST_NOT_MOVE, PROTECTS, SEEN_IN_PUDDLE } from '../job/words.table'
 import { unitOfKey } from '../ask/fields'
@@ -56,6 +57,7 @@ export function recordOf(job: Job, plan: JobPlan, kit: Kit, system: ReadingSyste
     { title: 'What was done', lines: [
       { label: 'Call', text: said('call') },
       { label: 'Opened up', text: groove ? said('open') : '' },
+      { label: 'In the pictures', text: job.pictures.flatMap(picture => picture.pins.flatMap((pin, n) => pin.words ? [`${picture.name || PICTURE_STAGES[picture.stage]}, pin ${n + 1}: ${pin.words}`] : [])).join('; ') },
       { label: 'Metal out, metal in', text: groove ? `${text(groove.removedG, 'g')} out, ${text(groove.massG, 'g')} in` : '' },
       { label: 'Filler', text: `${plan.call.data.filler}, ${text(job.open.fillerMm.value, 'mm')}` },
       { label: 'Warmed', text: plan.warm.data.heating ? said('warm') : '' },

@@ -58,7 +58,7 @@ header { grid-column: 1 / -1; margin-bottom: 10px; }
 h1 { font-size: 1.42rem; font-weight: 550; }
 .piece { background: var(--sheet); border: 1px solid var(--hairline); padding: 12px; }
 .field { display: grid; grid-template-columns: 1fr 96px; align-items: center; border-bottom: 1px solid var(--hairline); min-height: var(--touch); }
-.field input { text-align: right; font-weight: 700; font-size: 1.1rem; min-height: var(--touch); background: transparent; border: 0; color: var(--soot); width: 100%; }
+.field input { text-align: right; font-weight: 700; font-size: 1.1rem; min-height: var(--touch); background: var(--sheet); border: 1px solid var(--hairline); color: var(--soot); width: 100%; padding: 0 6px; }
 .next { margin-top: 12px; font-weight: 550; }
 .label { margin-top: 12px; }
 .look { color: var(--hazard-text); }

@@ -32,6 +32,7 @@ describe('a set-up of the heat bench', () => {
     expect(reason({ parts: [{ kind: 'plate', size: { lengthMm: mm(100), widthMm: mm(50) }, at: at(0, 0, 0) }] })).toBe('plate: thick is missing')
     expect(reason({ cellMm: { typed: 'small', value: null } })).toBe('the cells is not understood: small')
     expect(reason({}, { ...AROUND, torch: null })).toContain('no torch in the kit')
+    expect(reason({ onS: seconds(-300) })).toBe('how long the heat is on must be more than nothing')
     expect(reason({ mesh: 'gone' })).toContain('put it in again')
     expect(reason({}, { ...AROUND, targetC: 600 })).toContain('begins to melt at 557')
   })

@@ -47,6 +47,7 @@ function shapeOf(setup: HeatSetup, trianglesMm: number[] | undefined): SimulateI
 
 function sourceOf({ heat, onS }: HeatSetup, { torch }: Surroundings): SimulateInput['sources'][number] {
   const window = { startS: 0, endS: need(onS, 'how long the heat is on') }
+  if (window.endS <= 0) throw new NoAnswer('how long the heat is on must be more than nothing')
   if (heat.kind === 'oven') return { ...window, kind: 'oven', airC: need(heat.ovenC, 'the oven') }
   const atMm = placeOf(heat.at, 'where it points')
   if (heat.kind === 'air') return { ...window, kind: 'hot-air', airC: need(heat.airC, 'the hot air'), filmWm2K: HOT_AIR_FILM_WM2K, face: heat.face, atMm, radiusMm: need(heat.radiusMm, 'how wide it spreads') }
