@@ -8,15 +8,19 @@ import vueParser from 'vue-eslint-parser'
 const BASE = ['ask', 'quantity', 'metal', 'safety']
 const TOPICS = {
   ask: ['quantity'], quantity: ['ask'], safety: ['ask'], metal: ['ask', 'quantity', 'safety'],
-  crack: BASE, day: BASE, groove: BASE, heat: BASE, arc: BASE, braze: [...BASE, 'heat'], face: BASE, flat: BASE, fit: BASE, leak: BASE,
+  crack: BASE, day: BASE, groove: BASE, heat: BASE, arc: BASE, braze: [...BASE, 'heat'],
+  // What a coating afterwards does goes by heat and by a brazed joint's rod.
+  face: [...BASE, 'heat', 'braze'], flat: BASE, fit: BASE, leak: BASE,
   // The call weighs the bead's cracking and the machine's reach, so it sits on these two.
   call: [...BASE, 'crack', 'arc'],
+  // A stand-in knows physical quantities; that its gauge loses what the leak question finds is a test of both.
+  instrument: ['quantity', 'leak'],
   // A rebuilt boss is weighed by what its filler deposits.
   thread: [...BASE, 'call'],
   // The puddle's rules go by the words a job's log is kept in.
   puddle: [...BASE, 'job'],
   // A job's schema takes the words of the calls and the set-ups that are stored in it from their own tables.
-  job: [...BASE, 'arc', 'call', 'groove', 'heat'],
+  job: [...BASE, 'arc', 'call', 'groove', 'heat', 'instrument', 'fit', 'face', 'flat', 'thread'],
 }
 const ALL = [...Object.keys(TOPICS), 'plan', 'shop']
 

@@ -1,4 +1,4 @@
 import type { Kit } from './job.schema'
 
-/** A kit with nothing in it, at the rates a new shop starts from. Apart from the schema, so that the page need not load that to open. */
-export const EMPTY_KIT: Kit = { shop: '', currency: '£', ratePerHour: 45, pricePerKWh: 0.3, machines: [], torches: [], rods: [], gases: [] }
+/** A bench with nothing on it yet; written out, so that the first screen need not load the schemas. */
+export const EMPTY_KIT: Kit = { shop: '', currency: '£', ratePerHour: 45, pricePerKWh: 0.3, machines: [], torches: [], rods: [], gases: [], drills: '', taps: '', learnt: null, latitudeDeg: null, longitudeDeg: null }

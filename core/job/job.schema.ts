@@ -1,29 +1,38 @@
+import '../quantity/zod-config'
 import { z } from 'zod'
 import { DIAL_READINGS } from '../arc/balance'
+import { MIG_MODES } from '../arc/mig'
+import { CLAMP_SCHOOLS, PEEN_SCHOOLS } from '../arc/schools.table'
 import { EARLIER_POINTS, SAFETY_CRITICAL } from '../call/judge.table'
 import { PROCESS_IDS, SOAKS } from '../call/process.table'
+import { COLD } from '../fit/cold.table'
+import { DRESSING } from '../face/finish.table'
+import { SEALS } from '../flat/sealing.table'
 import { ENDS } from '../groove/run'
 import { heatSetupSchema } from '../heat/bench/setup.schema'
+import { MOST_READINGS, READING_UNITS } from '../instrument/kinds.table'
 import { SEEN } from '../metal/identify/tests.table'
 import { pictureSchema } from './picture.schema'
+import { BOSS_METHODS } from '../thread/methods.table'
 import { STATION_IDS } from './stations.table'
-import { CAUSES, COATINGS, MUST_NOT_MOVE, OPENING_WORKS, PROTECTS, SEEN_IN_PUDDLE } from './words.table'
+import { CAUSES, COATINGS, COMEBACKS, MUST_NOT_MOVE, OPENING_WORKS, PROTECTS, SEEN_IN_PUDDLE } from './words.table'
 
 export const JOB_VERSION = 1
 
 const keys = <T extends object>(table: T) => Object.keys(table) as [keyof T & string, ...(keyof T & string)[]]
+const coordinate = z.number().min(-1e5).max(1e5)
 const text = (max = 400) => z.string().max(max).default('')
 const id = z.string().min(1).max(64).regex(/^[\w-]+$/, 'letters, figures, - and _ only')
 const moment = z.iso.datetime()
 
 /** What was typed, and the value in the unit that the key's suffix names; null where it was not understood or is empty. */
-export const readingSchema = z.object({ typed: z.string().max(60), value: z.number().min(-1e12).max(1e12).nullable() })
+export const readingSchema = z.strictObject({ typed: z.string().max(60), value: z.number().min(-1e12).max(1e12).nullable() })
 export type StoredReading = z.output<typeof readingSchema>
 const reading = (typed = '', value: number | null = null) => readingSchema.default({ typed, value })
 
 const money = z.number().min(0).max(1e7)
 
-export const takeInSchema = z.object({
+export const takeInSchema = z.strictObject({
   does: z.enum(['seal', 'static', 'cyclic']).nullable().default(null),
   soak: z.enum(SOAKS).nullable().default(null),
   earlierRepair: z.enum(keys(EARLIER_POINTS)).default('none'),
@@ -40,9 +49,14 @@ export const takeInSchema = z.object({
   lengthMm: reading(), widthMm: reading(), heightMm: reading(), wallMm: reading(),
   newPrice: money.nullable().default(null),
   newWeeks: z.number().min(0).max(520).nullable().default(null),
+  /** When it is promised for. */
+  dueAt: moment.nullable().default(null),
+  /** A part that came back: the job it was mended in first, and why it came back. */
+  comebackOf: z.string().max(64).nullable().default(null),
+  comebackWhy: z.enum(keys(COMEBACKS)).nullable().default(null),
 })
 
-export const knowSchema = z.object({
+export const knowSchema = z.strictObject({
   markText: text(120),
   usePart: text(120),
   form: z.enum(SEEN.form).nullable().default(null),
@@ -57,7 +71,7 @@ export const knowSchema = z.object({
   alloy: text(40),
 })
 
-export const callSchema = z.object({
+export const callSchema = z.strictObject({
   decision: z.enum(['mend', 'refer', 'decline']).nullable().default(null),
   filler: text(40),
   process: z.enum(PROCESS_IDS).nullable().default(null),
@@ -67,7 +81,7 @@ export const callSchema = z.object({
   passes: z.number().int().min(1).max(6).default(1),
 })
 
-export const openSchema = z.object({
+export const openSchema = z.strictObject({
   /** A crack, a fitted patch, a lost edge built up, or a groove round a turned part. */
   work: z.enum(keys(OPENING_WORKS)).default('crack'),
   crackMm: reading(),
@@ -91,7 +105,7 @@ export const openSchema = z.object({
   done: z.array(id).max(60).default([]),
 })
 
-export const warmSchema = z.object({
+export const warmSchema = z.strictObject({
   torch: text(64),
   targetC: reading('110 °C', 110),
   startC: reading('18 °C', 18),
@@ -100,46 +114,96 @@ export const warmSchema = z.object({
   setups: z.array(heatSetupSchema).max(2).default([]),
 })
 
-export const logEntrySchema = z.object({ id, at: moment, pass: z.number().int().min(1).max(1000), saw: z.enum(keys(SEEN_IN_PUDDLE)), note: text(), settings: text(120) })
+export const logEntrySchema = z.strictObject({
+  id, at: moment, pass: z.number().int().min(1).max(1000), saw: z.enum(keys(SEEN_IN_PUDDLE)), note: text(), settings: text(120),
+  /** What the thermometer read at the press, where one was running. */
+  temperatureC: z.number().min(-273).max(3000).optional(),
+  /** A picture taken with it, by its id. */
+  picture: z.string().max(64).optional(),
+})
 export type LogEntry = z.output<typeof logEntrySchema>
 
-export const weldSchema = z.object({
+export const weldSchema = z.strictObject({
   machine: text(64),
   frequencySchool: z.enum(['low', 'middle', 'high']).default('middle'),
   enPct: reading('68 %', 68),
   frequencyHz: reading('100 Hz', 100),
   flowLMin: reading('7 L/min', 7),
+  /** Average current as set by hand; empty, it is worked out. */
+  currentA: reading(),
+  /** Electrode-positive current of a machine that sets the halves apart; empty, both are the same. */
+  epA: reading(),
+  /** A balance number copied from another machine. */
+  copiedDial: reading(),
+  interpassC: reading(),
+  clamp: z.enum(keys(CLAMP_SCHOOLS)).default('free'),
+  peen: z.enum(keys(PEEN_SCHOOLS)).default('leave'),
+  migMode: z.enum(MIG_MODES).nullable().default(null),
+  wireMm: reading('0.9 mm', 0.9),
   log: z.array(logEntrySchema).max(5000).default([]),
   passesDone: z.array(z.number().int().min(1).max(1000)).max(1000).default([]),
+  /** When the arc burned, by the bench clock. */
+  arcSpans: z.array(z.strictObject({ from: moment, to: moment })).max(5000).default([]),
 })
 
-export const rebuildSchema = z.object({
+/** A reading of an instrument that was kept, with its time. */
+export const keptReadingSchema = z.strictObject({ id, at: moment, instrument: z.string().trim().min(1).max(60), channel: text(40), value: z.number().min(-1e9).max(1e9), unit: z.enum(READING_UNITS), note: text(120) })
+export type KeptReading = z.output<typeof keptReadingSchema>
+
+export const rebuildSchema = z.strictObject({
   machined: z.boolean().default(true),
   proudMm: reading('1.5 mm', 1.5),
   faceWidthMm: reading(),
   dressed: z.boolean().default(false),
   /** A stripped thread, as people write it; empty where there is none. */
   thread: text(40),
-  threadDeepMm: reading(), bossMm: reading(), torqueNm: reading(),
+  threadDeepMm: reading(), bossMm: reading(), torqueNm: reading(), beneathMm: reading(),
+  way: z.enum(BOSS_METHODS).nullable().default(null),
+  /** The slug: empty readings are worked out. */
+  slugAlloy: text(40).default('6061'), slugMm: reading(), interferenceMm: reading(), clearanceMm: reading('0.02 mm', 0.02),
+  cold: z.enum(keys(COLD)).default('freezer'), hubC: reading(), chamferMm: reading('2.5 mm', 2.5), facedMm: reading('0.5 mm', 0.5),
+  listDone: z.array(id).max(60).default([]),
+  holes: z.array(z.strictObject({ xMm: reading(), yMm: reading() })).max(60).default([]),
+  holePlaces: z.number().int().min(3).max(120).nullable().default(null),
+  face: z.strictObject({
+    points: z.array(z.strictObject({ xMm: coordinate, yMm: coordinate, z: reading() })).max(2000).default([]),
+    wideMm: reading(), longMm: reading(), thickMm: reading(), toMm: reading('0.05 mm', 0.05),
+    seal: z.enum(keys(SEALS)).default('fibre'),
+    school: z.enum(['flatten', 'bolt']).default('flatten'),
+  }).prefault({}),
+  bentMm: reading(), bentOverMm: reading(),
+  dressing: z.enum(keys(DRESSING)).default('flush'),
 })
 
-export const checkResultSchema = z.object({ result: z.enum(['pass', 'fail']), note: text(), at: moment })
+export const checkResultSchema = z.strictObject({ result: z.enum(['pass', 'fail']), note: text(), at: moment })
 
-export const proveSchema = z.object({ results: z.record(id, checkResultSchema).default({}) })
+export const proveSchema = z.strictObject({
+  results: z.record(id, checkResultSchema).default({}),
+  /** Dial readings evenly round a turn, the first at the mark. */
+  runOut: z.array(reading()).max(360).default([]), runOutLimitMm: reading('0.05 mm', 0.05),
+  /** What may not move, measured when it came in and again: bores, diameters, pivots, flatness. */
+  compared: z.array(z.strictObject({ id, what: text(80), beforeMm: reading(), afterMm: reading(), limitMm: reading('0.1 mm', 0.1) })).max(40).default([]),
+  volumeL: reading(), startKPa: reading(), endKPa: reading(), leakS: reading('5 min', 300), startC: reading('20 °C', 20), endC: reading(), leakLimitSccm: reading('2', 2),
+  radiusMm: reading(), addedG: reading(), atRadiusMm: reading(), balanceLimitGmm: reading(),
+})
 
-export const handOverSchema = z.object({
-  other: z.array(z.object({ name: z.string().trim().min(1).max(80), price: money })).max(60).default([]),
+export const handOverSchema = z.strictObject({
+  other: z.array(z.strictObject({ name: z.string().trim().min(1).max(80), price: money })).max(60).default([]),
   actualMin: z.record(id, z.number().min(0).max(1e5)).default({}),
+  /** What was really used up; null where nobody counted. */
+  usedRods: z.number().min(0).max(1e5).nullable().default(null), usedGasL: z.number().min(0).max(1e7).nullable().default(null),
+  /** How many parts alike are mended together. */
+  alike: z.number().int().min(1).max(1000).default(1),
   notPerfect: text(1000),
   limits: text(1000),
   handedTo: text(120),
   handedAt: moment.nullable().default(null),
 })
 
-export const acknowledgementSchema = z.object({ code: id, name: z.string().trim().min(1).max(80), at: moment })
+export const acknowledgementSchema = z.strictObject({ code: id, name: z.string().trim().min(1).max(80), at: moment })
 
 /** The whole of one job, as it is stored and exported. */
-export const jobSchema = z.object({
+export const jobSchema = z.strictObject({
   kind: z.literal('wild-sparrow/job'),
   version: z.literal(JOB_VERSION),
   id,
@@ -157,8 +221,13 @@ export const jobSchema = z.object({
   prove: proveSchema.prefault({}),
   handOver: handOverSchema.prefault({}),
   pictures: z.array(pictureSchema).max(60).default([]),
+  readings: z.array(keptReadingSchema).max(MOST_READINGS).default([]),
+  /** When each field was last changed, by the field's name: two benches' files are merged by it. */
+  stamps: z.record(z.string().max(120), moment).default({}),
+  /** Words that a merge overruled, kept beside. */
+  overruled: z.array(z.strictObject({ field: z.string().max(120), words: z.string().max(1000) })).max(60).default([]),
   acknowledged: z.array(acknowledgementSchema).max(200).default([]),
-  settled: z.partialRecord(z.enum(STATION_IDS), z.object({ at: moment, basis: z.record(z.string().max(80), z.string().max(200)) })).default({}),
+  settled: z.partialRecord(z.enum(STATION_IDS), z.strictObject({ at: moment, basis: z.record(z.string().max(80), z.string().max(200)) })).default({}),
 })
 
 export type Job = z.output<typeof jobSchema>
@@ -166,31 +235,41 @@ export type Job = z.output<typeof jobSchema>
 /** A number with limits that say themselves in plain words. */
 const between = (min: number, max: number) => z.number({ error: 'a number' }).min(min, { error: `must be at least ${min}` }).max(max, { error: `must be at most ${max}` })
 
-export const kitSchema = z.object({
+export const kitSchema = z.strictObject({
   shop: text(120),
   currency: z.string().min(1).max(6).default('£'),
   ratePerHour: money.default(45),
   pricePerKWh: money.default(0.3),
-  machines: z.array(z.object({
+  machines: z.array(z.strictObject({
     id, name: z.string().trim().min(1).max(80), process: z.enum(['ac-tig', 'mig-pulse', 'mig-spool']),
     lowA: between(0, 2000), highA: between(1, 2000),
     ratedA: between(1, 2000), ratedPct: between(1, 100), torchA: between(1, 2000),
-    dialReads: z.enum(DIAL_READINGS), lowHz: between(1, 1000).default(50), highHz: between(1, 1000).default(200),
+    dialReads: z.enum(DIAL_READINGS), halves: z.enum(['together', 'apart']).default('together'), paid: money.nullable().default(null), lowHz: between(1, 1000).default(50), highHz: between(1, 1000).default(200),
   })).max(60).default([]),
-  torches: z.array(z.object({
+  torches: z.array(z.strictObject({
     id, name: z.string().trim().min(1).max(80), gas: z.string().max(60), powerW: between(1, 1e6), efficiencyPct: between(1, 100),
     /** What was learnt from thermometer readings, and when. */
-    fitted: z.object({ at: moment, absorbedW: z.number().min(0), absorbedErrorW: z.number().min(0), filmWm2K: z.number().min(0), filmErrorWm2K: z.number().min(0) }).optional(),
+    fitted: z.strictObject({ at: moment, absorbedW: z.number().min(0), absorbedErrorW: z.number().min(0), filmWm2K: z.number().min(0), filmErrorWm2K: z.number().min(0) }).optional(),
   })).max(60).default([]),
-  rods: z.array(z.object({
+  rods: z.array(z.strictObject({
     id, filler: z.string().trim().min(1).max(40), diameterMm: between(0.5, 10), lengthMm: between(10, 5000), price: money, count: z.number().int().min(0).max(1e5),
   })).max(200).default([]),
-  gases: z.array(z.object({ id, name: z.string().trim().min(1).max(80), cylinderL: between(1, 1e6), price: money })).max(60).default([]),
+  gases: z.array(z.strictObject({ id, name: z.string().trim().min(1).max(80), cylinderL: between(1, 1e6), price: money,
+    /** What is left in the one in use, L of gas; empty, it is taken for full. */
+    leftL: between(0, 1e6).nullable().default(null) })).max(60).default([]),
+  /** What the shop's own finished jobs have taught: time and material taken over planned, by phase, and from how many jobs. */
+  learnt: z.strictObject({ at: moment, ratios: z.record(id, z.strictObject({ ratio: between(0.05, 20), jobs: z.number().int().min(1), low: z.number().nullable(), high: z.number().nullable() })) }).nullable().default(null),
+  /** Drills there are, as written on the box: sizes, names, ranges; empty, all the standard ones. */
+  drills: text(2000),
+  /** Taps there are, and `M8 insert` for an insert's own; empty, nothing is said of them. */
+  taps: text(2000),
+  /** Where the bench stands, for the daylight; empty, it is not known. */
+  latitudeDeg: between(-90, 90).nullable().default(null), longitudeDeg: between(-180, 180).nullable().default(null),
 })
 export type Kit = z.output<typeof kitSchema>
 
 /** A whole shop in one file. */
-export const shopFileSchema = z.object({
+export const shopFileSchema = z.strictObject({
   kind: z.literal('wild-sparrow/shop'),
   version: z.literal(JOB_VERSION),
   exportedAt: moment,

@@ -68,10 +68,10 @@ describe('files', () => {
     fc.assert(fc.property(fc.integer({ min: 0, max: text.length - 1 }), fc.integer({ min: 0, max: 20 }), fc.string({ maxLength: 6 }), (at, cut, put) => {
       const read = readFile(text.slice(0, at) + put + text.slice(at + cut))
       return !read.ok || read.jobs.every(each => jobSchema.safeParse(each).success)
-    }), { numRuns: 400, seed: 18 })
+    }), { numRuns: 1000, seed: 18 })
   })
   it('doubles nothing: the same file twice is kept, a newer job replaces, an older does not', () => {
-    const here = [{ id: 'job-1', updatedAt: AT }]
+    const here = [job()]
     expect(mergeJobs(here, [job()])).toMatchObject({ add: [], replace: [], keep: [{ id: 'job-1' }] })
     expect(mergeJobs(here, [with_((one) => { one.updatedAt = '2026-11-12T09:00:00.001Z' })]).replace).toHaveLength(1)
     expect(mergeJobs(here, [with_((one) => { one.updatedAt = '2026-11-11T09:00:00Z' })]).keep).toHaveLength(1)

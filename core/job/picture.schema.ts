@@ -1,3 +1,4 @@
+import '../quantity/zod-config'
 import { z } from 'zod'
 
 /** What a picture is for. */
@@ -8,10 +9,10 @@ export const TRACE_KINDS = { crack: 'crack', hole: 'hole', edge: 'lost edge', ou
 const keys = <T extends object>(table: T) => Object.keys(table) as [keyof T & string, ...(keyof T & string)[]]
 const pixel = z.tuple([z.number().min(-1e5).max(1e5), z.number().min(-1e5).max(1e5)])
 export type Pixel = z.output<typeof pixel>
-const stored = z.object({ typed: z.string().max(60), value: z.number().min(-1e12).max(1e12).nullable() })
+const stored = z.strictObject({ typed: z.string().max(60), value: z.number().min(-1e12).max(1e12).nullable() })
 
 /** A picture of the part: its bytes lie beside the job under its id, this is what was marked on it, in pixels of the picture. */
-export const pictureSchema = z.object({
+export const pictureSchema = z.strictObject({
   id: z.string().min(1).max(64).regex(/^[\w-]+$/),
   name: z.string().max(120).default(''),
   stage: z.enum(keys(PICTURE_STAGES)).default('before'),
@@ -19,7 +20,7 @@ export const pictureSchema = z.object({
   pair: z.string().max(64).nullable().default(null),
   widthPx: z.number().int().min(1).max(40_000),
   heightPx: z.number().int().min(1).max(40_000),
-  scale: z.object({
+  scale: z.strictObject({
     /** Two points a known way apart, or the four corners, in turn, of something flat of known width and height. */
     kind: z.enum(['two', 'four']).default('two'),
     px: z.array(pixel).max(4).default([]),
@@ -27,8 +28,8 @@ export const pictureSchema = z.object({
     wideMm: stored.default({ typed: '', value: null }),
     highMm: stored.default({ typed: '', value: null }),
   }).prefault({}),
-  traces: z.array(z.object({ id: z.string().min(1).max(64), kind: z.enum(keys(TRACE_KINDS)), name: z.string().max(80).default(''), px: z.array(pixel).max(2000).default([]) })).max(40).default([]),
-  pins: z.array(z.object({ id: z.string().min(1).max(64), px: pixel, words: z.string().max(200).default('') })).max(40).default([]),
+  traces: z.array(z.strictObject({ id: z.string().min(1).max(64), kind: z.enum(keys(TRACE_KINDS)), name: z.string().max(80).default(''), px: z.array(pixel).max(2000).default([]) })).max(40).default([]),
+  pins: z.array(z.strictObject({ id: z.string().min(1).max(64), px: pixel, words: z.string().max(200).default('') })).max(40).default([]),
 })
 export type Picture = z.output<typeof pictureSchema>
 export type Trace = Picture['traces'][number]

@@ -15,6 +15,12 @@ export const CAUSES = {
 } as const
 export type Cause = keyof typeof CAUSES
 
+/** Why a mended part came back. */
+export const COMEBACKS = {
+  'cracked-again': 'cracked again in the weld', 'beside': 'cracked beside the weld', 'leaks': 'leaks', 'came-off': 'thread or face let go', 'cause': 'the cause was not cured', 'elsewhere': 'broke somewhere else',
+} as const
+export type Comeback = keyof typeof COMEBACKS
+
 export const COATINGS = { none: 'bare', paint: 'painted', powder: 'powder-coated', plated: 'plated', anodised: 'anodised' } as const
 export type Coating = keyof typeof COATINGS
 

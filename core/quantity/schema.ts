@@ -1,3 +1,4 @@
+import './zod-config'
 import { z } from 'zod'
 import { read } from './read'
 import { KEY_UNITS, type UnitKey } from './units.table'

@@ -42,7 +42,7 @@ export interface Shown { figure: string, unit: string }
 
 /**
  * A value in the reader's system, as a figure and its unit apart (figures are set in the instrument face).
- * Lengths of a tenth of a millimetre and finer are shown to two more decimals; long times in minutes or hours; heavy parts in kg or lb.
+ * Lengths under 2 mm are shown to one more decimal, those given in µm to thousandths; long times in minutes or hours; heavy parts in kg or lb.
  */
 export function show(value: number, key: UnitKey, system: ReadingSystem): Shown {
   const { dimension, baseScale, symbol } = KEY_UNITS[key]
@@ -56,7 +56,11 @@ export function show(value: number, key: UnitKey, system: ReadingSystem): Shown 
   if (!style) return { figure: trimmed(figures(value, 3)), unit: symbol }
   let { unit, digits } = style
   if (dimension === 'mass' && Math.abs(base) >= 1000) unit = system === 'metric' ? 'kg' : 'lb'
-  if (dimension === 'length' && Math.abs(base) < 2 && base !== 0) digits += system === 'metric' ? 1 : 0
+  if (dimension === 'speed' && system === 'metric' && base !== 0 && Math.abs(base) < 1) unit = 'mm/min'
+  if (key === 'kPa' && system === 'metric') unit = 'kPa'
+  // What is given in thousandths of a millimetre is meant to be read that finely: thousandths, or tenths of a thou.
+  if (key === 'um') digits = system === 'metric' ? 3 : 4
+  else if (dimension === 'length' && Math.abs(base) < 2 && base !== 0) digits += system === 'metric' ? 1 : 0
   const definition = UNITS[dimension].find(candidate => candidate.spellings.includes(unit.toLowerCase()))!
   const shown = base / definition.scale - (definition.offset ?? 0)
   return { figure: figures(shown, digits, style.fixed), unit: PRINTED[unit.toLowerCase()] ?? unit }

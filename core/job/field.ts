@@ -1,0 +1,33 @@
+import type { PathKey } from './patch'
+
+/** Parts of a job whose keys are its fields, and those one step deeper. */
+const SECTIONS = new Set(['takeIn', 'know', 'call', 'open', 'warm', 'weld', 'rebuild', 'handOver', 'settled'])
+const DEEPER = new Set(['rebuild.face', 'handOver.actualMin', 'prove.results'])
+
+/** The field that a change at a path belongs to: what is timed, and merged, as one. */
+export function fieldOf(path: readonly PathKey[]): string {
+  const two = path.slice(0, 2).join('.')
+  if (DEEPER.has(two)) return path.slice(0, 3).join('.')
+  return SECTIONS.has(String(path[0])) ? two : String(path[0])
+}
+
+/** The job's times of change with those of some changes put in. */
+export const stamped = (stamps: Readonly<Record<string, string>>, paths: readonly (readonly PathKey[])[], at: string): Record<string, string> =>
+  ({ ...stamps, ...Object.fromEntries(paths.map(path => [fieldOf(path), at])) })
+
+/** Every field of a job with its value. */
+export function fieldsOfJob(job: object): Map<string, unknown> {
+  const found = new Map<string, unknown>()
+  for (const [key, value] of Object.entries(job)) {
+    if (!SECTIONS.has(key) && key !== 'prove') {
+      found.set(key, value)
+      continue
+    }
+    for (const [inner, each] of Object.entries(value as object)) {
+      const two = `${key}.${inner}`
+      if (DEEPER.has(two)) for (const [last, deep] of Object.entries(each as object)) found.set(`${two}.${last}`, deep)
+      else found.set(two, each)
+    }
+  }
+  return found
+}

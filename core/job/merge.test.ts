@@ -1,0 +1,90 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { fieldOf, fieldsOfJob, stamped } from './field'
+import { jobSchema, type Job } from './job.schema'
+import { mergeJob } from './merge'
+import { newJob } from './new-job'
+import { applyPatch } from './patch'
+
+const START = newJob('m', 'Bracket', 'someone', '2026-11-12T09:00:00Z')
+const at = (s: number) => new Date(Date.parse('2026-11-12T09:00:00Z') + s * 1000).toISOString()
+const reading = (value: number) => ({ typed: `${value} mm`, value })
+const edit = (job: Job, path: (string | number)[], value: unknown, s: number): Job => {
+  const next = applyPatch(job, { path, value })
+  return { ...next, updatedAt: at(s), stamps: stamped(job.stamps, [path], at(s)) }
+}
+const entry = (n: number, note: string) => ({ id: `e${n}`, at: at(n), pass: 1, saw: 'pinhole' as const, note, settings: '' })
+
+/** A bench's edits: scalars, words, deep fields and lists, at times that may fall together. */
+const edits = fc.array(fc.tuple(fc.nat(9), fc.nat(6), fc.nat(20)), { maxLength: 10 }).map(list => (start: Job) => list.reduce((job, [what, value, s]) => {
+  switch (what) {
+    case 0: return edit(job, ['takeIn', 'wallMm'], reading(value), s)
+    case 1: return edit(job, ['takeIn', 'damage'], `damage ${value}`, s)
+    case 2: return edit(job, ['rebuild', 'face', 'toMm'], reading(value), s)
+    case 3: return edit(job, ['weld', 'log'], [...job.weld.log.filter(one => one.id !== `e${value}`), entry(value, `at ${s}`)], s)
+    case 4: return edit(job, ['weld', 'passesDone'], [...new Set([...job.weld.passesDone, value + 1])], s)
+    case 5: return edit(job, ['prove', 'results', `c${value}`], { result: value % 2 ? 'pass' : 'fail', note: '', at: at(s) }, s)
+    case 6: return edit(job, ['handOver', 'actualMin', 'weld'], value, s)
+    case 7: return edit(job, ['acknowledged'], [...job.acknowledged.filter(one => one.code !== 'a'), { code: 'a', name: `hand ${value}`, at: at(s) }], s)
+    case 8: return edit(job, ['title'], `Bracket ${value}`, s)
+    default: return edit(job, ['open', 'keepBreak'], value % 2 === 0, s)
+  }
+}, start))
+/** What counts of a job, with its lists in one order: two benches need not have typed in the same order. */
+const same = (job: Job) => JSON.parse(JSON.stringify(jobSchema.parse(job), (key, value: unknown) => value && typeof value === 'object' && !Array.isArray(value) ? Object.fromEntries(Object.entries(value).toSorted(([a], [b]) => a < b ? -1 : 1)) : value))
+
+describe('fields', () => {
+  it('are two steps deep, three for faces, minutes and checks, one for lists', () => expect([['takeIn', 'wallMm'], ['rebuild', 'face', 'points', 3, 'z'], ['prove', 'results', 'dye', 'note'], ['pictures', 0, 'name'], ['weld', 'log', 4], ['title']].map(fieldOf)).toEqual(['takeIn.wallMm', 'rebuild.face.points', 'prove.results.dye', 'pictures', 'weld.log', 'title']))
+  it('cover the whole job', () => {
+    const fields = fieldsOfJob(START)
+    expect(fields.size).toBeGreaterThan(90)
+    for (const [field, value] of fields) expect(field.split('.').reduce<unknown>((node, key) => (node as Record<string, unknown>)[key], START)).toEqual(value)
+  })
+})
+
+describe('the same job on two benches', () => {
+  it('comes to the same whichever is ours', () => {
+    fc.assert(fc.property(edits, edits, (one, two) => {
+      const [a, b] = [one(START), two(START)]
+      expect(same(mergeJob(a, b).job)).toEqual(same(mergeJob(b, a).job))
+    }), { seed: 111, numRuns: 300 })
+  })
+  it('merged again with either, changes nothing', () => {
+    fc.assert(fc.property(edits, edits, (one, two) => {
+      const [a, b] = [one(START), two(START)]
+      const merged = mergeJob(a, b).job
+      expect(same(mergeJob(merged, b).job)).toEqual(same(merged))
+      expect(same(mergeJob(merged, a).job)).toEqual(same(merged))
+      expect(same(mergeJob(merged, merged).job)).toEqual(same(merged))
+    }), { seed: 112, numRuns: 300 })
+  })
+  it('loses nothing: every entry of either list is there, every word is in force or kept beside, every change comes from one of them', () => {
+    fc.assert(fc.property(edits, edits, (one, two) => {
+      const [a, b] = [one(START), two(START)]
+      const { job } = mergeJob(a, b)
+      const ids = (from: Job) => [...from.weld.log.map(each => each.id), ...from.weld.passesDone, ...from.acknowledged.map(each => each.code)]
+      for (const from of [a, b]) {
+        for (const id of ids(from)) expect(ids(job)).toContain(id)
+        for (const [field, words] of [['takeIn.damage', from.takeIn.damage], ['title', from.title]] as const) {
+          if (words && from.stamps[field] && words !== (field === 'title' ? job.title : job.takeIn.damage)) expect(job.overruled).toContainEqual({ field, words })
+        }
+      }
+      const [of, first, second] = [fieldsOfJob(job), fieldsOfJob(a), fieldsOfJob(b)]
+      for (const field of ['takeIn.wallMm', 'rebuild.face.toMm', 'open.keepBreak', 'handOver.actualMin.weld']) expect([first.get(field), second.get(field)]).toContainEqual(of.get(field))
+      expect(jobSchema.safeParse(job).success).toBe(true)
+    }), { seed: 113, numRuns: 300 })
+  })
+  it('takes the newer of each field, and says where each came from', () => {
+    const a = edit(edit(START, ['takeIn', 'wallMm'], reading(6), 10), ['takeIn', 'damage'], 'cracked lug', 30)
+    const b = edit(edit(START, ['takeIn', 'wallMm'], reading(7), 20), ['takeIn', 'damage'], 'a crack', 15)
+    const { job, changed } = mergeJob(a, b)
+    expect([job.takeIn.wallMm.value, job.takeIn.damage, job.overruled]).toEqual([7, 'cracked lug', [{ field: 'takeIn.damage', words: 'a crack' }]])
+    expect(changed).toEqual(expect.arrayContaining([{ field: 'takeIn.wallMm', from: 'theirs' }, { field: 'takeIn.damage', from: 'ours' }]))
+  })
+  it('of a file from before there were stamps counts whole by its last change', () => {
+    const older = { ...START, takeIn: { ...START.takeIn, damage: 'old words' }, updatedAt: at(5) }
+    const newer = edit(START, ['takeIn', 'damage'], 'new words', 50)
+    expect(mergeJob(newer, older).job.takeIn.damage).toBe('new words')
+    expect(mergeJob(older, newer).job.takeIn.damage).toBe('new words')
+  })
+})
