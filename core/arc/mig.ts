@@ -42,9 +42,9 @@ export interface MigSetup { a: number, wireMMin: number, v: number, depositGMin:
  * Valid for 0.8–2.4 mm wire, walls 1–20 mm. Accuracy: feed to a tenth, voltage to 2 V; trim by sound and by the bead.
  * @throws NoAnswer where the wire is too thin for the current
  */
-export function migSetup({ wireMm, filler, wallMm, mode }: { wireMm: number, filler: Alloy, wallMm: number, mode: MigMode }): MigSetup {
+export function migSetup({ wireMm, filler, wallMm, mode, startC = 20 }: { wireMm: number, filler: Alloy, wallMm: number, mode: MigMode, startC?: number }): MigSetup {
   const { startV, slopeVA, share } = MODES[mode]
-  const need = ampsNeed(wallMm, 20, 'mig-spool', 'flat')
+  const need = ampsNeed(wallMm, startC, 'mig-spool', 'flat')
   const a = need.a * share
   const sectionMm2 = Math.PI / 4 * wireMm ** 2
   if (a > MOST_A_MM2 * sectionMm2) throw new NoAnswer(`${Math.round(a)} A is more than ${wireMm} mm wire carries before it burns back (about ${Math.round(MOST_A_MM2 * sectionMm2)} A): take thicker wire, or warm the part`)
@@ -56,22 +56,11 @@ export function migSetup({ wireMm, filler, wallMm, mode }: { wireMm: number, fil
   return {
     a, wireMMin, v, depositGMin, sprayFromA: from, sprays: a >= from,
     working: [
-      { label: 'Current for this wall', formula: `amps.need, spool gun, × ${share} for ${mode}`, value: a, unit: 'A', source: common },
+      { label: 'Current for this wall', formula: `amps.need, spool gun, at ${Math.round(startC)} °C, × ${share} for ${mode}`, value: a, unit: 'A', source: common },
       { label: 'Wire melted', formula: `${MELTED_G_MIN_A} g/min a A${depositGMin > MELTED_G_MIN_A * a ? ` × ${MAGNESIUM_SHARE} for magnesium wire` : ''}`, value: depositGMin, unit: 'g/min', source: common },
       { label: 'Wire feed', formula: `melted ÷ (${filler.densityGcm3} g/cm³ × ${sectionMm2.toFixed(3)} mm²)`, value: wireMMin, unit: 'm/min', source: 'conservation of metal' },
       { label: 'Voltage', formula: `${startV} + ${slopeVA} V/A × current`, value: v, unit: 'V', source: common },
       { label: 'Spray from', formula: `${wireMm} mm wire in argon`, value: from, unit: 'A', source: 'AWS Welding Handbook vol. 2, from memory' },
     ],
   }
-}
-
-/**
- * How far to turn the output down as a turning part soaks up heat: the puddle stays the same while power goes with (melting − part).
- * @param timesS and @param partC the part's temperature away from the gun, from the heat model
- * @returns share of the first output at each time
- */
-export function turnDown(timesS: readonly number[], partC: readonly number[], meltingC: number): { s: number, share: number }[] {
-  const first = meltingC - partC[0]!
-  if (first <= 0) throw new NoAnswer('the part is at its melting heat already')
-  return timesS.map((s, n) => ({ s, share: Math.max(0, (meltingC - partC[n]!) / first) }))
 }

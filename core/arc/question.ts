@@ -156,6 +156,7 @@ export const migSetupQuestion = question({
     filler: alloyName.default(() => alloyName.parse('4043')),
     wallMm: positive('mm', { min: 0.5, max: 40 }),
     mode: z.enum(MIG_MODES, { error: `one of ${MIG_MODES.join(', ')}` }).default('spray'),
+    startC: quantity('c', { min: -60, max: 500 }).default(20),
   }),
   example: { wireMm: '0.035 in', filler: '4043', wallMm: 3, mode: 'cold' },
   solve: (input) => {

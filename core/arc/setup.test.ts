@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { findAlloy } from '../metal/find-alloy'
 import { questions } from '../questions'
-import { migSetup, MIG_MODES, turnDown } from './mig'
+import { migSetup, MIG_MODES } from './mig'
 import { tigSetup } from './setup'
 import { TUNGSTENS } from './setup.table'
 
@@ -55,9 +55,5 @@ describe('a MIG gun set for a wall', () => {
     expect(feed(1.6, '4043')).toBeLessThan(feed(1.2, '4043'))
     expect(questions.ask('mig.setup', { wireMm: 1.6, wallMm: 2 })).toMatchObject({ ok: true, cautions: expect.arrayContaining([expect.objectContaining({ code: 'no-spray' })]) })
     expect(questions.ask('mig.setup', { wireMm: 0.8, wallMm: 20 })).toMatchObject({ ok: false, error: { kind: 'no-answer' } })
-  })
-  it('is turned down as the part warms, so that the power over (melting − part) stays the same', () => {
-    const curve = turnDown([0, 60, 120], [20, 170, 320], 620)
-    expect(curve.map(point => point.share)).toEqual([1, 0.75, 0.5])
   })
 })

@@ -1,3 +1,4 @@
+import '../quantity/zod-config'
 import type { z } from 'zod'
 
 /** One step of a working: enough for a person to follow how a number came out. */

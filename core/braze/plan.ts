@@ -1,6 +1,6 @@
 import type { Caution, Step } from '../ask/question'
 import type { Alloy } from '../metal/alloys.table'
-import { preheat, secondsBetween, type LumpedBody } from '../heat/lumped'
+import { preheat, secondsBetween, STILL_AIR, type LumpedBody } from '../heat/lumped'
 import { BRAZE_RODS, type BrazeRod } from './rods.table'
 
 /** Less than this between working heat and the base's melting is too little for a hand and a flame, K: common practice, no source. */
@@ -10,9 +10,6 @@ const FLUX_MG_PCT = 2
 /** Slow cooling ends here, °C, under a lid that leaves this film, W/m²K. Common practice, no source. */
 const COOL_TO_C = 60
 const LID_FILM_WM2K = 4
-/** Rise of a torch past which it is said what would do: film and emissivity of a part in still air. */
-const FILM_WM2K = 10
-const EMISSIVITY = 0.2
 
 export interface BrazeInput { base: Alloy, rod: BrazeRod, massKg: number, areaMm2: number, sourceW: number, efficiencyPct: number, ambientC: number, serviceC: number }
 export interface BrazePlan {
@@ -43,11 +40,11 @@ export function planBraze(input: BrazeInput): BrazePlan {
   const rod = BRAZE_RODS[input.rod]
   const workingC = rod.liquidusC + rod.overK
   const marginToSolidusC = base.solidusC - workingC
-  const body: LumpedBody = { massKg: input.massKg, specificHeatJkgK: base.specificHeatJkgK, areaMm2: input.areaMm2, ambientC, absorbedW: input.sourceW * input.efficiencyPct / 100, filmWm2K: FILM_WM2K, emissivity: EMISSIVITY }
+  const body: LumpedBody = { massKg: input.massKg, specificHeatJkgK: base.specificHeatJkgK, areaMm2: input.areaMm2, ambientC, absorbedW: input.sourceW * input.efficiencyPct / 100, ...STILL_AIR }
   const heating = preheat(body, ambientC, workingC)
   const leastW = heating.working.find(step => step.label === 'Lost at the target')!.value as number
   const leastSourceW = leastW / (input.efficiencyPct / 100)
-  const coolS = secondsBetween({ ...body, absorbedW: 0, filmWm2K: LID_FILM_WM2K, emissivity: EMISSIVITY / 2 }, workingC, Math.max(COOL_TO_C, ambientC + 15))
+  const coolS = secondsBetween({ ...body, absorbedW: 0, filmWm2K: LID_FILM_WM2K, emissivity: STILL_AIR.emissivity / 2 }, workingC, Math.max(COOL_TO_C, ambientC + 15))
   const magnesium = base.pct.Mg ?? 0
   const reason = base.family === 'magnesium' ? 'magnesium is not brazed with these rods'
     : marginToSolidusC <= 0 ? `the ${rod.name} is worked at ${workingC} °C and ${base.name} begins to melt at ${base.solidusC} °C`

@@ -57,6 +57,8 @@ export function sequenceOf(input: SequenceInput): Sequence {
     })
   })
   const why = [
+    'Begin at the place hardest to reach, while everything still fits in; turn the part so that the puddle lies flat and gravity helps.',
+    ...(closed ? ['Run right round the base before closing in, so that nothing has to be filled from the far side.'] : []),
     closed ? 'Tacks opposite one another, then between: a ring tacked round in turn closes up on one side.' : 'Tacks at both ends first, then between, so that the gap cannot walk.',
     keepBreak ? 'Tack while the break still locates it; grind each tack to a feather before the root runs over it.' : 'Jig it, tack it in the jig, and check it before the root.',
     sides === 2 ? 'The two sides turn about: what one pass pulls, the next pulls back. Before the second root, cut the back of the first to bright metal.' : 'One side only pulls towards itself: set it a degree or two the other way first, and let it cool between passes.',

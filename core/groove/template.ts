@@ -63,7 +63,8 @@ export function outlinesDxf(outlines: readonly { layer: string, pointsMm: readon
   const drawing = new Drawing()
   drawing.setUnits('Millimeters')
   for (const { layer, pointsMm, closed } of outlines) {
-    drawing.addLayer(layer, Drawing.ACI.WHITE, 'CONTINUOUS')
+    // Adding a layer a second time would empty it.
+    if (!drawing.layers[layer]) drawing.addLayer(layer, Drawing.ACI.WHITE, 'CONTINUOUS')
     drawing.setActiveLayer(layer)
     drawing.drawPolyline(pointsMm.map(([x, y]): [number, number] => [x, -y]), closed)
   }

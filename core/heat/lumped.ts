@@ -2,6 +2,9 @@ import type { Step } from '../ask/question'
 import { STEFAN_BOLTZMANN_WM2K4, ZERO_C_IN_K } from '../quantity/constants'
 
 
+/** A bright part in still air: film and grey emissivity. Incropera and DeWitt, tables 1.1 and A.11, from memory, middle of the ranges. */
+export const STILL_AIR = { filmWm2K: 10, emissivity: 0.2 } as const
+
 export interface LumpedBody {
   massKg: number
   specificHeatJkgK: number

@@ -7,7 +7,7 @@ import { caution } from '../safety/cautions.table'
 import { conductivityWmK } from '../metal/conductivity'
 import { finish, march } from './field/march'
 import { fitLump, fitPart } from './fit-source'
-import { preheat } from './lumped'
+import { preheat, STILL_AIR } from './lumped'
 import { movingSource } from './moving-source'
 import { cutPart, setUp, simulated, simulationWorking } from './simulate'
 import { lossesSchema, probeSchema, simulateInput, sourceSchema } from './simulate.schema'
@@ -26,8 +26,8 @@ export const preheatInput = z.object({
   ambientC: quantity('c', { min: -60, max: 100 }).default(20),
   sourceW: quantity('w', { min: 0 }),
   efficiencyPct: percent().default(35),
-  filmWm2K: quantity('wm2K', { min: 0, max: 5000 }).default(10),
-  emissivity: z.number().min(0).max(1).default(0.2),
+  filmWm2K: quantity('wm2K', { min: 0, max: 5000 }).default(STILL_AIR.filmWm2K),
+  emissivity: z.number().min(0).max(1).default(STILL_AIR.emissivity),
 }).superRefine((input, context) => {
   if (input.massKg === undefined && input.volumeMm3 === undefined) context.addIssue({ code: 'custom', path: ['massKg'], message: 'give massKg, or volumeMm3 with an alloy' })
   if (input.massKg === undefined && input.volumeMm3 !== undefined && !input.alloy) context.addIssue({ code: 'custom', path: ['alloy'], message: 'volumeMm3 needs an alloy for its density' })

@@ -16,7 +16,7 @@ const ACTIVATION_J_MOL = 30_000 / EXPONENT + 130_000
 /** The spread of the relation over alloys and tempers, as a factor on time either way: judgement, from how far published fits lie apart. */
 const TIME_FACTOR = 3
 /** Families hardened by magnesium silicide, for which the relation was made (6xxx) or stands in (Al-Si-Mg castings). */
-const HARDENED_BY_MG2SI = ['wrought-6xxx', 'cast-al-si-mg']
+export const HARDENED_BY_MG2SI: readonly string[] = ['wrought-6xxx', 'cast-al-si-mg']
 
 export interface Softening {
   /** Share of the T6 hardening that is left, percent. */
