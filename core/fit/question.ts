@@ -7,10 +7,12 @@ import { caution } from '../safety/cautions.table'
 import { cutSpeed } from './cutting'
 import { FASTEST_RPM, SURFACE_M_MIN, type CuttingTool } from './cutting.table'
 import { pressFit } from './press'
+import { COLD, SOFTENS_C, type Cold } from './cold.table'
 import { shrinkFit } from './shrink'
+import { planSlug } from './slug'
+import { USUAL_CHAMFER_MM, USUAL_FACED_MM } from './weld-groove'
 
-/** Heating past this for a shrink fit softens a heat-treated alloy: common practice. */
-const SOFTENS_C = 180
+const softensCaution = (hubC: number) => hubC > SOFTENS_C ? [{ code: 'softens', level: 'caution' as const, text: 'That heat softens a heat-treated alloy: cool the slug further, or take less interference.' }] : []
 
 export const fitPress = question({
   name: 'fit.press',
@@ -38,8 +40,24 @@ export const fitShrink = question({
     const { working, ...answer } = shrinkFit({ ...input, hub: mechanicalOf(hubAlloy), slug: mechanicalOf(slugAlloy), slugDensityGcm3: slugAlloy.densityGcm3, slugHeatJkgK: slugAlloy.specificHeatJkgK })
     return {
       answer, working,
-      cautions: [caution('hot-no-glow'), ...(answer.hubC > SOFTENS_C ? [{ code: 'softens', level: 'caution' as const, text: 'That heat softens a heat-treated alloy: cool the slug further, or take less interference.' }] : []), ...(answer.gapAtMm <= 0 ? [{ code: 'will-not-enter', level: 'note' as const, text: 'At this heat it does not go in by itself.' }] : [])],
+      cautions: [caution('hot-no-glow'), ...softensCaution(answer.hubC), ...(answer.gapAtMm <= 0 ? [{ code: 'will-not-enter', level: 'note' as const, text: 'At this heat it does not go in by itself.' }] : [])],
     }
+  },
+})
+
+export const fitSlug = question({
+  name: 'fit.slug',
+  purpose: 'A slug for a stripped boss: size, interference, stresses, heat and cold, the clock of the fit, the weld left after facing',
+  input: z.object({
+    threadMajorMm: positive('mm', { max: 300 }), bossMm: positive('mm', { max: 2000 }), depthMm: positive('mm', { max: 1000 }), beneathMm: positive('mm', { max: 2000 }).optional(),
+    bodyAlloy: alloyName, slugAlloy: alloyName.default(() => alloyName.parse('6061')), slugMm: positive('mm', { max: 500 }).optional(), interferenceMm: quantity('mm', { min: 0, max: 5 }).optional(),
+    clearanceMm: quantity('mm', { min: 0, max: 5 }).default(0.02), cold: z.enum(Object.keys(COLD) as [Cold, ...Cold[]], { error: `one of ${Object.keys(COLD).join(', ')}` }).default('freezer'),
+    hubC: quantity('c', { min: -60, max: 400 }).optional(), serviceC: quantity('c', { min: -60, max: 300 }).default(60), chamferMm: positive('mm', { max: 50 }).default(USUAL_CHAMFER_MM), facedMm: quantity('mm', { min: 0, max: 50 }).default(USUAL_FACED_MM),
+  }),
+  example: { threadMajorMm: 10, bossMm: 34, depthMm: 22, bodyAlloy: '356', slugAlloy: '6061-T6', cold: 'freezer' },
+  solve: ({ bodyAlloy, slugAlloy, ...input }) => {
+    const { working, ...answer } = planSlug({ ...input, body: bodyAlloy, slug: slugAlloy })
+    return { answer, working, cautions: [caution('hot-no-glow'), ...softensCaution(answer.shrink.hubC)] }
   },
 })
 

@@ -17,7 +17,7 @@ export interface ShrinkInput {
 export interface ShrinkFit { hubC: number, gapAtMm: number, secondsToSeize: number, working: Step[] }
 
 /** Conductivity of the air in the gap, W/(m·K), at about 60 °C: Incropera and DeWitt, table A.4, from memory. */
-const AIR_W_MK = 0.0285
+export const AIR_W_MK = 0.0285
 
 /** Gap on the diameter with hub and slug at their temperatures. */
 export function gapMm(input: Pick<ShrinkInput, 'diameterMm' | 'interferenceMm' | 'hub' | 'slug' | 'ambientC'>, hubC: number, slugC: number): number {

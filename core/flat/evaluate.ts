@@ -7,7 +7,7 @@ import { supportPlane } from './support'
 /** Points this near the top of the zone are high ones, as a share of it: judgement. */
 const HIGH_SHARE = 0.1
 /** The blue takes where the gap to the plate is less than this, mm: common practice, no source. */
-const BLUE_MM = 0.005
+export const BLUE_MM = 0.005
 
 export interface Flatness {
   minimumZoneMm: number

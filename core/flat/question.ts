@@ -1,6 +1,9 @@
 import { z } from 'zod'
 import { question } from '../ask/question'
 import { positive, quantity } from '../quantity/schema'
+import { alloyName } from '../metal/find-alloy'
+import { mechanicalOf } from '../metal/mechanical.table'
+import { boltedFlat, MUCH_LOCKED } from './decide'
 import { evaluateFlatness } from './evaluate'
 import { HAND_RATE_MM3_MIN, planLapping } from './lap'
 
@@ -30,5 +33,16 @@ export const flatLap = question({
   solve: ({ points: given, toMm, rateMm3Min }) => {
     const { working, ...answer } = planLapping(given, toMm, rateMm3Min)
     return { answer, working, cautions: [] }
+  },
+})
+
+export const flatBolted = question({
+  name: 'flat.bolted',
+  purpose: 'Stress that bolting a bowed flange flat locks into it',
+  input: z.object({ bowMm: quantity('mm', { min: 0, max: 100 }), overMm: positive('mm', { max: 1e4 }), thickMm: positive('mm', { max: 500 }), alloy: alloyName }),
+  example: { bowMm: '0.2 mm', overMm: 150, thickMm: 8, alloy: '356' },
+  solve: ({ bowMm, overMm, thickMm, alloy }) => {
+    const { working, ...answer } = boltedFlat(bowMm, overMm, thickMm, mechanicalOf(alloy))
+    return { answer, working, cautions: answer.ofProof > MUCH_LOCKED ? [{ code: 'locked-in', level: 'note' as const, text: 'Welded flanges held down this hard tend to crack along the old line after a few heat cycles: flatten it free instead.' }] : [] }
   },
 })

@@ -1,13 +1,17 @@
+import { leastSlope } from './least-slope'
 import type { Plane } from './plane'
 
 type Triple = readonly [number, number, number]
 
 const MOST_STEPS = 1000
 const FAR = 1e4
+/** A touching point that bears less than this share carries nothing: the middle lies over the others. */
+const CARRIES = 1e-3
 
 /**
  * The plate a face stands on, turned over on it: the plane above all points whose three touching points hold the face's middle between
- * them. A linear programme (least height over the middle), by the dual simplex method on its columns.
+ * them. A linear programme (least height over the middle), by the dual simplex method on its columns. Where the middle lies right over one
+ * point or an edge (an even crown), the face rocks there: of the planes that touch it, the one with the least slope is taken.
  * @returns the plane z = a x + b y + c and the points that touch it
  */
 export function supportPlane(points: readonly Triple[]): { plane: Plane, contact: number[] } {
@@ -27,12 +31,12 @@ export function supportPlane(points: readonly Triple[]): { plane: Plane, contact
     return { a, b, c: p[2] - a * p[0] - b * p[1] }
   }
   const area = (p: readonly number[], q: readonly number[], r: readonly number[]) => (q[0]! - p[0]!) * (r[1]! - p[1]!) - (r[0]! - p[0]!) * (q[1]! - p[1]!)
-  const holds = (three: readonly number[]) => {
+  const sharesOf = (three: readonly number[]) => {
     const [p, q, r] = three.map(n => all[n]!) as [Triple, Triple, Triple]
     const whole = area(p, q, r)
-    const shares = [area(middle, q, r) / whole, area(p, middle, r) / whole, area(p, q, middle) / whole]
-    return Math.min(...shares)
+    return [area(middle, q, r) / whole, area(p, middle, r) / whole, area(p, q, middle) / whole]
   }
+  const holds = (three: readonly number[]) => Math.min(...sharesOf(three))
   let plane = planeThrough(basis)
   for (let step = 0; step < MOST_STEPS; step++) {
     let worst = -1
@@ -47,5 +51,8 @@ export function supportPlane(points: readonly Triple[]): { plane: Plane, contact
     basis = choices.reduce((best, choice) => holds(choice) > holds(best) ? choice : best)
     plane = planeThrough(basis)
   }
+  const shares = sharesOf(basis)
+  const carrying = basis.filter((n, at) => n < points.length && shares[at]! > CARRIES)
+  if (carrying.length < 3 && carrying.length > 0) return leastSlope(points, carrying)
   return { plane, contact: basis.filter(n => n < points.length).toSorted((a, b) => a - b) }
 }

@@ -1,11 +1,12 @@
 import { NoAnswer, type Step } from '../ask/question'
+import { ZERO_C_IN_K } from '../quantity/constants'
 
 export interface DecayInput { volumeL: number, startKPa: number, endKPa: number, seconds: number, startC: number, endC: number, baroKPa: number }
 export interface Decay { sccm: number, kPaMin: number, holeUm: number, storedJ: number, working: Step[] }
 
 /** Standard state of the contract: 0 °C, 101.325 kPa. */
-const STANDARD_K = 273.15
-const STANDARD_KPA = 101.325
+const STANDARD_K = ZERO_C_IN_K
+export const STANDARD_KPA = 101.325
 const GAMMA = 1.4
 const AIR_GAS_J_KG_K = 287.05
 const DISCHARGE = 0.6
@@ -28,7 +29,7 @@ function massFluxKgSM2(upstreamPa: number, downstreamPa: number, upstreamK: numb
 export function leakDecay({ volumeL, startKPa, endKPa, seconds, startC, endC, baroKPa }: DecayInput): Decay {
   const [p1, p2] = [startKPa + baroKPa, endKPa + baroKPa]
   if (p1 <= 0 || p2 <= 0) throw new NoAnswer('a pressure this far below the barometer cannot be: check that the readings are gauge')
-  const [t1, t2] = [startC + 273.15, endC + 273.15]
+  const [t1, t2] = [startC + ZERO_C_IN_K, endC + ZERO_C_IN_K]
   const lostSccc = volumeL * 1000 * STANDARD_K / STANDARD_KPA * (p1 / t1 - p2 / t2)
   const sccm = lostSccc / seconds * 60
   const correctedEndKPa = p2 * t1 / t2 - baroKPa

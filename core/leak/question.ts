@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { question } from '../ask/question'
 import { positive, quantity } from '../quantity/schema'
 import { caution } from '../safety/cautions.table'
-import { leakDecay } from './decay'
+import { leakDecay, STANDARD_KPA } from './decay'
 
 /** Above this an air test is no bench test any more: judgement (a blow of this energy breaks bones). */
 const MOST_STORED_J = 200
@@ -17,7 +17,7 @@ export const leakDecayQuestion = question({
     seconds: positive('s'),
     startC: quantity('c', { min: -60, max: 300 }).default(20),
     endC: quantity('c', { min: -60, max: 300 }).optional(),
-    baroKPa: positive('kPa', { min: 30, max: 120 }).default(101.325),
+    baroKPa: positive('kPa', { min: 30, max: 120 }).default(STANDARD_KPA),
   }),
   example: { volumeL: 2.4, startKPa: 10, endKPa: 9.2, seconds: 300, startC: 20 },
   solve: (input) => {

@@ -3,11 +3,10 @@ import { FILLERS } from '../call/filler.table'
 import type { Alloy } from '../metal/alloys.table'
 import { mechanicalOf } from '../metal/mechanical.table'
 import { threadInsert } from './insert'
+import type { BossMethod } from './methods.table'
 import { shearAreaMm2PerMm, threadStrength } from './strength'
 import type { Thread } from './thread'
 
-export const BOSS_METHODS = ['weld-and-tap', 'pressed-slug', 'new-boss', 'wire-insert', 'solid-insert', 'cast-on-screw'] as const
-export type BossMethod = typeof BOSS_METHODS[number]
 
 /** Minutes at the bench by method, and the heat it puts into the part. Common practice, no source. */
 const WORK: Readonly<Record<BossMethod, { minutes: number, heat: 'none' | 'little' | 'much' }>> = {

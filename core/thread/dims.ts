@@ -24,9 +24,9 @@ const countedFromMm = (thread: Thread) => thread.taperDeg > 0 && thread.flankDeg
 /** Percentage of full thread that a hole leaves. */
 export const threadPct = (thread: Thread, holeMm: number) => 100 * (countedFromMm(thread) - holeMm) / (fullHeight(thread) * thread.pitchMm)
 
-/** Drills for tapping, the best for aluminium first. */
-export function tapDrills(thread: Thread): TapDrill[] {
-  return DRILLS.map(drill => ({ ...drill, threadPct: threadPct(thread, drill.mm) }))
+/** Drills for tapping out of those there are, the best for aluminium first. */
+export function tapDrills(thread: Thread, drills: readonly Drill[] = DRILLS): TapDrill[] {
+  return drills.map(drill => ({ ...drill, threadPct: threadPct(thread, drill.mm) }))
     .filter(drill => drill.threadPct >= LEAST_PCT && drill.threadPct <= MOST_PCT)
     .toSorted((a, b) => Math.abs(a.threadPct - BEST_PCT) - Math.abs(b.threadPct - BEST_PCT)).slice(0, MOST_DRILLS)
 }
