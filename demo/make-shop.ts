@@ -35,10 +35,13 @@ const lugPicture = (lug: typeof SOUND, name: string, stage: 'twin' | 'before') =
   pins: pixels(lug.view, lug.holes).map((px, n) => ({ id: `${lug.id}-hole-${n}`, px, words: n ? 'lower bolt hole' : 'upper bolt hole' })),
 })
 
+/** Heights of a face that is crowned and a little twisted, five across and four along, thousandths of a millimetre. */
+const FACE_UM = [0, 62, 95, 70, 14, 30, 104, 141, 118, 52, 26, 96, 150, 121, 66, 2, 58, 110, 84, 38]
+
 const KIT = kitSchema.parse({
   shop: 'Larkmoor Bench', currency: '£', ratePerHour: 42, pricePerKWh: 0.29,
   machines: [
-    { id: 'tig-200', name: 'bench AC TIG', process: 'ac-tig', lowA: 5, highA: 200, ratedA: 200, ratedPct: 25, torchA: 180, dialReads: 'cleaning-share', lowHz: 40, highHz: 200 },
+    { id: 'tig-200', name: 'bench AC TIG', process: 'ac-tig', lowA: 5, highA: 200, ratedA: 200, ratedPct: 25, torchA: 180, dialReads: 'cleaning-share', halves: 'apart', lowHz: 40, highHz: 200 },
     { id: 'tig-old', name: 'old transformer TIG', process: 'ac-tig', lowA: 20, highA: 140, ratedA: 140, ratedPct: 35, torchA: 150, dialReads: 'ep-minus-en', lowHz: 50, highHz: 60 },
     { id: 'mig-180', name: 'spool-gun MIG', process: 'mig-spool', lowA: 30, highA: 180, ratedA: 180, ratedPct: 30, torchA: 180, dialReads: 'en-share' },
   ],
@@ -52,7 +55,9 @@ const KIT = kitSchema.parse({
     { id: 'r3', filler: '5356', diameterMm: 2.4, lengthMm: 914, price: 0.66, count: 26 },
     { id: 'r4', filler: '4047', diameterMm: 2.4, lengthMm: 914, price: 0.74, count: 8 },
   ],
-  gases: [{ id: 'argon', name: 'argon', cylinderL: 2000, price: 46 }],
+  gases: [{ id: 'argon', name: 'argon', cylinderL: 2000, leftL: 1240, price: 46 }],
+  drills: '1 to 13 by 0.5 mm, 3.3, 4.2, 6.8, 10.2, 17/64 in, letter F, No. 7', taps: 'M5, M6, M8, M10, 1/4-20 UNC, M6 insert, M8 wire insert',
+  latitudeDeg: 52.3, longitudeDeg: -2.6,
 })
 
 /** Settles stations in order, each on the basis it has then. */
@@ -87,7 +92,7 @@ function signalBracket(): Job {
   Object.assign(job.takeIn, {
     does: 'static', soak: 'handled', cause: 'dropped', causeCure: 'post now has a safety cord', damage: 'One lug broken clean off, all pieces there.',
     mustNotMove: ['bolt-pattern'], protect: ['finished-face'], coating: 'paint', finishAfter: 'paint',
-    lengthMm: reading('140 mm', 'mm'), widthMm: reading('60 mm', 'mm'), heightMm: reading('40 mm', 'mm'), wallMm: reading('6 mm', 'mm'), newPrice: 95, newWeeks: 6,
+    lengthMm: reading('140 mm', 'mm'), widthMm: reading('60 mm', 'mm'), heightMm: reading('40 mm', 'mm'), wallMm: reading('6 mm', 'mm'), newPrice: 360, newWeeks: 6,
   })
   Object.assign(job.know, { markText: 'LM25 TF', form: 'casting', surface: 'sand-grain', fracture: 'granular' })
   Object.assign(job.open, { crackMm: reading('42 mm', 'mm'), sides: 2, landMm: reading('1.5 mm', 'mm'), done: ['protect-finished-face', 'degrease', 'uncoat', 'ends', 'stop-holes', 'groove', 'wipe'] })
@@ -95,6 +100,14 @@ function signalBracket(): Job {
   job.weld.machine = 'tig-200'
   job.acknowledged = [{ code: 'chlorinated-solvent', name: 'Wren Tolliver', at: '2026-11-18T09:02:00Z' }]
   job.pictures = [lugPicture(BROKEN, 'broken lug.jpg', 'before'), lugPicture(SOUND, 'lug from the next post.jpg', 'twin')]
+  Object.assign(job.rebuild, {
+    thread: 'M8', threadDeepMm: reading('16 mm', 'mm'), bossMm: reading('26 mm', 'mm'), torqueNm: reading('14 N·m', 'nm'), beneathMm: reading('24 mm', 'mm'), way: 'pressed-slug',
+    holes: ([['38.1', '0.2'], ['0.1', '38'], ['-37.9', '-0.1'], ['0.2', '-38.2']] as const).map(([x, y]) => ({ xMm: reading(`${x} mm`, 'mm'), yMm: reading(`${y} mm`, 'mm') })),
+    face: {
+      ...job.rebuild.face, wideMm: reading('120 mm', 'mm'), longMm: reading('60 mm', 'mm'), thickMm: reading('6 mm', 'mm'), toMm: reading('0.03 mm', 'mm'), seal: 'fibre',
+      points: FACE_UM.map((um, n) => ({ xMm: n % 5 * 30, yMm: Math.floor(n / 5) * 20, z: reading(`${um / 1000} mm`, 'mm') })),
+    },
+  })
   job.weld.passesDone = [1, 2]
   job.weld.log = [
     { id: 'e1', at: '2026-11-18T10:12:20Z', pass: 1, saw: 'black-specks', note: 'paint left at the edge', settings: '180 A, EN 68 %, 100 Hz' },

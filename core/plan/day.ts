@@ -3,36 +3,88 @@ import type { Job, Kit } from '../job/job.schema'
 import { planJob } from './plan-job'
 
 /** What one welder's shop has one of. */
-export const SHOP_RESOURCES = ['hands', 'torch', 'machine', 'mill', 'oven'] as const
+export const SHOP_RESOURCES = ['hands', 'torch', 'machine', 'mill', 'oven', 'freezer'] as const
 const NEEDS: Readonly<Record<string, readonly string[]>> = { open: ['hands'], warm: ['hands', 'torch'], weld: ['hands', 'machine'], rebuild: ['hands', 'mill'], prove: ['hands'] }
 /** A warmed part is welded before it has cooled, and a baked one before it draws damp again, min: judgement. */
 const WAIT_MIN: Readonly<Record<string, number>> = { weld: 10, warm: 240 }
 /** What has run by itself after a phase: the oven after opening, plain cooling after the weld. */
 const ALONE: Readonly<Record<string, { name: string, needs: readonly string[] }>> = { open: { name: 'Bake', needs: ['oven'] }, weld: { name: 'Cool slowly', needs: [] } }
 
+/** A slug's time in the freezer, and a wiped part's until it is dry, min. Common practice, no source. */
+const FREEZER_MIN = 120
+const DRY_MIN = 10
+
 export interface DayTask { id: string, jobId: string, title: string, name: string, minutes: number, unattended: boolean }
 
+/** What is known of the day beside the jobs themselves. */
+export interface DayAround {
+  /** Midnight before the first shift: promised times are counted from it. */
+  midnightMs: number
+  /** Nothing begins before this minute: it is gone. */
+  nowMin: number
+  /** Tasks put off by hand to a minute. */
+  notBefore: Readonly<Record<string, number>>
+  /** What runs by itself right now, by job, and the minutes its clock still has. */
+  running: Readonly<Record<string, number>>
+}
+
 /** Open jobs as a day's tasks: each phase not yet done in its turn, and what runs by itself between. */
-export function dayFromJobs(jobs: readonly Job[], kit: Kit, shifts: DayGiven['shifts']): { given: DayGiven, tasks: DayTask[] } {
+export function dayFromJobs(jobs: readonly Job[], kit: Kit, shifts: DayGiven['shifts'], around?: DayAround): { given: DayGiven, tasks: DayTask[] } {
   const tasks: DayTask[] = []
-  const given = jobs.filter(job => !job.handOver.handedAt).map((job) => {
+  // What is sent on or turned away takes no time on this bench.
+  const given = jobs.filter(job => !job.handOver.handedAt && job.call.decision !== 'refer' && job.call.decision !== 'decline').map((job) => {
     const plan = planJob(job, kit)
     const list: TaskGiven[] = []
     let last: string | null = null
-    const add = (id: string, name: string, minutes: number, needs: readonly string[], unattended: boolean, maxWaitMin?: number) => {
-      const task = { id: `${job.id}:${id}`, name, minutes: Math.max(1, Math.round(minutes)), needs, after: last ? [last] : [], unattended, maxWaitMin: last ? maxWaitMin : undefined }
+    const add = (id: string, name: string, minutes: number, needs: readonly string[], unattended: boolean, maxWaitMin?: number, also: readonly string[] = []) => {
+      const task = { id: `${job.id}:${id}`, name, minutes: Math.max(1, Math.round(minutes)), needs, after: [...(last ? [last] : []), ...also], unattended, maxWaitMin: last ? maxWaitMin : undefined, earliestMin: Math.max(around?.nowMin ?? 0, around?.notBefore[`${job.id}:${id}`] ?? 0) }
       list.push(task)
       tasks.push({ id: task.id, jobId: job.id, title: job.title, name, minutes: task.minutes, unattended })
       last = task.id
     }
     for (const phase of plan['hand-over'].data.phases) {
       if (phase.minutes <= 0 || job.settled[phase.id as keyof Job['settled']] || phase.actualMin !== null) continue
-      add(phase.id, phase.name, phase.minutes, NEEDS[phase.id] ?? ['hands'], false, WAIT_MIN[phase.id])
+      const also: string[] = []
+      if (phase.id === 'rebuild' && plan.rebuild.data.way === 'pressed-slug' && job.rebuild.cold === 'freezer') {
+        // The slug cools while the rest goes on; it is pressed in straight out of the freezer.
+        const before: string | null = last
+        last = null
+        add('freeze', 'Slug in the freezer', FREEZER_MIN, ['freezer'], true)
+        also.push(`${job.id}:freeze`)
+        last = before
+      }
+      add(phase.id, phase.name, phase.minutes, NEEDS[phase.id] ?? ['hands'], false, WAIT_MIN[phase.id], also)
+      if (phase.id === 'open' && phase.unattendedMin <= 0) add('open-dry', 'Solvent dries', DRY_MIN, [], true)
       if (phase.unattendedMin > 0) add(`${phase.id}-alone`, ALONE[phase.id]?.name ?? 'By itself', phase.unattendedMin, ALONE[phase.id]?.needs ?? [], true)
     }
-    return { id: job.id, tasks: list }
+    // A clock that runs for this job holds up its first task until it rings: early or late, the day follows it.
+    const left = around?.running[job.id]
+    if (left !== undefined && list[0]) list[0] = { ...list[0], earliestMin: Math.max(list[0].earliestMin ?? 0, (around?.nowMin ?? 0) + left) }
+    const due = job.takeIn.dueAt && around ? (Date.parse(job.takeIn.dueAt) - around.midnightMs) / 60_000 : undefined
+    return { id: job.id, tasks: list, ...(due !== undefined && due >= 0 ? { due } : due !== undefined ? { due: 0 } : {}) }
   })
   return { given: { jobs: given.filter(job => job.tasks.length), resources: SHOP_RESOURCES.map(id => ({ id, count: 1 })), shifts }, tasks }
+}
+
+export interface LateJob { id: string, title: string, lateMin: number, why: string }
+
+/** Jobs that end after they are promised, why, and what would save them: their own length, or the wait for hands and machines. */
+export function lateJobs(given: DayGiven, tasks: readonly (DayTask & { startMin: number })[]): LateJob[] {
+  const hours = (minutes: number) => minutes >= 90 ? `${(minutes / 60).toFixed(1)} h` : `${Math.round(minutes)} min`
+  return given.jobs.flatMap((job) => {
+    if (job.due === undefined) return []
+    const own = tasks.filter(task => task.jobId === job.id).toSorted((a, b) => a.startMin - b.startMin)
+    const ends = Math.max(...own.map(task => task.startMin + task.minutes))
+    const lateMin = ends - job.due
+    if (lateMin <= 0) return []
+    const workMin = own.reduce((sum, task) => sum + task.minutes, 0)
+    const begins = own[0]!.startMin
+    const waits = own.map((task, n) => ({ task, wait: task.startMin - (n ? own[n - 1]!.startMin + own[n - 1]!.minutes : begins) })).toSorted((a, b) => b.wait - a.wait)[0]!
+    const why = begins + workMin > job.due
+      ? begins > 60 && workMin <= job.due ? `it begins only after ${hours(begins)}: put it first, and put off what is not promised` : `it takes ${hours(workMin)} in all: begin it the day before, or agree a later time`
+      : `${waits.task.name} waits ${hours(waits.wait)} for hands or machine: ${hours(lateMin)} more at the end of that day would save it, or put another job off`
+    return [{ id: job.id, title: own[0]!.title, lateMin, why }]
+  })
 }
 
 /** How a plan stands: minutes of the hands in it, and how far at most it lies above the best, percent. */

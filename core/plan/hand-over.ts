@@ -2,14 +2,15 @@ import type { Job, Kit } from '../job/job.schema'
 import type { Quote } from '../shop/quote'
 import { askFor } from './ask-core'
 import type { OpenData } from './open'
-import { capital, figure, words, type Sentence, type StationPlan } from './parts'
+import { FACE_SET_UP_MIN, SET_UP_WELD_MIN } from './minutes.table'
+import { capital, count, figure, list, words, type Sentence, type StationPlan } from './parts'
 import type { Phase } from './phases'
-import type { WeldData } from './weld'
+import { AC_TIG_ARC_V } from './soak-up'
+import type { WeldData } from './weld-data'
 
 export interface HandOverData { quote: Quote | null, phases: Phase[], actualTotalMin: number | null, plannedTotalMin: number, currency: string }
 
-/** Mains power a machine draws over the arc: volts of an AC TIG arc over its efficiency. Common practice, no source. */
-const ARC_V = 15
+/** Of what a machine draws from the mains, the share that reaches the arc. Common practice, no source. */
 const MACHINE_EFFICIENCY = 0.75
 
 /** Money as it is written in the shop. */
@@ -22,9 +23,9 @@ export function planHandOver(job: Job, kit: Kit, phases: Phase[], open: OpenData
   const input = {
     phases: phases.map(({ name, minutes }) => ({ name, minutes })),
     ratePerHour: kit.ratePerHour,
-    filler: { rods: open.groove?.rods ?? 0, pricePerRod: rod?.price ?? 0 },
-    gas: { litres: weld.gas?.litres ?? 0, pricePerL: gas ? gas.price / gas.cylinderL : 0 },
-    power: { kWh: weld.setA * ARC_V * weld.arcMin / 60 / 1000 / MACHINE_EFFICIENCY, pricePerKWh: kit.pricePerKWh },
+    filler: { rods: (open.groove?.rods ?? 0) * (kit.learnt?.ratios.rods?.ratio ?? 1), pricePerRod: rod?.price ?? 0 },
+    gas: { litres: (weld.gas?.litres ?? 0) * (kit.learnt?.ratios.gas?.ratio ?? 1), pricePerL: gas ? gas.price / gas.cylinderL : 0 },
+    power: { kWh: weld.setA * (weld.mig?.v ?? AC_TIG_ARC_V) * weld.arcMin / 60 / 1000 / MACHINE_EFFICIENCY, pricePerKWh: kit.pricePerKWh },
     other: job.handOver.other,
     ...(job.takeIn.newPrice ? { newPrice: job.takeIn.newPrice } : {}),
   }
@@ -42,6 +43,20 @@ export function planHandOver(job: Job, kit: Kit, phases: Phase[], open: OpenData
   if (quote && ready) {
     why.push([words(money(quote.labour, kit.currency), 'quote'), ' for ', figure(plannedTotalMin, 'min'), ' of work, ', words(money(quote.materials, kit.currency), 'quote'), ' for rods, gas, power and extras. The hours are the price.'])
     if (actualTotalMin !== null) why.push(['Taken so far: ', figure(actualTotalMin, 'min'), ' against ', figure(actuals.reduce((sum, phase) => sum + phase.minutes, 0), 'min'), ' planned for the same phases.'])
+  }
+  const learntPhases = phases.filter(phase => phase.fromJobs > 0)
+  if (learntPhases.length) why.push(['Your shop: ', figure(plannedTotalMin, 'min'), ' against a starting value of ', figure(phases.reduce((sum, phase) => sum + phase.startingMin, 0), 'min'), `, from ${count(Math.max(...learntPhases.map(phase => phase.fromJobs)), 'finished job')}.`])
+  if (quote && ready && job.handOver.alike > 1) {
+    // Setting machine and mill up is done once for all of them.
+    const onceMin = SET_UP_WELD_MIN + (job.rebuild.machined ? FACE_SET_UP_MIN : 0)
+    const each = quote.total - onceMin / 60 * kit.ratePerHour * (1 - 1 / job.handOver.alike)
+    why.push([`${capital(count(job.handOver.alike, 'part'))} alike: `, words(money(each, kit.currency), 'quote'), ' each, ', words(money(each * job.handOver.alike, kit.currency), 'quote'), ' in all; ', figure(onceMin, 'min'), ' of setting up is shared.'])
+  }
+  const used = [job.handOver.usedRods === null ? null : `${job.handOver.usedRods} rods for ${quote?.lines.find(line => line.name === 'Filler')?.quantity.toFixed(0) ?? 0} planned`, job.handOver.usedGasL === null ? null : `${job.handOver.usedGasL} L of gas for ${Math.round(weld.gas?.litres ?? 0)} planned`].filter(entry => entry !== null)
+  if (used.length) why.push([`Used: ${list(used)}.`])
+  if (actualTotalMin !== null && quote && ready) {
+    const really = actualTotalMin / 60 * kit.ratePerHour + quote.materials
+    why.push(['At what it took, with the phases noted, it cost the bench ', words(money(really, kit.currency), 'quote'), ' against ', words(price, 'quote'), ' quoted.'])
   }
   for (const reason of unmet) why.push([`${capital(reason)}.`])
   return {

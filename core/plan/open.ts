@@ -8,7 +8,7 @@ import { sequenceOf, type Sequence } from '../groove/sequence'
 import { caution } from '../safety/cautions.table'
 import { askFor } from './ask-core'
 import { openingSteps, type WorkStep } from './opening-steps'
-import { count, figure, list, type Sentence, type StationPlan } from './parts'
+import { capital, count, figure, list, type Sentence, type StationPlan } from './parts'
 
 export interface OpenData {
   groove: GroovePlan | null
@@ -113,6 +113,7 @@ export function planOpen(job: Job, filler: string): StationPlan<OpenData> {
       ...(takeIn.earlierRepair === 'epoxy' ? [caution('old-epoxy')] : []),
       ...(takeIn.coating !== 'none' ? [caution('coating-fume')] : []),
     ],
+    clocks: steps.filter(step => step.unattended).map(step => ({ name: capital(step.id.replaceAll('-', ' ')), seconds: Math.round(step.minutes * 60) })),
     workings: { ...(asked?.ok ? { groove: asked.working } : {}), ...(plated?.ok ? { plate: plated.working } : {}) },
     basis: { 'work': OPENING_WORKS[open.work], 'wall': takeIn.wallMm.typed, 'crack': open.crackMm.typed, 'soak': takeIn.soak ?? '', 'coating': takeIn.coating, 'earlier repair': takeIn.earlierRepair, 'filler': filler, 'passes': groove ? String(groove.passes) : '' },
     data: { groove, steps, refused, sequence, plate },

@@ -13,7 +13,8 @@ import { planRebuild, type RebuildData } from './rebuild'
 import { changesSince, type Change } from './stale'
 import { planTakeIn } from './take-in'
 import { planWarm, type WarmData } from './warm'
-import { planWeld, type WeldData } from './weld'
+import { planWeld } from './weld'
+import type { WeldData } from './weld-data'
 
 export interface StationData {
   'take-in': { body: Body | null }
@@ -72,10 +73,10 @@ export function planJob(job: Job, kit: Kit): JobPlan {
   const open = planOpen(job, filler.fillerAlloy)
   const choices = { ...filler, ...chooseProcessFor(job, kit, know.data, open.data.groove?.arcMin) }
   const warm = planWarm(job, kit, body, alloy)
-  const weld = planWeld(job, kit, open.data, warm.data, choices.process)
-  const rebuild = planRebuild(job, open.data, alloy, filler.fillerAlloy)
+  const weld = planWeld(job, kit, open.data, warm.data, choices.process, body, alloy, filler.fillerAlloy)
+  const rebuild = planRebuild(job, kit, open.data, alloy, filler.fillerAlloy, choices.process)
   const prove = planProve(job)
-  const phases = phasesOf(job, open.data, warm.data, weld.data, rebuild.data, prove.data)
+  const phases = phasesOf(job, kit, open.data, warm.data, weld.data, rebuild.data, prove.data)
   const before = [takeIn, know, open, warm, weld, rebuild, prove]
   const handOver = planHandOver(job, kit, phases, open.data, weld.data, choices.filler, unmetBefore(job, before, prove.data))
   const call = planCall(job, kit, know.data, choices, handOver.data.quote?.total ?? null)

@@ -83,7 +83,7 @@ describe('a job\'s plan', () => {
     expect(said({ ...cover, weld: { ...cover.weld, log: [{ id: 'a', at: cover.updatedAt, pass: 1, saw: 'reopens', note: '', settings: '' }] } }, 'weld')).toMatch(/cut deeper/)
   })
   it('bears any reading without falling over', () => {
-    const readings = ['crackMm', 'landMm', 'includedDeg', 'rootRadiusMm', 'capMm', 'stopHoleMm', 'pastTipMm', 'fillerMm'].map(key => ['open', key]).concat(['lengthMm', 'widthMm', 'heightMm', 'wallMm', 'hotC'].map(key => ['takeIn', key]), ['dryG', 'submergedG', 'hangerG', 'scaleG', 'iacsPct', 'hb'].map(key => ['know', key]), ['targetC', 'startC', 'massG'].map(key => ['warm', key]), ['enPct', 'frequencyHz', 'flowLMin'].map(key => ['weld', key]), [['rebuild', 'proudMm']])
+    const readings = ['crackMm', 'landMm', 'includedDeg', 'rootRadiusMm', 'capMm', 'stopHoleMm', 'pastTipMm', 'fillerMm'].map(key => ['open', key]).concat(['lengthMm', 'widthMm', 'heightMm', 'wallMm', 'hotC'].map(key => ['takeIn', key]), ['dryG', 'submergedG', 'hangerG', 'scaleG', 'iacsPct', 'hb'].map(key => ['know', key]), ['targetC', 'startC', 'massG'].map(key => ['warm', key]), ['enPct', 'frequencyHz', 'flowLMin', 'currentA', 'epA', 'copiedDial', 'interpassC', 'wireMm'].map(key => ['weld', key]), [['rebuild', 'proudMm']])
     const value = fc.oneof(fc.constantFrom(null, 0, -1, 1e-9, 1e12, -1e12, 660, 200), fc.double({ min: -1e4, max: 1e4, noNaN: true }))
     fc.assert(fc.property(fc.array(fc.tuple(fc.constantFrom(...readings), value), { minLength: 1, maxLength: 5 }), (edits) => {
       const job = edits.reduce((one, [path, each]) => applyPatch(one, { path, value: { typed: String(each), value: each } }), cover)

@@ -1,6 +1,6 @@
 import { PICTURE_STAGES } from '../job/picture.schema'
 import type { Job, Kit, LogEntry } from '../job/job.schema'
-import { CAUSES, COATINGS, MUST_NOT_MOVE, PROTECTS, SEEN_IN_PUDDLE } from '../job/words.table'
+import { CAUSES, COATINGS, COMEBACKS, MUST_NOT_MOVE, PROTECTS, SEEN_IN_PUDDLE } from '../job/words.table'
 import { unitOfKey } from '../ask/fields'
 import { BENCH_TESTS } from '../metal/identify/tests.table'
 import { figures, showText, type ReadingSystem } from '../quantity/show'
@@ -40,10 +40,13 @@ export function recordOf(job: Job, plan: JobPlan, kit: Kit, system: ReadingSyste
   const { groove } = plan.open.data
   const said = (id: keyof JobPlan) => sentenceText(plan[id].call, system)
   const { quote } = plan['hand-over'].data
+  const hottest = job.readings.filter(reading => reading.unit === 'c').toSorted((a, b) => b.value - a.value)[0] ?? null
+  const arcMin = weld.arcSpans.reduce((sum, span) => sum + Date.parse(span.to) - Date.parse(span.from), 0) / 60_000
   const sections = [
     { title: 'What came in', lines: [
       { label: 'What it does', text: takeIn.does ? DOES_WORDS[takeIn.does] : '' },
       { label: 'Damage', text: takeIn.damage },
+      { label: 'Came back', text: takeIn.comebackOf ? `mended before${takeIn.comebackWhy ? `: ${COMEBACKS[takeIn.comebackWhy]}` : ''}` : '' },
       { label: 'Why it broke', text: takeIn.cause === 'unknown' ? 'not known' : CAUSES[takeIn.cause] },
       { label: 'Done about the cause', text: takeIn.causeCure },
       { label: 'Coating', text: COATINGS[takeIn.coating] },
@@ -63,14 +66,18 @@ export function recordOf(job: Job, plan: JobPlan, kit: Kit, system: ReadingSyste
       { label: 'Warmed', text: plan.warm.data.heating ? said('warm') : '' },
       { label: 'Settings', text: plan.weld.data.machine ? `${text(plan.weld.data.setA, 'a')}, electrode negative ${text(plan.weld.data.enPct, 'pct')}, ${text(plan.weld.data.frequencyHz, 'hz')}, argon ${text(weld.flowLMin.value, 'lMin')}; ${plan.weld.data.machine.name}` : '' },
       { label: 'Passes laid', text: plan.weld.data.passes.length ? `${plan.weld.data.passes.filter(pass => pass.done).length} of ${plan.weld.data.passes.length}` : '' },
-      { label: 'Rebuilt', text: job.rebuild.dressed ? said('rebuild') : '' },
+      { label: 'Rebuilt', text: job.rebuild.dressed || job.settled.rebuild ? said('rebuild') : '' },
+      { label: 'Highest reading kept', text: hottest === null ? '' : `${text(hottest.value, 'c')}, ${hottest.instrument}` },
+      { label: 'Arc, by the clock', text: arcMin > 0 ? text(arcMin, 'min') : '' },
     ] },
-    { title: 'How it was proved', lines: plan.prove.data.checks.map(check => ({ label: check.name, text: check.result ? `${check.result === 'pass' ? 'passed' : 'failed'}${check.note ? `: ${check.note}` : ''}` : 'not done' })) },
+    { title: 'How it was proved', lines: [...plan.prove.data.checks.map(check => ({ label: check.name, text: check.result ? `${check.result === 'pass' ? 'passed' : 'failed'}${check.note ? `: ${check.note}` : ''}` : 'not done' })), ...plan.prove.data.compared.flatMap(entry => entry.said ? [{ label: 'Before and after', text: sentenceText(entry.said, system) }] : []), ...[plan.prove.data.runOut, plan.prove.data.leak, plan.prove.data.balance].flatMap(found => found && 'said' in found ? [{ label: 'Measured', text: sentenceText(found.said, system) }] : [])] },
     { title: 'Use', lines: [
       { label: 'Limits on use', text: handOver.limits },
       { label: 'What is not perfect', text: handOver.notPerfect },
+      { label: 'Also written', text: job.overruled.map(entry => entry.words).join('; ') },
     ] },
     { title: 'Price', lines: quote ? [
+      ...quote.lines.filter(line => line.price > 0).map(line => ({ label: line.name, text: `${line.unit ? `${Number(line.quantity.toPrecision(3))} ${line.unit}, ` : ''}${money(line.price, kit.currency)}` })),
       { label: 'Work', text: money(quote.labour, kit.currency) },
       { label: 'Materials', text: money(quote.materials, kit.currency) },
       { label: 'In all', text: `${money(quote.total, kit.currency)}${quote.ofNewPct === undefined ? '' : `, ${Math.round(quote.ofNewPct)} % of a new one`}` },

@@ -13,6 +13,9 @@ export interface WarmData { torch: Torch | null, heating: Preheat | null, target
 /** Minutes beyond which heating a bench part with a torch is no longer sensible: judgement. */
 const TOO_LONG_MIN = 30
 
+/** Time for the heat to even out once the stick melts: common practice, no source. */
+const SOAK_S = 600
+
 /** No shop's air is hotter: a part that starts above this is warm already, in air as usual. Judgement. */
 const HOTTEST_AIR_C = 45
 const USUAL_AIR_C = 20
@@ -67,6 +70,7 @@ export function planWarm(job: Job, kit: Kit, body: Body | null, alloy: Alloy): S
       ...(asked?.ok ? { preheat: asked.working } : {}),
       ...(body ? { body: { title: 'Mass and surface from the sizes', steps: body.steps } } : {}),
     },
+    clocks: heating?.reaches && heating.timeS! > 0 ? [{ name: 'Warm up', seconds: Math.ceil(heating.timeS!) }, { name: 'Soak', seconds: SOAK_S }] : [],
     basis: { wall: takeIn.wallMm.typed, sizes: [takeIn.lengthMm.typed, takeIn.widthMm.typed, takeIn.heightMm.typed].join(' × '), torch: torch?.name ?? '', target: warm.targetC.typed, alloy: alloy.name },
     data: { torch, heating, targetC, startC, refused, guards },
   }

@@ -1,0 +1,119 @@
+import { PDFDocument, StandardFonts, rgb, type PDFFont, type PDFPage } from 'pdf-lib'
+import { MM_PER_INCH } from '../quantity/constants'
+import type { JobRecord } from './record'
+
+/** Points (1/72 in) a millimetre: exact. */
+const PT_PER_MM = 72 / MM_PER_INCH
+const [WIDE, HIGH] = [210 * PT_PER_MM, 297 * PT_PER_MM]
+const MARGIN = 18 * PT_PER_MM
+const LABEL_WIDE = 44 * PT_PER_MM
+const PICTURE_HIGH = 52 * PT_PER_MM
+const SIZE = 9.5
+const LEADING = 13
+const INK = rgb(0.15, 0.14, 0.13)
+const QUIET = rgb(0.33, 0.38, 0.42)
+
+/** What the standard fonts hold beyond Latin-1's own letters, and plain stand-ins for what they do not. */
+const STAND_INS: Readonly<Record<string, string>> = { '−': '-', '→': '>', '≤': '<=', '≥': '>=', '✓': '', '✗': '', '⁄': '/', '″': '"', '′': '\'', '\u00a0': ' ', '\u2009': ' ' }
+const HELD = /[\x20-\x7e\u00a1-\u00ff‘’“”–—•…€]/
+
+/** Text in letters that every PDF reader has: others by a plain stand-in, or a question mark. */
+export const plainText = (text: string): string => [...text.replace(/\s+/g, ' ')].map(letter => HELD.test(letter) ? letter : STAND_INS[letter] ?? '?').join('')
+
+/** A text in lines no wider than given; a word that is wider is broken. */
+export function wrapped(text: string, font: PDFFont, size: number, wide: number): string[] {
+  const lines: string[] = []
+  let line = ''
+  for (const word of plainText(text).split(' ')) {
+    const longer = line ? `${line} ${word}` : word
+    if (font.widthOfTextAtSize(longer, size) <= wide) {
+      line = longer
+      continue
+    }
+    if (line) lines.push(line)
+    line = word
+    while (font.widthOfTextAtSize(line, size) > wide) {
+      let fits = line.length - 1
+      while (fits > 1 && font.widthOfTextAtSize(line.slice(0, fits), size) > wide) fits -= 1
+      lines.push(line.slice(0, fits))
+      line = line.slice(fits)
+    }
+  }
+  return line ? [...lines, line] : lines
+}
+
+export interface RecordPdf { shop: string, title: string, under: string, record: JobRecord, pictures: readonly { name: string, type: string, bytes: Uint8Array }[] }
+
+/** The record of a job as a PDF for customer and inspector: sections, log, pictures, who heeded which caution; pages numbered. */
+export async function recordPdf({ shop, title, under, record, pictures }: RecordPdf): Promise<Uint8Array> {
+  const document = await PDFDocument.create()
+  document.setTitle(plainText(title))
+  document.setAuthor(plainText(shop))
+  const [font, bold] = [await document.embedFont(StandardFonts.Helvetica), await document.embedFont(StandardFonts.HelveticaBold)]
+  let page: PDFPage = document.addPage([WIDE, HIGH])
+  let y = HIGH - MARGIN
+  const need = (high: number) => {
+    if (y - high >= MARGIN + 12) return
+    page = document.addPage([WIDE, HIGH])
+    y = HIGH - MARGIN
+  }
+  const put = (text: string, x: number, size: number, face: PDFFont, color = INK) => page.drawText(text, { x, y, size, font: face, color })
+  const say = (text: string, size = SIZE, face = font, color = INK) => {
+    for (const line of wrapped(text, face, size, WIDE - 2 * MARGIN)) {
+      need(LEADING)
+      y -= size + 3
+      put(line, MARGIN, size, face, color)
+    }
+  }
+  const heading = (text: string) => {
+    need(46)
+    y -= 12
+    say(text, 11.5, bold)
+    y -= 3
+    page.drawLine({ start: { x: MARGIN, y }, end: { x: WIDE - MARGIN, y }, thickness: 0.6, color: INK })
+  }
+  say(shop || 'Repair record', SIZE, font, QUIET)
+  say(title, 17, bold)
+  say(under)
+  for (const section of record.sections) {
+    heading(section.title)
+    for (const { label, text } of section.lines) {
+      const [labels, lines] = [wrapped(label, font, SIZE, LABEL_WIDE - 6), wrapped(text, font, SIZE, WIDE - 2 * MARGIN - LABEL_WIDE)]
+      for (let n = 0; n < Math.max(labels.length, lines.length); n++) {
+        need(LEADING)
+        y -= LEADING
+        if (labels[n]) put(labels[n]!, MARGIN, SIZE, font, QUIET)
+        if (lines[n]) put(lines[n]!, MARGIN + LABEL_WIDE, SIZE, font)
+      }
+    }
+  }
+  if (record.log.length) {
+    heading('What the puddle did')
+    for (const entry of record.log) say(`${entry.at.replace('T', ' ').slice(0, 16)}  pass ${entry.pass}: ${entry.saw}${entry.temperatureC === undefined ? '' : `, part at ${Math.round(entry.temperatureC)} °C`}; ${entry.settings}${entry.note ? `; ${entry.note}` : ''}`)
+  }
+  if (record.acknowledged.length) {
+    heading('Stop cautions, read and heeded')
+    for (const entry of record.acknowledged) say(`${entry.name}, ${entry.at.replace('T', ' ').slice(0, 16)}: ${entry.text}`)
+  }
+  const drawable = pictures.filter(picture => picture.type === 'image/jpeg' || picture.type === 'image/png')
+  if (drawable.length) {
+    heading('Pictures')
+    for (const { name, type, bytes } of drawable) {
+      const image = await (type === 'image/png' ? document.embedPng(bytes) : document.embedJpg(bytes)).catch(() => null)
+      if (!image) {
+        say(`${name}: this picture could not be drawn.`, SIZE, font, QUIET)
+        continue
+      }
+      need(PICTURE_HIGH + LEADING + 8)
+      const scale = Math.min(PICTURE_HIGH / image.height, (WIDE - 2 * MARGIN) / image.width)
+      y -= image.height * scale + 6
+      page.drawImage(image, { x: MARGIN, y, width: image.width * scale, height: image.height * scale })
+      say(name, 8.5, font, QUIET)
+    }
+  }
+  y -= 8
+  say('Worked out and recorded at the bench; where life depends on the part, local codes, its maker and licensed practice come first.', 8.5, font, QUIET)
+  const pages = document.getPages()
+  pages.forEach((each, n) => each.drawText(`${n + 1} of ${pages.length}`, { x: WIDE - MARGIN - 30, y: MARGIN - 14, size: 8, font, color: QUIET }))
+  return document.save({ useObjectStreams: false })
+}
