@@ -1,6 +1,15 @@
 import { fileURLToPath } from 'node:url'
 import vuetify from 'vite-plugin-vuetify'
 
+/** What the browser may do with what comes from here: nothing inline, nothing from elsewhere. Vuetify writes its theme as a style element. */
+const HEADERS = {
+  'content-security-policy': [
+    'default-src \'none\'', 'script-src \'self\' \'wasm-unsafe-eval\'', 'style-src \'self\' \'unsafe-inline\'', 'img-src \'self\' blob: data:', 'font-src \'self\'', 'connect-src \'self\'', 'worker-src \'self\'', 'manifest-src \'self\'',
+    'base-uri \'none\'', 'form-action \'none\'', 'frame-ancestors \'none\'',
+  ].join('; '),
+  'x-content-type-options': 'nosniff', 'referrer-policy': 'no-referrer', 'permissions-policy': 'geolocation=(), microphone=()', 'cross-origin-opener-policy': 'same-origin',
+}
+
 export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
   ssr: false,
@@ -38,7 +47,7 @@ export default defineNuxtConfig({
         { name: 'viewport', content: 'width=device-width, initial-scale=1' },
         { name: 'description', content: 'Works out, schedules and records the repair of aluminium parts' },
       ],
-      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/sparrow.svg' }],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/sparrow.svg' }, { rel: 'manifest', href: '/manifest.webmanifest' }],
     },
   },
   // A page's script is fetched when a hand nears its link, not all of them at first load.
@@ -46,12 +55,15 @@ export default defineNuxtConfig({
   vite: {
     worker: { format: 'es' },
     // Named beforehand, so that the development server need not start anew for each as it meets them.
-    optimizeDeps: { include: ['@vueuse/core', 'chart.js', 'comlink', 'd3-contour', 'date-fns', 'dexie', 'fflate', 'fraction.js', 'fuse.js', 'ml-matrix', 'three', 'vue-chartjs', 'zod'] },
+    optimizeDeps: { include: ['@vueuse/core', 'chart.js', 'comlink', 'd3-contour', 'date-fns', 'dexie', 'fflate', 'fraction.js', 'ml-matrix', 'three', 'vue-chartjs', 'zod'] },
     build: { chunkSizeWarningLimit: 700 },
   },
   nitro: {
-    serverAssets: [{ baseName: 'demo', dir: '../demo' }],
+    serverAssets: [{ baseName: 'demo', dir: '../demo' }, { baseName: 'offline', dir: './assets/offline' }],
   },
+  // Nothing is fetched on the chance of it: the service worker keeps all of it once the page stands.
+  hooks: { 'build:manifest': (manifest) => { for (const entry of Object.values(manifest)) entry.prefetch = false } },
+  $production: { nitro: { routeRules: { '/**': { headers: HEADERS } } } },
   typescript: {
     strict: true,
     tsConfig: {

@@ -7,10 +7,10 @@ import { CHROMIUM, CHROMIUM_ARGS } from '../e2e/chromium'
 /** Takes one picture of each main view from the demo data, into docs/screenshots. Wants a build. */
 const OUT = fileURLToPath(new URL('../docs/screenshots/', import.meta.url))
 
-const VIEWS: readonly (readonly [name: string, path: string, width?: number, dark?: boolean])[] = [
+const VIEWS: readonly (readonly [name: string, path: string])[] = [
   ['shelf', '/'], ['take-in', '/job/gearbox-cover/take-in'], ['know', '/job/gearbox-cover/know'], ['call', '/job/gearbox-cover/call'], ['open', '/job/gearbox-cover/open'],
-  ['warm', '/job/gearbox-cover/warm'], ['weld', '/job/signal-bracket/weld'], ['rebuild', '/job/gearbox-cover/rebuild'], ['prove', '/job/dome-shutter/prove'], ['hand-over', '/job/dome-shutter/hand-over'],
-  ['record', '/job/dome-shutter/record'], ['kit', '/kit'], ['ask', '/ask?q=alloy.density'], ['heat', '/job/gearbox-cover/heat'], ['pictures', '/job/signal-bracket/pictures'], ['day', '/day'], ['threads', '/threads'], ['open-phone', '/job/gearbox-cover/open', 390], ['weld-dark', '/job/signal-bracket/weld', 1280, true],
+  ['warm', '/job/gearbox-cover/warm'], ['weld', '/job/signal-bracket/weld'], ['rebuild', '/job/signal-bracket/rebuild'], ['prove', '/job/dome-shutter/prove'], ['hand-over', '/job/dome-shutter/hand-over'],
+  ['record', '/job/dome-shutter/record'], ['kit', '/kit'], ['ask', '/ask?q=alloy.density'], ['heat', '/job/gearbox-cover/heat'], ['pictures', '/job/signal-bracket/pictures'], ['day', '/day'], ['threads', '/threads'], ['lessons', '/lessons'], ['bench', '/job/signal-bracket/bench'],
 ]
 
 mkdirSync(OUT, { recursive: true })
@@ -21,9 +21,8 @@ try {
   await page.goto(server.address)
   await page.getByRole('button', { name: /made-up shop/i }).click()
   await page.getByText('Gearbox cover').first().waitFor()
-  for (const [name, path, width = 1280, dark = false] of VIEWS) {
-    await page.setViewportSize({ width, height: width < 500 ? 844 : 800 })
-    await page.evaluate(light => localStorage.setItem('ws-light', light), dark ? 'dark' : 'light')
+  await page.evaluate(() => localStorage.setItem('ws-light', 'light'))
+  for (const [name, path] of VIEWS) {
     await page.goto(server.address + path.slice(1))
     await page.waitForSelector('h1')
     if (name === 'ask') await page.getByRole('button', { name: 'Put in an example' }).click()

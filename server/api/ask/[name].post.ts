@@ -1,4 +1,6 @@
 import { questions } from '../../../core/questions'
+import { readLimited } from '../../limits/read-body'
+import { askApart } from '../../pool/ask'
 
 /** Largest question body, bytes. */
 const LARGEST_BODY = 1024 * 1024
@@ -11,9 +13,12 @@ export default defineEventHandler(async (event) => {
     setResponseStatus(event, status)
     return { error: { kind: 'invalid-input', issues: [{ path: '', message }] } }
   }
-  if (Number(getRequestHeader(event, 'content-length') ?? 0) > LARGEST_BODY) return invalid('the body is larger than 1 MB', 413)
-  const body = await readRawBody(event, 'utf8') ?? ''
-  if (body.length > LARGEST_BODY) return invalid('the body is larger than 1 MB', 413)
+  const none = (status: number, reason: string) => {
+    setResponseStatus(event, status)
+    return { error: { kind: 'no-answer', reason } }
+  }
+  const body = await readLimited(event, LARGEST_BODY)
+  if (body === null) return invalid('the body is larger than 1 MB', 413)
   let input: unknown = {}
   try {
     if (body.trim() !== '') input = JSON.parse(body)
@@ -21,7 +26,14 @@ export default defineEventHandler(async (event) => {
   catch {
     if (questions.get(name)) return invalid('the body is not JSON')
   }
-  const asked = questions.ask(name, input)
+  const outcome = await askApart(name, input)
+  if (outcome.kind === 'full') {
+    setResponseHeader(event, 'retry-after', 5)
+    return none(503, 'too many questions wait already: ask again in a few seconds')
+  }
+  if (outcome.kind === 'too-long') return none(504, `it takes longer than ${outcome.seconds} s here: ask on the command line, or for less`)
+  if (outcome.kind === 'broke') return none(500, 'it could not be worked out here')
+  const { asked } = outcome
   if (!asked.ok) {
     setResponseStatus(event, STATUS[asked.error.kind])
     return { error: asked.error }

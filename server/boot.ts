@@ -1,0 +1,4 @@
+let script: string | null = null
+
+export const setBootScript = (text: string) => { script = text }
+export const bootScript = () => script

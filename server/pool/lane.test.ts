@@ -1,0 +1,35 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { afterAll, describe, expect, it } from 'vitest'
+import { Lane } from './lane'
+
+const home = mkdtempSync(join(tmpdir(), 'ws-lane-'))
+const script = join(home, 'worker.mjs')
+writeFileSync(script, `import { parentPort } from 'node:worker_threads'
+parentPort.on('message', ({ id, name, input }) => {
+  if (name === 'for-ever') for (;;);
+  if (name === 'break') throw new Error('broken')
+  parentPort.postMessage({ id, asked: { ok: true, answer: input, working: [], cautions: [] } })
+})`)
+afterAll(() => rmSync(home, { recursive: true, force: true }))
+
+describe('a lane of questions', () => {
+  it('answers in turn', async () => {
+    const lane = new Lane(10, 5, script)
+    const found = await Promise.all([1, 2, 3].map(n => lane.ask('echo', n)))
+    expect(found.map(outcome => outcome.kind === 'asked' && outcome.asked.ok && outcome.asked.answer)).toEqual([1, 2, 3])
+  })
+  it('ends one that takes too long, and answers the next', async () => {
+    const lane = new Lane(10, 0.3, script)
+    const [long, next] = await Promise.all([lane.ask('for-ever', null), lane.ask('echo', 'next')])
+    expect(long).toEqual({ kind: 'too-long', seconds: 0.3 })
+    expect(next).toMatchObject({ kind: 'asked' })
+  })
+  it('turns away what is more than it lets wait, and lives through a thread that breaks', async () => {
+    const lane = new Lane(2, 5, script)
+    const found = await Promise.all([lane.ask('break', 0), lane.ask('echo', 1), lane.ask('echo', 2), lane.ask('echo', 3)])
+    expect(found.map(outcome => outcome.kind)).toEqual(['broke', 'asked', 'asked', 'full'])
+  })
+  it('says when there is no worker to ask', () => expect(new Lane(1, 1, undefined).threaded).toBe(false))
+})
