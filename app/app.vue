@@ -62,6 +62,6 @@ onKeyStroke((event) => {
 </template>
 
 <style scoped>
-main { flex: 1; padding-bottom: 52px; outline: none; }
+main { flex: 1; padding-bottom: 104px; outline: none; }
 .unsaved { background: var(--stop); color: var(--paper); padding: 10px 24px; margin: 0; }
 </style>

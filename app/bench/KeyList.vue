@@ -1,6 +1,6 @@
 <script setup lang="ts">
 const open = defineModel<boolean>({ required: true })
-const KEYS = [['1 – 9', 'the stations of the job'], ['u', 'inch or metric, everywhere'], ['w', 'the working behind the numbers'], ['c', 'a new clock'], ['l', 'at Weld: log what the puddle did'], ['/', 'find a job'], ['Ctrl Z, Ctrl Shift Z', 'undo, redo'], ['?', 'these keys']] as const
+const KEYS = [['1 – 9', 'the stations of the job'], ['u', 'inch or metric, everywhere'], ['w', 'the working behind the numbers'], ['c', 'a new clock'], ['m', 'an instrument on the wire'], ['F2', 'its reading into the field'], ['l', 'at Weld: log what the puddle did'], ['/', 'find a job'], ['Ctrl Z, Ctrl Shift Z', 'undo, redo'], ['?', 'these keys']] as const
 </script>
 
 <template>

@@ -1,11 +1,15 @@
 <script setup lang="ts">
-import { toRef, useId } from 'vue'
+import { onBeforeUnmount, toRef, useId } from 'vue'
 import type { UnitKey } from '#core/quantity/units.table'
 import { useReading } from '~/composables/use-reading'
+import { useInstruments } from '~/stores/instruments'
 
 const props = defineProps<{ path: string, unit: UnitKey, label: string, note?: string }>()
 const { typed, error, also, take, leave } = useReading(toRef(props, 'path'), toRef(props, 'unit'))
 const field = useId()
+const instruments = useInstruments()
+const target = { label: props.label, unit: props.unit, take }
+onBeforeUnmount(() => { if (instruments.target === target) instruments.target = null })
 </script>
 
 <template>
@@ -13,7 +17,7 @@ const field = useId()
     <label :for="field">{{ label }}</label>
     <input
       :id="field" class="figure" type="text" inputmode="text" autocomplete="off" spellcheck="false" maxlength="60" :data-path="path"
-      :value="typed" :aria-invalid="error !== null" :aria-describedby="`${field}-also`" @input="take(($event.target as HTMLInputElement).value)" @blur="leave"
+      :value="typed" :aria-invalid="error !== null" :aria-describedby="`${field}-also`" @focus="instruments.target = target" @input="take(($event.target as HTMLInputElement).value)" @blur="leave"
     >
     <p :id="`${field}-also`" class="small" :class="error ? 'wrong' : 'quiet'">{{ error ?? also }}<template v-if="note && !error">{{ also ? ', ' : '' }}{{ note }}</template></p>
   </div>

@@ -20,7 +20,7 @@ const lightName = computed(() => ({ auto: 'light: as the device', dark: 'dark, f
     <strong v-else class="title">Wild Sparrow</strong>
     <div class="rest">
     <nav aria-label="Main" class="links">
-      <NuxtLink to="/">Shelf</NuxtLink><NuxtLink to="/day">Day</NuxtLink><NuxtLink to="/threads">Threads</NuxtLink><NuxtLink to="/kit">Kit</NuxtLink><NuxtLink to="/ask">Ask</NuxtLink>
+      <NuxtLink to="/">Shelf</NuxtLink><NuxtLink to="/day">Day</NuxtLink><NuxtLink to="/threads">Threads</NuxtLink><NuxtLink to="/kit">Kit</NuxtLink><NuxtLink to="/lessons">Lessons</NuxtLink><NuxtLink to="/ask">Ask</NuxtLink>
     </nav>
     <div class="row tools">
       <template v-if="job">

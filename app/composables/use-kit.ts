@@ -1,13 +1,15 @@
 import { computed, ref, toRaw } from 'vue'
 import { kitSchema, type Kit } from '#core/job/job.schema'
 import { read } from '#core/quantity/read'
+import { kitDrills } from '#core/thread/kit-drills'
+import { kitTaps } from '#core/thread/kit-taps'
 import { write } from '#core/quantity/show'
 import type { UnitKey } from '#core/quantity/units.table'
 import { useSettings } from '~/stores/settings'
 import { useShop } from '~/stores/shop'
 
 export type KitList = 'machines' | 'torches' | 'rods' | 'gases'
-export interface KitColumn { key: string, label: string, unit?: UnitKey, suffix?: string, choices?: Readonly<Record<string, string>>, blank: string | number }
+export interface KitColumn { key: string, label: string, unit?: UnitKey, suffix?: string, choices?: Readonly<Record<string, string>>, blank: string | number | null }
 type Row = Record<string, unknown> & { id: string }
 
 /** Editing the kit: a change is stored only when the whole kit stays sound; else it says why. */
@@ -34,7 +36,8 @@ export function useKit() {
   /** @returns what is wrong with what was typed, or null when it is stored */
   function set(list: KitList, id: string, column: KitColumn, typed: string): string | null {
     let value: unknown = typed
-    if (column.unit) {
+    if (column.blank === null && typed.trim() === '') value = null
+    else if (column.unit) {
       const reading = read(typed, column.unit, settings.system)
       if (!reading.ok) return reading.message
       value = reading.value
@@ -44,9 +47,12 @@ export function useKit() {
   const shown = (row: Row, column: KitColumn) => typeof row[column.key] === 'number' && column.unit && column.unit !== 'number' ? write(Number((row[column.key] as number).toPrecision(6)), column.unit, settings.system) : String(row[column.key] ?? '')
 
   function setRate(key: keyof Kit, typed: unknown) {
-    const value = key === 'shop' || key === 'currency' ? typed : Number(String(typed).replace(',', '.'))
+    const text = String(typed).trim()
+    const value = key === 'shop' || key === 'currency' || key === 'drills' || key === 'taps' ? typed : text === '' && (key === 'latitudeDeg' || key === 'longitudeDeg') ? null : Number(text.replace(',', '.'))
     problem.value = put({ ...toRaw(shop.kit), [key]: value })
   }
-  const rates = [{ key: 'ratePerHour', label: 'An hour of work' }, { key: 'pricePerKWh', label: 'A kilowatt-hour' }] as const
-  return { kit, rows, add, remove, set, shown, setRate, rates, problem }
+  const rates = [{ key: 'ratePerHour', label: 'An hour of work' }, { key: 'pricePerKWh', label: 'A kilowatt-hour' }, { key: 'latitudeDeg', label: 'Latitude, °, for the daylight' }, { key: 'longitudeDeg', label: 'Longitude, °, east' }] as const
+  const unreadDrills = computed(() => kitDrills(shop.kit.drills).unread)
+  const unreadTaps = computed(() => kitTaps(shop.kit.taps).unread)
+  return { kit, unreadTaps, unreadDrills, rows, add, remove, set, shown, setRate, rates, problem }
 }

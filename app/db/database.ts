@@ -1,4 +1,5 @@
 import Dexie, { type EntityTable } from 'dexie'
+import type { Card } from '#core/job/card'
 import type { Job, Kit } from '#core/job/job.schema'
 
 export interface StoredClock {
@@ -7,6 +8,8 @@ export interface StoredClock {
   jobId: string | null
   startedAt: number
   endsAt: number
+  /** It ran out and was heard; in any tab. */
+  hushed?: boolean
 }
 
 /** Bytes that belong to a job: a picture, or the triangles of a part's shape (nine 32-bit figures each, mm). */
@@ -25,12 +28,16 @@ export class BenchDatabase extends Dexie {
   kit!: EntityTable<{ id: string, kit: Kit }, 'id'>
   clocks!: EntityTable<StoredClock, 'id'>
   files!: EntityTable<StoredFile, 'id'>
+  /** What the shelf shows of each job; written with it. */
+  cards!: EntityTable<Card, 'id'>
   facts!: EntityTable<{ key: string, value: unknown }, 'key'>
 
   constructor(name = 'wild-sparrow') {
-    super(name)
+    // What is said to be stored is on the disk: a bench may lose its mains in the middle of a pass.
+    super(name, { chromeTransactionDurability: 'strict' })
     this.version(1).stores({ jobs: 'id, updatedAt', kit: 'id', clocks: 'id, endsAt', facts: 'key' })
     this.version(2).stores({ files: 'id, jobId' })
+    this.version(3).stores({ cards: 'id, updatedAt, handedAt' })
   }
 }
 

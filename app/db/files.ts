@@ -14,7 +14,8 @@ export async function bundledFiles(jobs: readonly Job[]): Promise<BundledFile[]>
 export const storedFile = ({ bytes, ...rest }: BundledFile): StoredFile => ({ ...rest, bytes: bytes.slice().buffer })
 
 /** Takes a job off the shelf, and what belongs to it. */
-export const removeJob = (id: string) => db.transaction('rw', db.jobs, db.files, async () => {
+export const removeJob = (id: string) => db.transaction('rw', db.jobs, db.cards, db.files, async () => {
   await db.jobs.delete(id)
+  await db.cards.delete(id)
   await db.files.where('jobId').equals(id).delete()
 })

@@ -1,10 +1,11 @@
 import 'fake-indexeddb/auto'
 import fc from 'fast-check'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { EMPTY_KIT } from '#core/job/empty-kit'
 import type { Job } from '#core/job/job.schema'
 import { newJob } from '#core/job/new-job'
 import { db } from './database'
+import { upgradeStored } from './upgrade'
 import { readKit, takeInFile, writeKit, writePatches } from './shelf'
 
 const AT = '2026-11-12T09:00:00.000Z'
@@ -13,7 +14,7 @@ const job = (id: string, title = id): Job => newJob(id, title, '', AT)
 const reading = (typed: string, value: number | null) => ({ typed, value })
 
 beforeEach(async () => {
-  await Promise.all([db.jobs.clear(), db.kit.clear(), db.clocks.clear(), db.facts.clear()])
+  await Promise.all([db.jobs.clear(), db.kit.clear(), db.clocks.clear(), db.facts.clear(), db.cards.clear(), db.files.clear()])
 })
 
 describe('writing changes', () => {
@@ -55,7 +56,7 @@ describe('taking a file in', () => {
   it('adds what is new, brings up to date what is older here, and leaves what is newer here', async () => {
     await db.jobs.bulkAdd([job('old', 'here'), { ...job('new', 'here'), updatedAt: LATER }])
     const report = await takeInFile([{ ...job('old', 'from the file'), updatedAt: LATER }, job('new', 'from the file'), job('fresh')], null)
-    expect(report).toEqual({ added: 1, replaced: 1, kept: 1, kit: false })
+    expect(report).toMatchObject({ added: 1, replaced: 1, kept: 1, kit: false })
     expect((await db.jobs.get('old'))!.title).toBe('from the file')
     expect((await db.jobs.get('new'))!.title).toBe('here')
     expect(await db.jobs.count()).toBe(3)
@@ -64,7 +65,7 @@ describe('taking a file in', () => {
     const jobs = [job('a'), job('b')]
     await takeInFile(jobs, null)
     const once = await db.jobs.toArray()
-    expect(await takeInFile(jobs, null)).toEqual({ added: 0, replaced: 0, kept: 2, kit: false })
+    expect(await takeInFile(jobs, null)).toMatchObject({ added: 0, replaced: 0, kept: 2, kit: false })
     expect(await db.jobs.toArray()).toEqual(once)
   })
   it('takes a kit only into a bench that has none', async () => {
@@ -87,10 +88,42 @@ describe('taking a file in', () => {
   })
 })
 
+describe('a disk that is full', () => {
+  const full = () => Promise.reject(Object.assign(new Error('no room'), { name: 'QuotaExceededError' }))
+  it('takes in all of a file or nothing: jobs stand as they were when a picture finds no room', async () => {
+    await db.jobs.bulkAdd([job('a', 'here')])
+    const put = vi.spyOn(db.files, 'bulkPut').mockImplementation(full as never)
+    await expect(takeInFile([{ ...job('a', 'from the file'), updatedAt: LATER }, job('b')], { ...EMPTY_KIT, shop: 'Theirs' }, [{ id: 'p', jobId: 'b', kind: 'picture', name: 'p', type: 'image/png', bytes: new Uint8Array([1]) }])).rejects.toThrow('no room')
+    put.mockRestore()
+    expect((await db.jobs.toArray()).map(each => each.title)).toEqual(['here'])
+    expect(await db.cards.get('b')).toBeUndefined()
+    expect((await readKit()).shop).toBe('')
+  })
+  it('writes a change with its card or not at all', async () => {
+    await db.jobs.add(job('a', 'Before'))
+    const put = vi.spyOn(db.cards, 'bulkPut').mockImplementation(full as never)
+    await expect(writePatches('a', [{ path: ['title'], value: 'After' }], LATER)).rejects.toThrow('no room')
+    put.mockRestore()
+    expect((await db.jobs.get('a'))!.title).toBe('Before')
+  })
+})
+
+describe('what an earlier version stored', () => {
+  it('is brought up to this shape with its card; what cannot be read is left and named', async () => {
+    const { readings: _readings, stamps: _stamps, ...older } = job('old', 'Older')
+    await db.jobs.bulkAdd([older as Job, { id: 'odd', title: 'Not a job' } as Job])
+    expect(await upgradeStored()).toEqual(['Not a job'])
+    expect(await db.jobs.get('old')).toMatchObject({ readings: [], stamps: {} })
+    expect(await db.cards.get('old')).toMatchObject({ title: 'Older', next: 'take-in' })
+    expect(await db.jobs.get('odd')).toEqual({ id: 'odd', title: 'Not a job' })
+    expect(await upgradeStored()).toEqual([])
+  })
+})
+
 describe('the kit', () => {
   it('is empty until there is one, and comes back as it was put away', async () => {
     expect(await readKit()).toEqual(EMPTY_KIT)
-    const kit = { ...EMPTY_KIT, ratePerHour: 50, gases: [{ id: 'g', name: 'argon', cylinderL: 2000, price: 46 }] }
+    const kit = { ...EMPTY_KIT, ratePerHour: 50, gases: [{ id: 'g', name: 'argon', cylinderL: 2000, price: 46, leftL: null }] }
     await writeKit(kit)
     expect(await readKit()).toEqual(kit)
   })

@@ -1,14 +1,15 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref, watch } from 'vue'
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { format } from 'date-fns'
-import Fuse from 'fuse.js'
 import { STATION_IDS, STATION_NAMES } from '#core/job/stations.table'
-import type { Job } from '#core/job/job.schema'
+import { findCards, type Card } from '#core/job/card'
 import { useFiles } from '~/composables/use-files'
+import { useStorage } from '~/composables/use-storage'
 import { useShop } from '~/stores/shop'
 
 const shop = useShop()
 const files = useFiles()
+const { room, holds } = useStorage()
 const route = useRoute()
 const router = useRouter()
 const find = ref('')
@@ -16,14 +17,26 @@ const findField = ref<HTMLElement | null>(null)
 const title = ref('')
 const customer = ref('')
 
-const index = computed(() => new Fuse(shop.jobs, { keys: ['title', 'customer', 'takeIn.damage', 'handOver.limits'], threshold: 0.35, ignoreLocation: true }))
-const shown = computed(() => find.value.trim() ? index.value.search(find.value.trim()).map(hit => hit.item) : shop.jobs)
-const standing = (job: Job) => {
-  if (job.handOver.handedAt) return 'handed over'
-  const next = STATION_IDS.find(id => !job.settled[id])
-  return next ? `at ${STATION_NAMES[next]}` : 'all settled'
-}
-const settledCount = (job: Job) => STATION_IDS.filter(id => job.settled[id]).length
+/** Rows drawn at first, and as many more at each press. */
+const ROWS = 30
+const rows = ref(ROWS)
+const ORDERS = { updatedAt: 'last touched', takenInAt: 'taken in', dueAt: 'due', title: 'by name' } as const
+const order = ref<keyof typeof ORDERS>('updatedAt')
+const standing = (card: Card) => card.handedAt ? 'handed over' : card.next ? `at ${STATION_NAMES[card.next]}` : 'all settled'
+const STANDS = { all: 'all', open: 'open', handed: 'handed over' } as const
+const stands = ref<keyof typeof STANDS>('all')
+const found = computed(() => {
+  // The index has them by last touched already; other orders are sorted here.
+  const list = findCards(shop.cards, find.value).filter(card => stands.value === 'all' || (stands.value === 'open') === (card.handedAt === null))
+  if (order.value === 'updatedAt') return list
+  const by = order.value
+  return list.toSorted((a, b) => by === 'takenInAt' ? (a.takenInAt < b.takenInAt ? 1 : -1) : by === 'title' ? a.title.localeCompare(b.title) : (a.dueAt ?? '~') < (b.dueAt ?? '~') ? -1 : 1)
+})
+const shown = computed(() => found.value.slice(0, rows.value))
+watch([find, order, stands], () => { rows.value = ROWS })
+let leave: (() => void) | undefined
+onMounted(() => { leave = shop.followShelf() })
+onBeforeUnmount(() => leave?.())
 
 async function start() {
   if (!title.value.trim()) return
@@ -44,34 +57,43 @@ watch(() => route.query.find, focusFind)
 <template>
   <div class="page">
     <h1>Shelf</h1>
+    <p v-if="shop.unread.length" role="alert" class="unread">These jobs were stored in a shape this version cannot read, and were left as they are: {{ shop.unread.join(', ') }}.</p>
     <form class="new row" aria-label="New job" @submit.prevent="start">
       <v-text-field v-model="title" label="What is it" maxlength="120" data-testid="new-title" />
       <v-text-field v-model="customer" label="Who brings it" maxlength="120" />
       <button type="submit" class="plain-button strong" :disabled="!title.trim()">Take it in</button>
     </form>
 
-    <div v-if="shop.jobs.length" ref="findField"><v-text-field v-model="find" label="Find a job" type="search" clearable data-testid="find" /></div>
+    <div v-if="shop.cards.length" ref="findField" class="row finding">
+      <v-text-field :model-value="find" label="Find a job" type="search" clearable data-testid="find" @update:model-value="find = $event ?? ''" />
+      <label class="order">Order <select v-model="order"><option v-for="(words, id) in ORDERS" :key="id" :value="id">{{ words }}</option></select></label>
+      <v-btn-toggle v-model="stands" mandatory aria-label="Which jobs"><v-btn v-for="(words, id) in STANDS" :key="id" :value="id">{{ words }}</v-btn></v-btn-toggle>
+    </div>
     <table v-if="shown.length" class="jobs">
       <thead><tr><th>Part</th><th class="wide">For</th><th>Stands</th><th class="wide">Strip</th><th class="wide">Taken in</th></tr></thead>
       <tbody>
         <tr v-for="job in shown" :key="job.id">
-          <td><NuxtLink :to="`/job/${job.id}/${STATION_IDS.find(id => !job.settled[id]) ?? 'hand-over'}`">{{ job.title }}</NuxtLink></td>
+          <td><NuxtLink :to="`/job/${job.id}/${job.next ?? 'hand-over'}`">{{ job.title }}</NuxtLink></td>
           <td class="wide">{{ job.customer }}</td>
-          <td>{{ standing(job) }}</td>
-          <td class="wide"><svg class="beads" viewBox="0 0 100 12" role="img" :aria-label="`${settledCount(job)} of 9 stations settled`"><ellipse v-for="(id, n) in STATION_IDS" :key="id" :cx="6 + n * 11" cy="6" rx="6.5" ry="4.5" :class="{ laid: job.settled[id] }" /></svg></td>
+          <td>{{ standing(job) }}<span v-if="job.dueAt && !job.handedAt" class="quiet small figure">, due {{ format(new Date(job.dueAt), 'd MMM') }}</span></td>
+          <td class="wide"><svg class="beads" viewBox="0 0 100 12" role="img" :aria-label="`${job.settled.length} of 9 stations settled`"><ellipse v-for="(id, n) in STATION_IDS" :key="id" :cx="6 + n * 11" cy="6" rx="6.5" ry="4.5" :class="{ laid: job.settled.includes(id) }" /></svg></td>
           <td class="wide figure small">{{ format(new Date(job.takenInAt), 'd MMM yyyy') }}</td>
         </tr>
       </tbody>
     </table>
-    <p v-else-if="shop.jobs.length" class="empty">Nothing on the shelf answers to “{{ find }}”.</p>
-    <p v-else class="empty">The shelf is empty. Name a part above to take it in, bring in a file, or <button type="button" class="open-figure" @click="shop.loadDemo()">look round a made-up shop</button>.</p>
+    <button v-if="found.length > rows" type="button" class="plain-button" data-testid="more" @click="rows += ROWS">{{ found.length - rows }} more</button>
+    <p v-if="!shown.length && shop.cards.length" class="empty">Nothing on the shelf answers to “{{ find }}”.</p>
+    <p v-else-if="!shop.cards.length" class="empty">The shelf is empty. Name a part above to take it in, bring in a file, or <button type="button" class="open-figure" @click="shop.loadDemo()">look round a made-up shop</button>.</p>
 
     <h2>Files</h2>
     <p class="quiet small">All you enter stays in this browser. Take it out as a file to keep a copy or carry it to another bench; the same file brought in twice changes nothing.</p>
     <div class="row">
-      <button type="button" class="plain-button" :disabled="!shop.jobs.length" @click="files.saveShop()">Take the whole shop out</button>
+      <button type="button" class="plain-button" :disabled="!shop.cards.length" data-testid="backup" @click="files.saveShop()">Take the whole shop out</button>
+      <button type="button" class="plain-button slight" :disabled="!shop.cards.length" data-testid="csv" @click="files.saveTables()">Jobs and log as CSV</button>
       <label class="plain-button">Bring a file in<input type="file" accept=".json,.zip,application/json,application/zip" class="visually-hidden" data-testid="import" @change="files.bringIn($event)"></label>
     </div>
+    <p v-if="room?.nearlyFull" role="alert" class="unread">The browser is nearly full: {{ Math.round(room.usedMB) }} of {{ Math.round(room.quotaMB) }} MB. A backup now would hold {{ holds.jobs }} jobs and {{ holds.files }} pictures and shapes; then take old jobs off.</p>
+    <p v-else-if="room" class="quiet small">{{ Math.round(room.usedMB) }} MB used of {{ Math.round(room.quotaMB) }} MB.{{ room.kept === false ? ' The browser has not promised to keep it: take the shop out now and then.' : room.kept ? ' The browser has promised to keep it.' : '' }} It works with the server gone.</p>
     <div v-if="files.report.value" role="status" class="report" :class="{ bad: files.report.value.bad }">
       <p>{{ files.report.value.text }}</p>
       <ul v-if="files.report.value.lines.length"><li v-for="line in files.report.value.lines" :key="line"><code>{{ line }}</code></li></ul>
@@ -81,6 +103,10 @@ watch(() => route.query.find, focusFind)
 
 <style scoped>
 .new { margin: 14px 0 22px; align-items: stretch; }
+.finding { flex-wrap: wrap; align-items: stretch; }
+.finding > :first-child { flex: 3 1 240px; }
+.order { flex: 1 1 170px; display: flex; align-items: center; gap: 8px; }
+.order select { flex: 1; min-height: var(--touch); border: 1px solid var(--hairline); background: var(--sheet); color: var(--soot); font: inherit; padding: 0 8px; border-radius: 2px; }
 .new > :not(button) { flex: 1 1 220px; }
 .jobs { margin: 14px 0 26px; }
 .jobs td { padding: 10px 8px 10px 0; }
@@ -89,6 +115,7 @@ watch(() => route.query.find, focusFind)
 .beads .laid { fill: var(--slate); stroke: var(--paper); }
 .empty { margin: 24px 0; }
 h2 { margin: 22px 0 4px; font-size: 1.1rem; }
+.unread { color: var(--stop); }
 .report { border-left: 4px solid var(--slate); padding: 6px 12px; margin-top: 14px; }
 .report.bad { border-color: var(--stop); }
 code { font-family: var(--figures); font-size: 0.8rem; }

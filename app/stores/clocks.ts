@@ -18,5 +18,7 @@ export const useClocks = defineStore('clocks', () => {
     await db.clocks.add({ id: crypto.randomUUID(), name: name.trim() || 'Clock', jobId, startedAt, endsAt: startedAt + seconds * 1000 })
   }
 
-  return { running, start, stop: (id: string) => db.clocks.delete(id) }
+  const hush = (id: string) => db.clocks.update(id, { hushed: true })
+
+  return { running, start, hush, stop: (id: string) => db.clocks.delete(id) }
 })

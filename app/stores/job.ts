@@ -2,6 +2,7 @@ import { liveQuery, type Subscription } from 'dexie'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { Job } from '#core/job/job.schema'
+import { stamped } from '#core/job/field'
 import { applyPatch, inverseOf, valueAt, type Patch } from '#core/job/patch'
 import type { JobPlan } from '#core/plan/plan-job'
 import { STATION_IDS, type StationId } from '#core/job/stations.table'
@@ -11,6 +12,9 @@ import { writePatches } from '~/db/shelf'
 import { useShop } from './shop'
 
 interface Change { forth: Patch, back: Patch, at: number }
+
+/** Why the browser would not store something, in words. */
+const refusalWords = (error: unknown) => /quota/i.test(`${(error as Error | null)?.name} ${(error as Error | null)?.message}`) ? 'the browser has no room left; take the shop out as a file, then take old jobs off' : error instanceof Error ? error.message : 'the browser refused to store it'
 
 /** Typing in one field within this time is one step of undo. */
 const ONE_EDIT_MS = 1500
@@ -53,11 +57,11 @@ export const useJob = defineStore('job', () => {
   function store(patches: Patch[]) {
     const id = job.value!.id
     const at = new Date().toISOString()
-    job.value = { ...job.value!, updatedAt: at }
+    job.value = { ...job.value!, updatedAt: at, stamps: stamped(job.value!.stamps, patches.map(patch => patch.path), at) }
     pending.value += 1
     writes = writes
       .then(() => writePatches(id, patches, at))
-      .then(() => { saveError.value = null }, (error: unknown) => { saveError.value = error instanceof Error ? error.message : 'the browser refused to store it' })
+      .then(() => { saveError.value = null }, (error: unknown) => { saveError.value = refusalWords(error) })
       .finally(() => { pending.value -= 1 })
   }
 
@@ -74,6 +78,14 @@ export const useJob = defineStore('job', () => {
     undone.value = []
     job.value = applyPatch(job.value, forth)
     store([forth])
+  }
+
+  /** A change that stands by itself and is not undone: what an instrument or a running clock writes. */
+  function keep(path: Patch['path'], value: unknown) {
+    if (!job.value) return
+    const patch: Patch = { path, value }
+    job.value = applyPatch(job.value, patch)
+    store([patch])
   }
 
   /** Takes the last change from one pile, puts it on the other, and carries it out the way it points. */
@@ -111,7 +123,7 @@ export const useJob = defineStore('job', () => {
     edit(['acknowledged'], [...job.value!.acknowledged.filter(entry => entry.code !== code), { code, name: name.trim(), at: new Date().toISOString() }])
 
   return {
-    job, plan, missing, saveError, planError, open, close, edit, settle,
+    job, plan, missing, saveError, planError, open, close, edit, keep, settle,
     undo: () => step(done, undone, 'back'), redo: () => step(undone, done, 'forth'), acknowledge,
     unsettle: (id: StationId) => edit(['settled', id], undefined),
     canUndo: computed(() => done.value.length > 0), canRedo: computed(() => undone.value.length > 0),

@@ -9,14 +9,21 @@ export const useSettings = defineStore('settings', () => {
   const system = useLocalStorage<ReadingSystem>('ws-system', 'metric')
   const light = useLocalStorage<'auto' | 'light' | 'dark'>('ws-light', 'auto')
   const gloves = useLocalStorage('ws-gloves', false)
+  /** How a clock that has run out makes itself known; the flash is for those who wear ear defenders. */
+  const sound = useLocalStorage('ws-sound', true)
+  const flash = useLocalStorage('ws-flash', true)
   const prefersDark = usePreferredDark()
   const theme = computed(() => light.value === 'auto' ? prefersDark.value ? 'dark' : 'light' : light.value)
   const other = computed<ReadingSystem>(() => system.value === 'inch' ? 'metric' : 'inch')
   return {
-    system, light, gloves, theme, other,
+    system, light, gloves, sound, flash, theme, other,
     swapSystem: () => { system.value = other.value },
     /** A value in the reader's system. */
     text: (value: number, unit: UnitKey) => showText(value, unit, system.value),
+    /** A length to thousandths, in both systems. */
+    fine: (mm: number) => `${showText(mm * 1000, 'um', system.value)} · ${showText(mm * 1000, 'um', other.value)}`,
+    /** A length to thousandths, in the reader's system. */
+    fineText: (mm: number) => showText(mm * 1000, 'um', system.value),
     /** A value in both systems, or once where they agree. */
     both(value: number, unit: UnitKey) {
       const mine = showText(value, unit, system.value)

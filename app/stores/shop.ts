@@ -1,12 +1,17 @@
 import { liveQuery } from 'dexie'
 import { defineStore } from 'pinia'
 import { ref, shallowRef, toRaw } from 'vue'
-import type { Job, Kit } from '#core/job/job.schema'
+import type { Card } from '#core/job/card'
+import type { Kit } from '#core/job/job.schema'
 import { EMPTY_KIT } from '#core/job/empty-kit'
 import type { BundledFile } from '#core/job/bundle'
 import { db } from '~/db/database'
 import { removeJob } from '~/db/files'
-import { readKit, takeInFile, writeKit, type Imported } from '~/db/shelf'
+import { upgradeStored } from '~/db/upgrade'
+import { addJob, readKit, takeInFile, writeKit, type Imported } from '~/db/shelf'
+
+/** Enough for the first screen. */
+const FIRST_CARDS = 40
 
 type Taken = { ok: true, report: Imported } | { ok: false, issues: { path: string, message: string }[] }
 
@@ -14,18 +19,19 @@ const unpacked = ({ base64, ...file }: Omit<BundledFile, 'bytes'> & { base64: st
 
 /** The shop: the shelf of jobs and the kit. Follows the database, so that other tabs are seen. */
 export const useShop = defineStore('shop', () => {
-  const jobs = shallowRef<Job[]>([])
+  /** The shelf's cards, newest first; all of them once the shelf has been looked at. */
+  const cards = shallowRef<Card[]>([])
   const kit = shallowRef<Kit>(EMPTY_KIT)
   const ready = ref(false)
+  /** Titles of stored jobs that this version cannot read. */
+  const unread = ref<string[]>([])
 
   async function open() {
     if (ready.value) return
+    unread.value = await upgradeStored()
     kit.value = await readKit()
     if (await db.jobs.count() === 0 && await db.facts.get('demo-offered') === undefined) await offerDemo()
-    liveQuery(() => db.jobs.orderBy('updatedAt').reverse().toArray()).subscribe((found) => { jobs.value = found })
     liveQuery(readKit).subscribe((found) => { kit.value = found })
-    jobs.value = await db.jobs.orderBy('updatedAt').reverse().toArray()
-    kit.value = await readKit()
     ready.value = true
   }
 
@@ -66,7 +72,7 @@ export const useShop = defineStore('shop', () => {
   async function startJob(title: string, customer: string): Promise<string> {
     const { newJob } = await import('#core/job/new-job')
     const id = crypto.randomUUID()
-    await db.jobs.add(newJob(id, title.trim() || 'Untitled part', customer.trim(), new Date().toISOString()))
+    await addJob(newJob(id, title.trim() || 'Untitled part', customer.trim(), new Date().toISOString()))
     return id
   }
 
@@ -75,5 +81,13 @@ export const useShop = defineStore('shop', () => {
     await writeKit(structuredClone(toRaw(next)))
   }
 
-  return { jobs, kit, ready, open, loadDemo, importBytes, startJob, saveKit, removeJob }
+  /** Follows the shelf while it is looked at: the first screenful at once, then the rest. @returns what ends it */
+  function followShelf(): () => void {
+    const newest = () => db.cards.orderBy('updatedAt').reverse()
+    void newest().limit(FIRST_CARDS).toArray().then((found) => { if (!cards.value.length) cards.value = found })
+    const following = liveQuery(() => newest().toArray()).subscribe((found) => { cards.value = found })
+    return () => following.unsubscribe()
+  }
+
+  return { cards, followShelf, kit, ready, unread, open, loadDemo, importBytes, startJob, saveKit, removeJob }
 })

@@ -3,9 +3,9 @@ import { NoAnswer } from '#core/ask/question'
 import { dayOf } from '#core/day/model'
 import { schedule } from '#core/day/search'
 import type { Job, Kit } from '#core/job/job.schema'
-import { dayFromJobs, workingDays, type DayTask } from '#core/plan/day'
+import { dayFromJobs, lateJobs, workingDays, type DayAround, type DayTask, type LateJob } from '#core/plan/day'
 
-export interface PlannedDay { tasks: (DayTask & { startMin: number })[], makespanMin: number, lowerBoundMin: number }
+export interface PlannedDay { tasks: (DayTask & { startMin: number })[], makespanMin: number, lowerBoundMin: number, late: LateJob[] }
 export type DayTold = { ok: true, day: PlannedDay } | { ok: false, reason: string } | { ok: 'stopped' }
 
 /** Days looked ahead; work for longer than that is not a day's plan. */
@@ -18,20 +18,21 @@ const bench = {
   /** Ends the search with the best plan so far. */
   stop: (): void => { enough = true },
   /** Plans the open jobs; tells the share done. */
-  plan: async (jobs: Job[], kit: Kit, fromMin: number, toMin: number, tell: (share: number) => void): Promise<DayTold> => {
+  plan: async (jobs: Job[], kit: Kit, fromMin: number, toMin: number, around: DayAround, tell: (share: number) => void): Promise<DayTold> => {
     const ticket = ++wanted
     enough = false
     try {
-      const { given, tasks } = dayFromJobs(jobs, kit, workingDays(fromMin, toMin, DAYS))
+      const { given, tasks } = dayFromJobs(jobs, kit, workingDays(fromMin, toMin, DAYS), around)
       const day = dayOf(given)
-      if (!day.tasks.length) return { ok: true, day: { tasks: [], makespanMin: 0, lowerBoundMin: 0 } }
+      if (!day.tasks.length) return { ok: true, day: { tasks: [], makespanMin: 0, lowerBoundMin: 0, late: [] } }
       const running = schedule(day)
       let last = Date.now()
       for (;;) {
         const next = running.next(enough)
         if (next.done) {
           const startOf = new Map(day.tasks.map((task, n) => [task.id, next.value.starts[n]!]))
-          return { ok: true, day: { tasks: tasks.map(task => ({ ...task, startMin: startOf.get(task.id)! })), makespanMin: next.value.makespanMin, lowerBoundMin: next.value.lowerBoundMin } }
+          const placed = tasks.map(task => ({ ...task, startMin: startOf.get(task.id)! }))
+          return { ok: true, day: { tasks: placed, makespanMin: next.value.makespanMin, lowerBoundMin: next.value.lowerBoundMin, late: lateJobs(given, placed) } }
         }
         if (Date.now() - last < TELL_EVERY_MS) continue
         tell(next.value.share)

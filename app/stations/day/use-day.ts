@@ -5,6 +5,8 @@ import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
 import { readClock } from '#core/quantity/clock-face'
 import { read } from '#core/quantity/read'
 import { download } from '~/composables/use-files'
+import { useOpenJobs } from '~/composables/use-open-jobs'
+import { useClocks } from '~/stores/clocks'
 import { useShop } from '~/stores/shop'
 import type { DayWorker, PlannedDay } from '~/workers/day.worker'
 
@@ -20,6 +22,7 @@ export function useDay() {
   const day = wrap<DayWorker>(worker)
   const from = useLocalStorage('ws-day-from', '8:00')
   const to = useLocalStorage('ws-day-to', '17:00')
+  const openJobs = useOpenJobs()
   const planned = shallowRef<PlannedDay | null>(null)
   const reason = ref<string | null>(null)
   const busy = ref(false)
@@ -30,6 +33,14 @@ export function useDay() {
     return fromMin !== null && toMin !== null && toMin > fromMin && toMin <= 1440 ? { fromMin, toMin } : null
   })
 
+  const clocks = useClocks()
+  /** Tasks put off by hand, for today; the rest of the day follows. */
+  const notBefore = useLocalStorage<Record<string, number>>(`ws-day-put-${format(midnight, 'yyyy-MM-dd')}`, {})
+  const running = computed(() => Object.fromEntries(clocks.running.filter(clock => clock.jobId && clock.leftS > 0).map(clock => [clock.jobId!, Math.ceil(clock.leftS / 60)])))
+  const around = () => ({ midnightMs: midnight.getTime(), nowMin: Math.floor((Date.now() - midnight.getTime()) / 60_000), notBefore: { ...notBefore.value }, running: { ...running.value } })
+  const putOff = (id: string, minute: number) => { notBefore.value = { ...notBefore.value, [id]: Math.max(0, Math.round(minute / 5) * 5) } }
+  const letGo = () => { notBefore.value = {} }
+
   let ticket = 0
   async function plan() {
     if (!hours.value) {
@@ -39,7 +50,7 @@ export function useDay() {
     const mine = ++ticket
     busy.value = true
     share.value = 0
-    const told = await day.plan(toRaw(shop.jobs), toRaw(shop.kit), hours.value.fromMin, hours.value.toMin, proxy((done: number) => { share.value = done }))
+    const told = await day.plan(toRaw(openJobs.value), toRaw(shop.kit), hours.value.fromMin, hours.value.toMin, around(), proxy((done: number) => { share.value = done }))
     if (mine !== ticket) return
     busy.value = false
     if (told.ok === true) {
@@ -48,7 +59,7 @@ export function useDay() {
     }
     else if (told.ok === false) reason.value = told.reason
   }
-  watch([() => shop.jobs, () => shop.kit, hours], () => { void plan() }, { immediate: true })
+  watch([openJobs, () => shop.kit, hours, notBefore, () => Object.keys(running.value).join()], () => { void plan() }, { immediate: true })
   onBeforeUnmount(() => worker.terminate())
 
   async function saveCalendar() {
@@ -60,5 +71,5 @@ export function useDay() {
     if (value) download('bench-day.ics', value, 'text/calendar')
   }
 
-  return { from, to, hours, planned, reason, busy, share, saveCalendar, clock: (minutes: number) => format(addMinutes(midnight, minutes), 'HH:mm'), dayName: (minutes: number) => format(addMinutes(midnight, minutes), 'EEEE d MMMM'), stop: () => { void day.stop() } }
+  return { putOff, letGo, putBy: computed(() => Object.keys(notBefore.value).length), from, to, hours, planned, reason, busy, share, saveCalendar, clock: (minutes: number) => format(addMinutes(midnight, minutes), 'HH:mm'), dayName: (minutes: number) => format(addMinutes(midnight, minutes), 'EEEE d MMMM'), stop: () => { void day.stop() } }
 }

@@ -5,11 +5,13 @@ import StationFrame from '~/bench/StationFrame.vue'
 import WordsField from '~/bench/WordsField.vue'
 import { useJob } from '~/stores/job'
 import { useShop } from '~/stores/shop'
+import { useRecordPdf } from './use-record-pdf'
 import QuotePiece from './QuotePiece.vue'
 
 const store = useJob()
 const shop = useShop()
 const files = useFiles()
+const { savePdf } = useRecordPdf()
 const phases = computed(() => store.plan?.['hand-over'].data.phases ?? [])
 const extra = ref('')
 const price = ref('')
@@ -22,6 +24,15 @@ function addExtra() {
   price.value = ''
 }
 const dropExtra = (index: number) => store.edit(['handOver', 'other'], store.job!.handOver.other.filter((_, each) => each !== index))
+const number = (text: string | null) => (text ?? '').trim() === '' ? null : Number((text ?? '').replace(',', '.'))
+function used(key: 'usedRods' | 'usedGasL', text: string | null) {
+  const value = number(text)
+  if (value === null || (value >= 0 && value <= 1e5)) store.edit(['handOver', key], value)
+}
+function alike(text: string | null) {
+  const value = number(text)
+  if (value !== null && Number.isInteger(value) && value >= 1 && value <= 1000) store.edit(['handOver', 'alike'], value)
+}
 function took(id: string, text: string | null) {
   const minutes = Number((text ?? '').replace(',', '.'))
   store.edit(['handOver', 'actualMin', id], (text ?? '').trim() === '' || !(minutes >= 0 && minutes <= 1e5) ? undefined : minutes)
@@ -33,6 +44,8 @@ function took(id: string, text: string | null) {
     <template #readings>
       <p class="label">Minutes really taken</p>
       <v-text-field v-for="phase in phases" :key="phase.id" class="gap" :label="phase.name" suffix="min" inputmode="decimal" :model-value="phase.actualMin ?? ''" :data-actual="phase.id" @update:model-value="took(phase.id, $event)" />
+      <div class="row used"><v-text-field label="Rods used" inputmode="decimal" :model-value="store.job!.handOver.usedRods ?? ''" @update:model-value="used('usedRods', $event)" /><v-text-field label="Gas used" suffix="L" inputmode="decimal" :model-value="store.job!.handOver.usedGasL ?? ''" @update:model-value="used('usedGasL', $event)" /></div>
+      <v-text-field class="gap" label="Parts alike, together" inputmode="numeric" :model-value="store.job!.handOver.alike" @update:model-value="alike($event)" />
       <p class="label">Extras</p>
       <ul class="extras"><li v-for="(entry, index) in store.job!.handOver.other" :key="index">{{ entry.name }}, <span class="figure">{{ shop.kit.currency }}{{ entry.price.toFixed(2) }}</span> <button type="button" class="open-figure" :aria-label="`Take off ${entry.name}`" @click="dropExtra(index)">off</button></li></ul>
       <form class="row" @submit.prevent="addExtra"><v-text-field v-model="extra" label="Extra" maxlength="80" /><v-text-field v-model="price" label="Price" inputmode="decimal" /><button type="submit" class="plain-button" :disabled="!extra.trim() || !(priceValue >= 0) || !price.trim()">Add</button></form>
@@ -45,6 +58,7 @@ function took(id: string, text: string | null) {
     <template #piece="{ working }">
       <div class="row">
         <NuxtLink class="plain-button strong" :to="`/job/${store.job!.id}/record`">Record, to print</NuxtLink>
+        <button type="button" class="plain-button" data-testid="record-pdf" @click="savePdf()">as a PDF</button>
         <button type="button" class="plain-button" data-testid="export-job" @click="files.saveJob(store.job!)">Take the job out as a file</button>
       </div>
       <QuotePiece @working="working('quote')" />
@@ -55,6 +69,7 @@ function took(id: string, text: string | null) {
 <style scoped>
 .gap { margin: 8px 0; }
 .label { margin-top: 12px; }
+.used { flex-wrap: nowrap; margin: 8px 0; }
 .extras { padding-left: 18px; }
 form > :first-child { flex: 2 1 90px; }
 form > :nth-child(2) { flex: 1 1 70px; }

@@ -23,7 +23,7 @@ const amount = (value: number) => `${data.value!.currency}${value.toFixed(2)}`
     </g>
   </svg>
   <template v-if="data?.quote">
-    <p class="label gap">The quote</p>
+    <p class="label gap">The quote{{ data.phases.some(phase => phase.fromJobs > 0) ? ', by your own shop\'s minutes' : '' }}</p>
     <table data-testid="quote">
       <thead><tr><th>Line</th><th class="num">Amount</th><th class="num">Price</th></tr></thead>
       <tbody><tr v-for="line in data.quote.lines" :key="line.name + line.kind"><td>{{ line.name }}</td><td class="num">{{ line.unit ? `${Number(line.quantity.toPrecision(3))} ${line.unit}` : '' }}</td><td class="num">{{ amount(line.price) }}</td></tr></tbody>

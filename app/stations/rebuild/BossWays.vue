@@ -8,6 +8,7 @@ import { useSettings } from '~/stores/settings'
 const store = useJob()
 const settings = useSettings()
 const boss = computed(() => store.plan?.rebuild.data.boss ?? null)
+const taps = computed(() => store.plan?.rebuild.data.taps ?? {})
 const most = computed(() => Math.max(1, ...boss.value?.ranked.map(way => way.factor) ?? []))
 const HEAT = { none: 'no heat', little: 'a little heat', much: 'much heat' }
 </script>
@@ -19,7 +20,7 @@ const HEAT = { none: 'no heat', little: 'a little heat', much: 'much heat' }
       <li v-for="way in boss.ranked" :key="way.method" :class="{ out: !way.possible }">
         <p><b>{{ BOSS_WORDS[way.method] }}</b> <span class="quiet small">about {{ settings.text(way.minutes, 'min') }}, {{ HEAT[way.heat] }}</span></p>
         <div class="bar" role="img" :aria-label="`holds ${way.factor.toFixed(1)} times the load`"><span :style="{ width: `${100 * way.factor / most}%` }" /><i :style="{ left: `${100 * GOOD_FACTOR / most}%` }" /></div>
-        <p class="small"><span class="figure">{{ way.factor.toFixed(1) }}×</span>: {{ way.reasons.join('; ') }}.</p>
+        <p class="small"><span class="figure">{{ way.factor.toFixed(1) }}×</span>: {{ way.reasons.join('; ') }}<template v-if="taps[way.method]">; {{ taps[way.method]!.name }}: {{ taps[way.method]!.inKit ? 'in the kit' : 'not in the kit' }}</template>.</p>
       </li>
     </ol>
     <p class="quiet small">The mark is {{ GOOD_FACTOR }} times the load, from which a rebuild is good. What thread it is: <NuxtLink to="/threads">Threads</NuxtLink>.</p>

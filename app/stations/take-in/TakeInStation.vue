@@ -7,6 +7,7 @@ import PickMany from '~/bench/PickMany.vue'
 import ReadingField from '~/bench/ReadingField.vue'
 import StationFrame from '~/bench/StationFrame.vue'
 import WordsField from '~/bench/WordsField.vue'
+import ComebackFields from './ComebackFields.vue'
 import PartPiece from './PartPiece.vue'
 
 const SAFETY = Object.fromEntries(SAFETY_CRITICAL.map(id => [id, { 'none': 'nobody is hurt if it breaks', 'wheel': 'a wheel', 'steering-brake': 'steering or brakes', 'lifting': 'lifting gear', 'pressure': 'a pressure vessel', 'aircraft': 'an aircraft part' }[id]]))
@@ -34,6 +35,7 @@ const PROTECT_WORDS = Object.fromEntries(Object.entries(PROTECTS).map(([id, { na
       <PickField path="takeIn.safetyCritical" label="If it breaks again" :words="SAFETY" />
       <MoneyField path="takeIn.newPrice" label="Price of a new one" />
       <MoneyField path="takeIn.newWeeks" label="A new one takes" suffix="weeks" />
+      <ComebackFields />
       <PickMany path="takeIn.mustNotMove" label="May not move" :words="MUST_NOT_MOVE" />
       <PickMany path="takeIn.protect" label="Keep from harm" :words="PROTECT_WORDS" />
     </template>

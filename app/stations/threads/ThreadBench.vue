@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { download } from '~/composables/use-files'
 import { useSettings } from '~/stores/settings'
 import ThreadMap from './ThreadMap.vue'
 import { useThreads } from './use-threads'
@@ -7,6 +8,10 @@ import { useThreads } from './use-threads'
 const settings = useSettings()
 const { side, region, typed, picked, found, sizes, reason, measured, points, pitchMm } = useThreads()
 const best = computed(() => found.value?.ranked[0] ?? null)
+async function saveCombs() {
+  const { combPdf } = await import('#core/thread/comb-pdf')
+  download('pitch-combs.pdf', await combPdf(), 'application/pdf')
+}
 const percent = (share: number) => share > 0.995 ? 'over 99 %' : `${Math.round(100 * share)} %`
 const FIELDS = [['diameter', 'Diameter', 'outside of a bolt, bore of a hole'], ['pitch', 'Pitch', 'mm, or threads an inch'], ['flank', 'Flank angle', '60, 55 or 47.5°, by comb'], ['taper', 'Taper', '0° or 3.6°'], ['error', 'Caliper to', 'and wear']] as const
 </script>
@@ -25,6 +30,7 @@ const FIELDS = [['diameter', 'Diameter', 'outside of a bolt, bore of a hole'], [
       <p class="label">Comes from</p>
       <v-btn-toggle v-model="region" mandatory aria-label="Comes from"><v-btn value="any">anywhere</v-btn><v-btn value="metric">metric</v-btn><v-btn value="inch">inch</v-btn><v-btn value="hydraulic">hydraulics</v-btn></v-btn-toggle>
       <p v-if="found" class="next">{{ found.next }}</p>
+      <button type="button" class="plain-button slight" data-testid="comb" @click="saveCombs()">Pitch combs to print, 1:1</button>
     </section>
     <section class="piece" aria-label="Map of threads">
       <ThreadMap :points="points" :diameter-mm="measured?.diameterMm ?? null" :pitch-mm="pitchMm" :uncertainty-mm="measured?.uncertaintyMm ?? 0.1" :picked="picked" @pick="picked = $event" />

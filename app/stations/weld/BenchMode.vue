@@ -5,12 +5,20 @@ import { SEEN_IN_PUDDLE, type SeenInPuddle } from '#core/job/words.table'
 import { capital } from '#core/plan/parts'
 import { typingNow } from '~/composables/typing'
 import { useJob } from '~/stores/job'
+import { useAddPictures } from '~/stations/pictures/use-add-pictures'
+import { useInstruments } from '~/stores/instruments'
+import { useSettings } from '~/stores/settings'
 import { useArcClock } from './use-arc-clock'
 import { usePuddleLog } from './use-puddle-log'
+import { useWhatIsLeft } from './use-what-is-left'
 
 const store = useJob()
-const { weld, passes, current, log, tick, saw } = usePuddleLog()
-const { running, face, toggle } = useArcClock()
+const { weld, passes, current, log, tick, saw, note, pictured } = usePuddleLog()
+const { running, face, toggle, spans, nowMs, arcMin } = useArcClock()
+const { duty, gas, daylight } = useWhatIsLeft(spans, nowMs, arcMin)
+const { report, fromInput } = useAddPictures(pictured)
+const instruments = useInstruments()
+const settings = useSettings()
 const pass = computed(() => passes.value.find(entry => entry.number === current.value) ?? null)
 const KINDS = { root: 'root', fill: 'fill', cap: 'cap' }
 const BUTTONS = Object.entries(SEEN_IN_PUDDLE).map(([id, { name }], n) => ({ id: id as SeenInPuddle, name, key: 'qertyiopasd'[n]! }))
@@ -31,8 +39,15 @@ onKeyStroke(event => event.key.length === 1 || event.key === 'Enter', (event) =>
       <NuxtLink class="plain-button slight" :to="`/job/${store.job!.id}/weld`">Back</NuxtLink>
       <p v-if="pass" class="pass">Pass <b class="figure">{{ pass.number }}</b> of <span class="figure">{{ passes.length }}</span>, side {{ pass.side }}: {{ KINDS[pass.kind] }}</p>
       <p v-else class="pass">{{ passes.length ? 'All passes laid' : 'No passes yet: the groove wants its readings at Open' }}</p>
-      <p class="figure set">{{ Math.round(weld.setA) }} A · EN {{ Math.round(weld.enPct) }} % · {{ Math.round(weld.frequencyHz) }} Hz</p>
+      <p v-if="weld.mig" class="figure set">{{ Math.round(weld.mig.a) }} A · {{ weld.mig.wireMMin.toFixed(1) }} m/min · {{ weld.mig.v.toFixed(1) }} V</p>
+      <p v-else class="figure set">{{ Math.round(weld.setA) }} A · EN {{ Math.round(weld.enPct) }} % · {{ Math.round(weld.frequencyHz) }} Hz</p>
     </header>
+    <dl class="left">
+      <div :class="{ short: instruments.contactC !== null && weld.interpass && instruments.contactC > weld.interpass.mostC }"><dt>Part</dt><dd class="figure" data-testid="bench-temperature">{{ instruments.contactC === null ? 'no thermometer' : settings.text(instruments.contactC, 'c') }}{{ weld.interpass ? `, next under ${settings.text(weld.interpass.mostC, 'c')}` : '' }}</dd></div>
+      <div v-if="duty" :class="{ short: duty.short }"><dt>Duty</dt><dd class="figure">{{ duty.text }}</dd></div>
+      <div v-if="gas" :class="{ short: gas.short }"><dt>Gas</dt><dd class="figure">{{ gas.text }}</dd></div>
+      <div v-if="daylight" :class="{ short: daylight.short }"><dt>Daylight</dt><dd class="figure">{{ daylight.text }}</dd></div>
+    </dl>
     <section class="next" aria-live="polite" data-testid="bench-next">
       <template v-if="weld.nextMove && log[0]"><p class="seen">{{ SEEN_IN_PUDDLE[log[0].saw].name }}{{ weld.nextMove.times > 1 ? `, ${weld.nextMove.times} times on this pass` : '' }}</p><h1>{{ capital(weld.nextMove.move) }}</h1><p class="why">{{ weld.nextMove.why }}</p></template>
       <h1 v-else>Earth proved, part warm, first arc on scrap.</h1>
@@ -45,17 +60,30 @@ onKeyStroke(event => event.key.length === 1 || event.key === 'Enter', (event) =>
     <div class="buttons" role="group" aria-label="What was seen">
       <button v-for="entry in BUTTONS" :key="entry.id" type="button" class="big" :class="{ clean: entry.id === 'wets-clean' }" :data-saw="entry.id" @click="saw(entry.id)">{{ entry.name }}<span class="figure key">{{ entry.key }}</span></button>
     </div>
+    <div v-if="log[0]" class="row words">
+      <input class="say" type="text" maxlength="400" aria-label="Note on what was seen last" placeholder="a note on it" :value="log[0].note" @input="note(log[0]!.id, ($event.target as HTMLInputElement).value)">
+      <label class="big shot">{{ log[0].picture ? 'picture taken: another' : 'picture' }}<input type="file" accept="image/*" capture="environment" class="visually-hidden" data-testid="log-picture" @change="fromInput"></label>
+    </div>
+    <p v-if="report" role="alert" class="note">{{ report }}</p>
     <p class="small note">Every press is stored at once. Space starts and stops the arc clock, Enter marks the pass laid. Ultraviolet and hot metal: screens up before you look at this.</p>
   </div>
 </template>
 
 <style scoped>
-.mode { position: fixed; inset: 0; z-index: 900; background: #14120f; color: #efe7da; padding: 14px 18px; overflow-y: auto; display: flex; flex-direction: column; gap: 12px; }
+.mode { position: fixed; inset: 0; z-index: 900; background: #14120f; color: #efe7da; padding: 14px 18px 120px; overflow-y: auto; display: flex; flex-direction: column; gap: 12px; }
 header { display: flex; gap: 20px; align-items: center; flex-wrap: wrap; }
 header .plain-button { color: #efe7da; border-color: #5a5148; }
 .pass { font-size: 1.4rem; margin: 0; flex: 1; }
 .set { margin: 0; font-size: 1.1rem; color: #adb7c0; }
-.next { min-height: 120px; }
+.left { display: flex; gap: 8px 28px; flex-wrap: wrap; margin: 0; }
+.left div { display: flex; gap: 8px; align-items: baseline; }
+dt { color: #adb7c0; }
+dd { margin: 0; font-size: 1.15rem; }
+.short dd { color: #e9b95a; text-decoration: underline; }
+.words { flex-wrap: nowrap; }
+.say { flex: 1; min-height: 60px; background: #262321; color: #efe7da; border: 1px solid #5a5148; font: inherit; font-size: 1.1rem; padding: 0 12px; min-width: 0; }
+.shot { min-height: 60px; flex: 0 0 auto; margin: 0; }
+.next { min-height: 120px; flex: none; }
 .seen { margin: 0; color: #d8946a; font-weight: 650; font-size: 1.1rem; }
 h1 { font-size: clamp(1.5rem, 3.4vw, 2.5rem); line-height: 1.2; font-weight: 600; }
 .why { font-size: 1.1rem; color: #adb7c0; margin: 4px 0 0; }

@@ -1,14 +1,20 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { format } from 'date-fns'
 import { onKeyStroke } from '@vueuse/core'
 import { SEEN_IN_PUDDLE } from '#core/job/words.table'
 import { typingNow } from '~/composables/typing'
+import { useSettings } from '~/stores/settings'
 import { usePuddleLog } from './use-puddle-log'
 
 const KINDS = { root: 'root: hottest, first', fill: 'fill', cap: 'flow the top over' }
 const route = useRoute()
+const settings = useSettings()
 const { weld, passes, current, log, tick, saw, note } = usePuddleLog()
+/** So many rows stand on the page; the rest at a press. */
+const SHOWN = 12
+const all = ref(false)
+const shown = computed(() => all.value ? log.value : log.value.slice(0, SHOWN))
 const logButtons = ref<HTMLElement | null>(null)
 onKeyStroke('l', (event) => {
   if (typingNow(event)) return
@@ -33,8 +39,9 @@ onKeyStroke('l', (event) => {
     <p v-if="weld?.nextMove" role="status" class="move">Next move: <b>{{ weld.nextMove.move }}</b>.</p>
     <table v-if="log.length">
       <thead><tr><th>At</th><th>Pass</th><th>Saw</th><th>Settings</th><th>Note</th></tr></thead>
-      <tbody><tr v-for="entry in log" :key="entry.id"><td class="figure small">{{ format(new Date(entry.at), 'HH:mm:ss') }}</td><td class="num">{{ entry.pass }}</td><td>{{ SEEN_IN_PUDDLE[entry.saw].name }}</td><td class="figure small">{{ entry.settings }}</td><td><v-text-field :model-value="entry.note" :aria-label="`Note on pass ${entry.pass}`" maxlength="400" @update:model-value="note(entry.id, $event ?? '')" /></td></tr></tbody>
+      <tbody><tr v-for="entry in shown" :key="entry.id"><td class="figure small">{{ format(new Date(entry.at), 'HH:mm:ss') }}</td><td class="num">{{ entry.pass }}</td><td>{{ SEEN_IN_PUDDLE[entry.saw].name }}</td><td class="figure small">{{ entry.settings }}{{ entry.temperatureC === undefined ? '' : `, ${settings.text(entry.temperatureC, 'c')}` }}{{ entry.picture ? ', picture' : '' }}</td><td><v-text-field :model-value="entry.note" :aria-label="`Note on pass ${entry.pass}`" maxlength="400" @update:model-value="note(entry.id, $event ?? '')" /></td></tr></tbody>
     </table>
+    <button v-if="log.length > SHOWN" type="button" class="plain-button slight" @click="all = !all">{{ all ? 'Only the newest' : `All ${log.length}` }}</button>
   </template>
 </template>
 

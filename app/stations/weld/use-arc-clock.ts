@@ -1,25 +1,47 @@
 import { useIntervalFn, useWakeLock } from '@vueuse/core'
 import { clockFace } from '#core/quantity/clock-face'
-import { computed, onMounted, onBeforeUnmount, ref } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { useJob } from '~/stores/job'
 
-/** Running arc time, started and stopped by the hand; and the screen kept on while it is looked at. */
+/** The running arc is written down this often: a bench that goes dark in the middle of a pass loses no more. */
+const WRITE_MS = 1000
+
+/** Running arc time, started and stopped by the hand and kept with the job; and the screen kept on while it is looked at. */
 export function useArcClock() {
-  const begunMs = ref<number | null>(null)
-  const gatheredMs = ref(0)
+  const store = useJob()
+  const running = ref(false)
   const nowMs = ref(Date.now())
-  useIntervalFn(() => { nowMs.value = Date.now() }, 250)
   const wake = useWakeLock()
   onMounted(() => { void wake.request('screen').catch(() => undefined) })
-  onBeforeUnmount(() => { void wake.release().catch(() => undefined) })
-  const arcMs = computed(() => gatheredMs.value + (begunMs.value === null ? 0 : Math.max(0, nowMs.value - begunMs.value)))
+
+  const spans = computed(() => store.job?.weld.arcSpans ?? [])
+  const stamp = () => new Date(nowMs.value).toISOString()
+  function write() {
+    const last = spans.value.at(-1)
+    if (last) store.keep(['weld', 'arcSpans'], [...spans.value.slice(0, -1), { from: last.from, to: stamp() }])
+  }
+  let writtenMs = 0
+  useIntervalFn(() => {
+    nowMs.value = Date.now()
+    if (running.value && nowMs.value - writtenMs >= WRITE_MS) {
+      writtenMs = nowMs.value
+      write()
+    }
+  }, 250)
+
   function toggle() {
     nowMs.value = Date.now()
-    if (begunMs.value === null) begunMs.value = nowMs.value
+    if (running.value) write()
     else {
-      gatheredMs.value += nowMs.value - begunMs.value
-      begunMs.value = null
+      writtenMs = nowMs.value
+      store.keep(['weld', 'arcSpans'], [...spans.value, { from: stamp(), to: stamp() }])
     }
+    running.value = !running.value
   }
-  const face = computed(() => clockFace(arcMs.value / 1000))
-  return { running: computed(() => begunMs.value !== null), face, toggle }
+  onBeforeUnmount(() => {
+    if (running.value) toggle()
+    void wake.release().catch(() => undefined)
+  })
+  const arcMs = computed(() => spans.value.reduce((sum, { from, to }, n) => sum + (running.value && n === spans.value.length - 1 ? nowMs.value : Date.parse(to)) - Date.parse(from), 0))
+  return { running, nowMs, spans, face: computed(() => clockFace(Math.max(0, arcMs.value) / 1000)), arcMin: computed(() => arcMs.value / 60_000), toggle }
 }

@@ -1,10 +1,12 @@
 import { computed } from 'vue'
 import type { SeenInPuddle } from '#core/job/words.table'
+import { useInstruments } from '~/stores/instruments'
 import { useJob } from '~/stores/job'
 
 /** The log of what the puddle did, and the passes laid, of the open job. */
 export function usePuddleLog() {
   const store = useJob()
+  const instruments = useInstruments()
   const weld = computed(() => store.plan?.weld.data ?? null)
   const passes = computed(() => weld.value?.passes ?? [])
   const current = computed(() => passes.value.find(pass => !pass.done)?.number ?? passes.value.length)
@@ -12,9 +14,14 @@ export function usePuddleLog() {
 
   const tick = (pass: number, on: boolean | null) => store.edit(['weld', 'passesDone'], on ? [...store.job!.weld.passesDone, pass].sort((a, b) => a - b) : store.job!.weld.passesDone.filter(each => each !== pass))
   function saw(what: SeenInPuddle) {
-    const { setA, enPct, frequencyHz } = weld.value!
-    store.edit(['weld', 'log'], [...store.job!.weld.log, { id: crypto.randomUUID(), at: new Date().toISOString(), pass: Math.max(1, current.value), saw: what, note: '', settings: `${Math.round(setA)} A, EN ${Math.round(enPct)} %, ${Math.round(frequencyHz)} Hz` }])
+    const { setA, enPct, frequencyHz, mig } = weld.value!
+    store.edit(['weld', 'log'], [...store.job!.weld.log, { id: crypto.randomUUID(), at: new Date().toISOString(), pass: Math.max(1, current.value), saw: what, note: '', settings: mig ? `${Math.round(mig.a)} A, wire ${mig.wireMMin.toFixed(1)} m/min, ${mig.v.toFixed(1)} V` : `${Math.round(setA)} A, EN ${Math.round(enPct)} %, ${Math.round(frequencyHz)} Hz`, ...(instruments.contactC === null ? {} : { temperatureC: instruments.contactC }) }])
   }
   const note = (id: string, text: string) => store.edit(['weld', 'log'], store.job!.weld.log.map(entry => entry.id === id ? { ...entry, note: text.slice(0, 400) } : entry))
-  return { weld, passes, current, log, tick, saw, note }
+  /** A picture that belongs to what was seen last. */
+  const pictured = (picture: string) => {
+    const last = store.job!.weld.log.at(-1)
+    if (last) store.edit(['weld', 'log'], store.job!.weld.log.map(entry => entry.id === last.id ? { ...entry, picture } : entry))
+  }
+  return { weld, passes, current, log, tick, saw, note, pictured }
 }

@@ -1,0 +1,31 @@
+import { wrap } from 'comlink'
+import { onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
+import type { Lessons } from '#core/plan/lessons'
+import { db } from '~/db/database'
+import { useShop } from '~/stores/shop'
+import type { LessonsWorker } from '~/workers/lessons.worker'
+
+/** Jobs that lessons are drawn from at most: the newest handed over. */
+const MOST_JOBS = 400
+
+/** What this shop's finished jobs teach, worked out off the page; and its use in plans from now on. */
+export function useLessons() {
+  const shop = useShop()
+  const worker = new Worker(new URL('../../workers/lessons.worker.ts', import.meta.url), { type: 'module', name: 'lessons' })
+  const bench = wrap<LessonsWorker>(worker)
+  const lessons = shallowRef<Lessons | null>(null)
+  const trouble = ref<string | null>(null)
+  async function look() {
+    const finished = await db.cards.where('handedAt').above('').reverse().limit(MOST_JOBS).primaryKeys()
+    const returned = await db.cards.filter(card => card.comebackOf !== null).primaryKeys()
+    const jobs = (await db.jobs.bulkGet([...new Set([...finished, ...returned])])).filter(job => job !== undefined)
+    lessons.value = await bench.lessons(jobs, toRaw(shop.kit))
+  }
+  watch(() => shop.kit, () => { look().catch((error: unknown) => { trouble.value = error instanceof Error ? error.message : 'the worker gave up' }) }, { immediate: true })
+  onBeforeUnmount(() => worker.terminate())
+
+  /** From now on plans and quotes go by what was learnt; each says so and from how many jobs. */
+  const use = () => shop.saveKit({ ...toRaw(shop.kit), learnt: { at: new Date().toISOString(), ratios: Object.fromEntries((lessons.value?.learnt ?? []).map(({ key, ratio }) => [key, ratio])) } })
+  const forget = () => shop.saveKit({ ...toRaw(shop.kit), learnt: null })
+  return { lessons, trouble, use, forget, shop }
+}
