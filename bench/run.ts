@@ -6,6 +6,7 @@ import { chromium, type Page } from '@playwright/test'
 import { CHROMIUM, CHROMIUM_ARGS } from '../e2e/chromium'
 import { heat } from './heat'
 import { startServer } from './server'
+import { longLog, shelf } from './shelf'
 import { median, timed } from './timing'
 import { questions } from '../core/questions'
 import { crackIndex } from '../core/crack/crack-index'
@@ -27,18 +28,24 @@ function core(): void {
   const ratio = (value: number) => `${ms(value)}   ${(value / path).toFixed(1)} × the unit`
   line('weld.crackIndex', ratio(timed(200, i => crackIndex(light[i % light.length]!.pct))))
   line('weld.crackMap, 60 × 60', ratio(timed(3, () => questions.ask('weld.crackMap', { base: { alloy: '6061' }, filler: '4043', points: 60 }))))
+  const face = Array.from({ length: 200 }, (_, n) => ({ xMm: n % 20 * 9 + n % 3, yMm: Math.floor(n / 20) * 11, zMm: 0.05 * Math.sin(n) + 0.0001 * (n % 20) ** 2 }))
+  line('flat.evaluate, 200 points (limit 100 ms)', ratio(timed(10, () => questions.ask('flat.evaluate', { points: face }))))
+  line('flat.lap, 200 points', ratio(timed(5, () => questions.ask('flat.lap', { points: face, toMm: 0.02 }))))
   for (const name of ['alloy.identify', 'filler.choose', 'groove.plan', 'heat.preheat']) {
     const { example } = questions.get(name)!
     line(name, ratio(timed(60, () => questions.ask(name, example))))
   }
 }
 
-/** JavaScript the browser loads before the shelf can be used, gzipped. */
+/** JavaScript the browser loads before the shelf can be used, gzipped; its context lets no service worker fetch more for later. */
 async function firstLoad(page: Page, address: string): Promise<void> {
   console.log('\nFirst load')
   const loaded = new Set<string>()
   const publicDir = join(ROOT, '.output/public')
-  page.on('response', (response) => { if (/\.js(\?|$)/.test(response.url())) loaded.add(new URL(response.url()).pathname) })
+  page.on('response', (response) => {
+    const { pathname } = new URL(response.url())
+    if (pathname.startsWith('/_nuxt/') && pathname.endsWith('.js')) loaded.add(pathname)
+  })
   await page.goto(address)
   await page.waitForSelector('h1')
   await page.waitForTimeout(500)
@@ -93,15 +100,20 @@ async function map(page: Page, address: string): Promise<void> {
 }
 
 core()
-heat(process.argv.includes('--short') ? 60 : 600)
+if (!process.argv.includes('--no-heat')) heat(process.argv.includes('--short') ? 60 : 600)
 if (process.argv.includes('--no-browser')) process.exit(0)
 const server = await startServer()
 const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
 try {
+  const first = await browser.newContext({ serviceWorkers: 'block' })
+  await firstLoad(await first.newPage(), server.address)
+  await first.close()
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
-  await firstLoad(page, server.address)
+  await page.goto(server.address)
   await typing(page, server.address)
   await map(page, server.address)
+  await longLog(browser, server.address, line)
+  await shelf(browser, server.address, line)
 }
 finally {
   await browser.close()

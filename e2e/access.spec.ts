@@ -3,7 +3,7 @@ import { expect, type Page } from '@playwright/test'
 import { bringDemo, test } from './bench'
 
 const STATIONS = ['take-in', 'know', 'call', 'open', 'warm', 'weld', 'rebuild', 'prove', 'hand-over'].map(id => `/job/gearbox-cover/${id}`)
-const VIEWS = ['/', '/kit', '/ask?q=groove.plan', ...STATIONS, '/job/dome-shutter/hand-over', '/job/signal-bracket/weld', '/job/dome-shutter/record', '/day', '/threads', '/job/gearbox-cover/heat', '/job/signal-bracket/pictures', '/job/gearbox-cover/bench']
+const VIEWS = ['/', '/kit', '/ask?q=groove.plan', ...STATIONS, '/job/dome-shutter/hand-over', '/job/signal-bracket/weld', '/job/dome-shutter/record', '/day', '/threads', '/job/gearbox-cover/heat', '/job/signal-bracket/pictures', '/job/gearbox-cover/bench', '/lessons', '/job/signal-bracket/rebuild']
 
 async function serious(page: Page): Promise<string[]> {
   const { violations } = await new AxeBuilder({ page }).analyze()

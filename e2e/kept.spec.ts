@@ -1,10 +1,6 @@
-import { spawn, type ChildProcess } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import { chromium, expect, type Browser, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { bringDemo, reading, saved, test } from './bench'
-import { CHROMIUM, CHROMIUM_ARGS } from './chromium'
+import { killableBrowser } from './killable'
 
 const crack = (page: Page) => reading(page, 'open.crackMm')
 
@@ -62,31 +58,11 @@ test('clocks run on over a reload', async ({ page }) => {
 })
 
 test.describe('a killed browser', () => {
-  const home = mkdtempSync(join(tmpdir(), 'ws-kill-'))
-  const port = 9377
-  let child: ChildProcess | undefined
-
-  async function start(): Promise<Browser> {
-    child = spawn(CHROMIUM, [...CHROMIUM_ARGS, '--headless', `--remote-debugging-port=${port}`, `--user-data-dir=${home}`, 'about:blank'], { detached: true, stdio: 'ignore' })
-    for (let tries = 0; ; tries++) {
-      try {
-        return await chromium.connectOverCDP(`http://127.0.0.1:${port}`)
-      }
-      catch (error) {
-        if (tries > 60) throw error
-        await new Promise(resolve => setTimeout(resolve, 250))
-      }
-    }
-  }
-  const kill = () => { if (child?.pid) process.kill(-child.pid, 'SIGKILL') }
-  test.afterAll(() => {
-    try { kill() }
-    catch { /* it is gone already */ }
-    rmSync(home, { recursive: true, force: true })
-  })
+  const browserOf = killableBrowser(9377)
+  test.afterAll(() => browserOf.clear())
 
   test('loses nothing older than a second', async ({ baseURL }) => {
-    const browser = await start()
+    const browser = await browserOf.start()
     const page = await browser.contexts()[0]!.newPage()
     await page.goto(`${baseURL}/`)
     await page.getByTestId('new-title').getByRole('textbox').fill('Killed part')
@@ -97,9 +73,8 @@ test.describe('a killed browser', () => {
     await reading(page, 'takeIn.wallMm').fill('7 mm')
     await page.waitForTimeout(1000)
     const url = page.url()
-    kill()
-    await new Promise(resolve => setTimeout(resolve, 500))
-    const again = await start()
+    await browserOf.kill()
+    const again = await browserOf.start()
     const back = await again.contexts()[0]!.newPage()
     await back.goto(url)
     await expect(reading(back, 'open.crackMm')).toHaveValue('88 mm')

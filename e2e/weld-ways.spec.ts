@@ -1,0 +1,56 @@
+import { expect, type Page } from '@playwright/test'
+import { askOnCommandLine, bringDemo, pick, reading, saved, test } from './bench'
+
+const process = async (page: Page, words: string | RegExp) => {
+  await page.goto('/job/signal-bracket/call')
+  await page.locator('[data-path="call.process"]').first().waitFor()
+  await pick(page, 'call.process', words)
+  await saved(page)
+  await page.goto('/job/signal-bracket/weld')
+}
+
+test('brazing: rod, part and flame on one scale, a flame that is too small, and the clock of the cooling', async ({ page }) => {
+  await bringDemo(page)
+  await process(page, /zinc-aluminium rod/)
+  await expect(page.getByTestId('call')).toContainText('Braze it with the zinc-aluminium rod at 400 °C')
+  await expect(page.getByRole('img', { name: /Room between the rod/ })).toBeVisible()
+  await page.getByTestId('start-clock').filter({ hasText: 'Slow cool' }).click()
+  await expect(page.getByLabel('Clocks')).toContainText('Slow cool')
+  await page.locator('[data-pick="warm.torch:hot-air"]').click()
+  await page.goto('/job/signal-bracket/take-in')
+  await reading(page, 'takeIn.widthMm').fill('400 mm')
+  await saved(page)
+  await page.goto('/job/signal-bracket/weld')
+  await expect(page.getByTestId('call')).toContainText('never brings it')
+  await page.locator('[data-pick="warm.torch:propylene"]').click()
+  await reading(page, 'takeIn.hotC').fill('180 °C')
+  await expect(page.getByTestId('call')).toContainText('Do not braze it')
+})
+
+test('a gun: wire and volts are the command line\'s, and the output is turned down as the part soaks up heat', async ({ page }) => {
+  await bringDemo(page)
+  await process(page, /spool-gun MIG/)
+  await expect(page.getByTestId('call')).toContainText(/Weld at \d+ A, spray: wire/)
+  const { wireMMin } = askOnCommandLine<{ wireMMin: number }>('mig.setup', { wallMm: 6, wireMm: 0.9, filler: '4043', mode: 'spray', startC: 95 })
+  await expect(page.getByTestId('call')).toContainText(`${wireMMin.toPrecision(3)} m/min`)
+  await page.goto('/job/signal-bracket/warm')
+  await reading(page, 'warm.massG').fill('300 g')
+  await saved(page)
+  await page.goto('/job/signal-bracket/open')
+  await reading(page, 'open.crackMm').fill('500 mm')
+  await saved(page)
+  await page.goto('/job/signal-bracket/weld')
+  await expect(page.getByTestId('turn-down')).toContainText('100 %')
+  expect(await page.getByTestId('turn-down').locator('tbody tr').count()).toBeGreaterThan(2)
+})
+
+test('halves set apart and a copied balance: the wave follows, and the trap is named', async ({ page }) => {
+  await bringDemo(page)
+  await page.goto('/job/signal-bracket/weld')
+  await reading(page, 'weld.epA').fill('120 A')
+  await expect(page.getByText(/Set apart: .* negative, 120 A positive/)).toBeVisible()
+  await reading(page, 'weld.copiedDial').fill('70')
+  await expect(page.getByText(/Trap: the copied 70 was the share electrode negative/)).toBeVisible()
+  await reading(page, 'weld.copiedDial').fill('900')
+  await expect(page.getByText(/no setting for aluminium/)).toBeVisible()
+})
