@@ -1,11 +1,13 @@
 import { expose } from 'comlink'
 import { NoAnswer } from '#core/ask/question'
-import { dayOf } from '#core/day/model'
+import { dayOf, type DayGiven } from '#core/day/model'
+import { jobEnds, rescues, soonest, type Rescue } from '#core/day/rescue'
 import { schedule } from '#core/day/search'
 import type { Job, Kit } from '#core/job/job.schema'
 import { dayFromJobs, lateJobs, workingDays, type DayAround, type DayTask, type LateJob } from '#core/plan/day'
 
-export interface PlannedDay { tasks: (DayTask & { startMin: number })[], makespanMin: number, lowerBoundMin: number, late: LateJob[] }
+export interface PlannedDay { given: DayGiven, tasks: (DayTask & { startMin: number })[], makespanMin: number, lowerBoundMin: number, late: LateJob[] }
+export interface Saving { rescues: Rescue[], soonestMin: number }
 export type DayTold = { ok: true, day: PlannedDay } | { ok: false, reason: string } | { ok: 'stopped' }
 
 /** Days looked ahead; work for longer than that is not a day's plan. */
@@ -24,7 +26,7 @@ const bench = {
     try {
       const { given, tasks } = dayFromJobs(jobs, kit, workingDays(fromMin, toMin, DAYS), around)
       const day = dayOf(given)
-      if (!day.tasks.length) return { ok: true, day: { tasks: [], makespanMin: 0, lowerBoundMin: 0, late: [] } }
+      if (!day.tasks.length) return { ok: true, day: { given, tasks: [], makespanMin: 0, lowerBoundMin: 0, late: [] } }
       const running = schedule(day)
       let last = Date.now()
       for (;;) {
@@ -32,7 +34,7 @@ const bench = {
         if (next.done) {
           const startOf = new Map(day.tasks.map((task, n) => [task.id, next.value.starts[n]!]))
           const placed = tasks.map(task => ({ ...task, startMin: startOf.get(task.id)! }))
-          return { ok: true, day: { tasks: placed, makespanMin: next.value.makespanMin, lowerBoundMin: next.value.lowerBoundMin, late: lateJobs(given, placed) } }
+          return { ok: true, day: { given, tasks: placed, makespanMin: next.value.makespanMin, lowerBoundMin: next.value.lowerBoundMin, late: lateJobs(given, placed, around.nowMin) } }
         }
         if (Date.now() - last < TELL_EVERY_MS) continue
         tell(next.value.share)
@@ -43,6 +45,17 @@ const bench = {
     }
     catch (error) {
       return { ok: false, reason: error instanceof NoAnswer ? error.message : 'the day could not be planned' }
+    }
+  },
+  /** What would bring a late job of a planned day home on time; null where another plan has begun meanwhile. */
+  save: async ({ given, tasks }: PlannedDay, id: string, nowMin: number): Promise<Saving | null> => {
+    const ticket = wanted
+    const running = rescues(given, id, jobEnds(given, new Map(tasks.map(task => [task.id, task.startMin]))), nowMin)
+    for (;;) {
+      const next = running.next()
+      if (next.done) return { rescues: next.value, soonestMin: soonest(given, id) }
+      await new Promise<void>((resolve) => { setTimeout(resolve, 0) })
+      if (ticket !== wanted) return null
     }
   },
 }

@@ -68,3 +68,6 @@ export function lowerBound(day: Day): number {
   })
   return bound
 }
+
+/** How far above the best a plan of that length can lie at most, percent of the bound; 0 where there is nothing to do. */
+export const mostAbovePct = (makespanMin: number, lowerBoundMin: number): number => lowerBoundMin > 0 ? 100 * (makespanMin - lowerBoundMin) / lowerBoundMin : 0

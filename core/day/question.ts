@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { question } from '../ask/question'
 import { quantity } from '../quantity/schema'
+import { mostAbovePct } from './bound'
 import { dayOf } from './model'
 import { schedule, scheduled } from './search'
 
@@ -37,7 +38,6 @@ export const daySchedule = question({
   solve: ({ effort, ...given }) => {
     const day = dayOf(given)
     const found = day.tasks.length ? scheduled(schedule(day, effort)) : { starts: [], makespanMin: 0, lateMin: 0, lowerBoundMin: 0, tries: 0 }
-    const gapPct = found.makespanMin > 0 ? 100 * (found.makespanMin - found.lowerBoundMin) / found.makespanMin : 0
     return {
       answer: {
         starts: day.tasks.map((task, n) => ({ task: task.id, startMin: found.starts[n]!, endMin: found.starts[n]! + task.minutes })).toSorted((a, b) => a.startMin - b.startMin),
@@ -46,7 +46,7 @@ export const daySchedule = question({
       working: [
         { label: 'No plan can be shorter than', formula: 'longest chain; busiest resource with what must come before and after it; attended work in the hours there are', value: found.lowerBoundMin, unit: 'min', source: 'Carlier (1982), Jackson\'s preemptive bound' },
         { label: 'Found', formula: `${found.tries} lists laid by the serial scheme, tabu search`, value: found.makespanMin, unit: 'min', source: 'Kolisch and Hartmann (1999); Nowicki and Smutnicki (1996)' },
-        { label: 'At most above the best', formula: '(found − bound) ÷ found', value: gapPct, unit: '%', source: 'the two above' },
+        { label: 'At most above the best', formula: '(found − bound) ÷ bound', value: mostAbovePct(found.makespanMin, found.lowerBoundMin), unit: '%', source: 'the two above' },
         { label: 'Late, all jobs', formula: 'Σ what each ends after its due time', value: found.lateMin, unit: 'min', source: 'definition' },
       ],
       cautions: [],

@@ -122,10 +122,10 @@ function hangsOn({ tasks, due }: Day, { starts, lateMin }: Laid, random: () => n
  * Lists laid by the serial scheme and improved: first by annealing, then by tabu search, in which of all pairs on a critical chain that only share a
  * resource the one is turned round that gives the best plan and was not turned lately (Van Laarhoven, Aarts and Lenstra 1992; Nowicki and Smutnicki 1996); stuck, it
  * goes back to a good plan and shakes it. The bound says how far from the best it can be. The same day gives the same plan.
- * A generator of the share done and the best length so far; given true, it ends with the best so far.
+ * A generator of the share done and the best length and lateness so far; given true, it ends with the best so far.
  * @throws NoAnswer where the shifts are too short for the work
  */
-export function* schedule(day: Day, effort = 1): Generator<{ share: number, makespanMin: number }, Scheduled, boolean | undefined> {
+export function* schedule(day: Day, effort = 1): Generator<{ share: number, makespanMin: number, lateMin: number }, Scheduled, boolean | undefined> {
   const n = day.tasks.length
   const lowerBoundMin = lowerBound(day)
   const random = numbers(20_231 + n)
@@ -157,7 +157,7 @@ export function* schedule(day: Day, effort = 1): Generator<{ share: number, make
   for (const annealed = most * ANNEALED_SHARE; tries < annealed && !proved() && !enough;) {
     if (tries - told >= YIELD_EVERY) {
       told = tries
-      enough = yield { share: tries / most, makespanMin: best.laid.makespanMin }
+      enough = yield { share: tries / most, makespanMin: best.laid.makespanMin, lateMin: best.laid.lateMin }
     }
     const pairs = loosePairs(day, criticalChain(day, now.laid, hangsOn(day, now.laid, random), random))
     if (!pairs.length) break
@@ -171,7 +171,7 @@ export function* schedule(day: Day, effort = 1): Generator<{ share: number, make
   while (tries < most && !proved() && !enough) {
     if (tries - told >= YIELD_EVERY) {
       told = tries
-      enough = yield { share: tries / most, makespanMin: best.laid.makespanMin }
+      enough = yield { share: tries / most, makespanMin: best.laid.makespanMin, lateMin: best.laid.lateMin }
     }
     move += 1
     const pairs = loosePairs(day, criticalChain(day, now.laid, hangsOn(day, now.laid, random), random))

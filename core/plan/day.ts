@@ -1,4 +1,5 @@
 import type { DayGiven, TaskGiven } from '../day/model'
+import type { Rescue } from '../day/rescue'
 import type { Job, Kit } from '../job/job.schema'
 import { planJob } from './plan-job'
 
@@ -68,29 +69,41 @@ export function dayFromJobs(jobs: readonly Job[], kit: Kit, shifts: DayGiven['sh
 
 export interface LateJob { id: string, title: string, lateMin: number, why: string }
 
-/** Jobs that end after they are promised, why, and what would save them: their own length, or the wait for hands and machines. */
-export function lateJobs(given: DayGiven, tasks: readonly (DayTask & { startMin: number })[]): LateJob[] {
-  const hours = (minutes: number) => minutes >= 90 ? `${(minutes / 60).toFixed(1)} h` : `${Math.round(minutes)} min`
+const spoken = (minutes: number) => minutes >= 90 ? `${(minutes / 60).toFixed(1)} h` : `${Math.round(minutes)} min`
+
+/** Jobs that end after they are promised, and why: their own length, or the wait for hands and machines. */
+export function lateJobs(given: DayGiven, tasks: readonly (DayTask & { startMin: number })[], nowMin = 0): LateJob[] {
   return given.jobs.flatMap((job) => {
     if (job.due === undefined) return []
     const own = tasks.filter(task => task.jobId === job.id).toSorted((a, b) => a.startMin - b.startMin)
-    const ends = Math.max(...own.map(task => task.startMin + task.minutes))
-    const lateMin = ends - job.due
+    const lateMin = Math.max(...own.map(task => task.startMin + task.minutes)) - job.due
     if (lateMin <= 0) return []
     const workMin = own.reduce((sum, task) => sum + task.minutes, 0)
     const begins = own[0]!.startMin
     const waits = own.map((task, n) => ({ task, wait: task.startMin - (n ? own[n - 1]!.startMin + own[n - 1]!.minutes : begins) })).toSorted((a, b) => b.wait - a.wait)[0]!
-    const why = begins + workMin > job.due
-      ? begins > 60 && workMin <= job.due ? `it begins only after ${hours(begins)}: put it first, and put off what is not promised` : `it takes ${hours(workMin)} in all: begin it the day before, or agree a later time`
-      : `${waits.task.name} waits ${hours(waits.wait)} for hands or machine: ${hours(lateMin)} more at the end of that day would save it, or put another job off`
+    const why = job.due <= nowMin
+      ? 'the time it was promised for has gone'
+      : begins + workMin <= job.due
+        ? `${waits.task.name} waits ${spoken(waits.wait)} for hands or machine`
+        : begins - nowMin > 60 && nowMin + workMin <= job.due ? `it begins only ${spoken(begins - nowMin)} from now` : `it takes ${spoken(workMin)} in all`
     return [{ id: job.id, title: own[0]!.title, lateMin, why }]
   })
 }
 
-/** How a plan stands: minutes of the hands in it, and how far at most it lies above the best, percent. */
-export const dayFigures = (tasks: readonly DayTask[], makespanMin: number, lowerBoundMin: number) => ({
-  handsMin: tasks.filter(task => !task.unattended).reduce((sum, task) => sum + task.minutes, 0), gapPct: makespanMin > 0 ? 100 * (makespanMin - lowerBoundMin) / lowerBoundMin : 0,
-})
+const ONE_MORE: Readonly<Record<string, string>> = { hands: 'a second pair of hands', torch: 'a second torch', machine: 'a second welding machine', mill: 'a second mill', oven: 'a second oven', freezer: 'a second freezer' }
+
+/** What would bring a late job home, in words; `when` says a minute of the plan as a time and day. */
+export function rescueWords(rescue: Rescue, given: DayGiven, titleOf: (jobId: string) => string, when: (minutes: number) => string): string {
+  switch (rescue.way) {
+    case 'longer': return `work on until ${when(given.shifts[rescue.shift]!.endMin + rescue.minutes)}`
+    case 'earlier': return `begin at ${when(given.shifts[rescue.shift]!.startMin - rescue.minutes)}`
+    case 'one-more': return ONE_MORE[rescue.resource] ?? `one more ${rescue.resource}`
+    case 'let-later': return `promise ${titleOf(rescue.job)} for ${when(rescue.untilMin ?? rescue.endMin)}`
+  }
+}
+
+/** Minutes of the hands in a plan. */
+export const handsMin = (tasks: readonly DayTask[]): number => tasks.filter(task => !task.unattended).reduce((sum, task) => sum + task.minutes, 0)
 
 /** Working days of the same hours, from a minute of the first: shifts in minutes from midnight of the first day. */
 export const workingDays = (fromMin: number, toMin: number, days: number): DayGiven['shifts'] => Array.from({ length: days }, (_, n) => ({ startMin: 1440 * n + fromMin, endMin: 1440 * n + toMin }))

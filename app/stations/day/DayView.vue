@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { dayFigures } from '#core/plan/day'
+import { handsMin } from '#core/plan/day'
 import { pointIn } from '~/composables/use-drawing'
 import { useSettings } from '~/stores/settings'
 import { useDay } from './use-day'
 
 const settings = useSettings()
-const { putOff, letGo, putBy, from, to, hours, planned, reason, busy, share, saveCalendar, clock, dayName, stop } = useDay()
+const { lateSaid, putOff, letGo, putBy, from, to, hours, planned, reason, busy, share, saveCalendar, clock, dayName, stop } = useDay()
 const WIDTH = 1060
 const LEFT = 170
 const ROW = 34
@@ -45,13 +45,12 @@ function drop() {
   if (now && Math.abs(now.by) > 3) putOff(now.id, now.startMin + now.by / now.scale)
 }
 const nudge = (id: string, startMin: number, by: number) => putOff(id, startMin + by)
-const figures = computed(() => dayFigures(tasks.value, planned.value?.makespanMin ?? 0, planned.value?.lowerBoundMin ?? 0))
 </script>
 
 <template>
   <div class="page">
     <p class="where">Bench day</p>
-    <h1 v-if="planned && tasks.length" data-testid="day-call">All of it is done <b class="figure">{{ dayName(planned.makespanMin) }}, {{ clock(planned.makespanMin) }}</b>, with <b class="figure">{{ settings.text(figures.handsMin, 'min') }}</b> of your hands in it.</h1>
+    <h1 v-if="planned && tasks.length" data-testid="day-call">All of it is done <b class="figure">{{ dayName(planned.makespanMin) }}, {{ clock(planned.makespanMin) }}</b>, with <b class="figure">{{ settings.text(handsMin(tasks), 'min') }}</b> of your hands in it.</h1>
     <h1 v-else-if="planned">Nothing is open: every job on the shelf is handed over or has its stations settled.</h1>
     <h1 v-else>Planning the day…</h1>
     <div class="row no-print">
@@ -61,7 +60,12 @@ const figures = computed(() => dayFigures(tasks.value, planned.value?.makespanMi
       <span v-if="busy" class="small" role="status"><progress :value="share" max="1" /> looking for a better one <button type="button" class="plain-button slight" @click="stop()">That will do</button></span>
     </div>
     <p v-if="reason" class="wrong" role="alert">{{ reason }}</p>
-    <p v-for="job in planned?.late ?? []" :key="job.id" class="late" role="status"><b>{{ job.title }}</b> is {{ settings.text(job.lateMin, 'min') }} late: {{ job.why }}.</p>
+    <div v-for="job in lateSaid" :key="job.id" class="late" role="status" data-testid="late">
+      <p><b>{{ job.title }}</b> is {{ settings.text(job.lateMin, 'min') }} late: {{ job.why }}.</p>
+      <p v-if="!job.saving" class="quiet small">Looking for what would save it…</p>
+      <p v-else-if="job.saving.length">Any one of these saves it, with no other job later than promised: {{ job.saving.join('; ') }}.</p>
+      <p v-else>Nothing tried here saves it: neither three hours more, nor one more of anything, nor another job promised for later. With the day to itself it ends {{ job.soonest }}; agree that or later.</p>
+    </div>
     <p v-if="putBy" class="small">{{ putBy }} put off by hand. <button type="button" class="open-figure" @click="letGo()">Let them go</button></p>
     <section v-for="day in days" :key="day.start" class="day">
       <p class="label">{{ dayName(day.start) }}</p>
@@ -79,7 +83,7 @@ const figures = computed(() => dayFigures(tasks.value, planned.value?.makespanMi
       <thead><tr><th>From</th><th>To</th><th>Do</th><th>Job</th></tr></thead>
       <tbody><tr v-for="task in tasks.toSorted((a, b) => a.startMin - b.startMin)" :key="task.id"><td class="figure">{{ task.startMin >= 1440 ? `${dayName(task.startMin).slice(0, 3)} ` : '' }}{{ clock(task.startMin) }}</td><td class="figure">{{ clock(task.startMin + task.minutes) }}</td><td>{{ task.name }}<span v-if="task.unattended" class="quiet small"> by itself</span></td><td><NuxtLink :to="`/job/${task.jobId}/take-in`">{{ task.title }}</NuxtLink></td></tr></tbody>
     </table>
-    <p v-if="planned && tasks.length" class="quiet small">One pair of hands, one torch, machine, mill, oven and freezer. A part is welded within ten minutes of being warm. No plan of these jobs can end sooner than {{ clock(planned.lowerBoundMin) }} on {{ dayName(planned.lowerBoundMin) }}; this one is at most {{ figures.gapPct.toFixed(0) }} % longer. Found by search; the bound is Jackson's (Carlier 1982).</p>
+    <p v-if="planned && tasks.length" class="quiet small">One pair of hands, one torch, machine, mill, oven and freezer. A part is welded within ten minutes of being warm. No plan of these jobs can end sooner than {{ clock(planned.lowerBoundMin) }} on {{ dayName(planned.lowerBoundMin) }}; this one ends {{ planned.makespanMin > planned.lowerBoundMin ? `at most ${settings.text(planned.makespanMin - planned.lowerBoundMin, 'min')} later than the best` : 'then: it is the best there is' }}. Found by search; the bound is Jackson's (Carlier 1982).</p>
   </div>
 </template>
 
@@ -98,7 +102,8 @@ label input { width: 84px; min-height: var(--touch); border: 1px solid var(--hai
 .bar.own { fill: var(--slate); stroke: var(--soot); }
 .inverse { fill: var(--paper) !important; }
 
-.late { border-left: 4px solid var(--hazard); padding-left: 10px; }
+.late { border-left: 4px solid var(--hazard); padding-left: 10px; margin: 8px 0; }
+.late p { margin: 2px 0; }
 .bar { cursor: grab; }
 .wrong { color: var(--stop); }
 progress { accent-color: var(--chestnut); }

@@ -3,12 +3,15 @@ import { useLocalStorage } from '@vueuse/core'
 import { addMinutes, format, startOfDay } from 'date-fns'
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
 import { readClock } from '#core/quantity/clock-face'
+import { rescueWords } from '#core/plan/day'
 import { read } from '#core/quantity/read'
 import { download } from '~/composables/use-files'
 import { useOpenJobs } from '~/composables/use-open-jobs'
 import { useClocks } from '~/stores/clocks'
 import { useShop } from '~/stores/shop'
-import type { DayWorker, PlannedDay } from '~/workers/day.worker'
+import type { DayWorker, PlannedDay, Saving } from '~/workers/day.worker'
+
+const DAY_MIN = 1440
 
 const minutesOf = (text: string) => {
   const hours = read(text, 'number')
@@ -24,13 +27,15 @@ export function useDay() {
   const to = useLocalStorage('ws-day-to', '17:00')
   const openJobs = useOpenJobs()
   const planned = shallowRef<PlannedDay | null>(null)
+  /** What would save each late job, as far as it is known yet. */
+  const savings = ref<Record<string, Saving>>({})
   const reason = ref<string | null>(null)
   const busy = ref(false)
   const share = ref(0)
   const midnight = startOfDay(new Date())
   const hours = computed(() => {
     const [fromMin, toMin] = [minutesOf(from.value), minutesOf(to.value)]
-    return fromMin !== null && toMin !== null && toMin > fromMin && toMin <= 1440 ? { fromMin, toMin } : null
+    return fromMin !== null && toMin !== null && toMin > fromMin && toMin <= DAY_MIN ? { fromMin, toMin } : null
   })
 
   const clocks = useClocks()
@@ -42,6 +47,14 @@ export function useDay() {
   const letGo = () => { notBefore.value = {} }
 
   let ticket = 0
+  async function saveLate(found: PlannedDay, mine: number) {
+    savings.value = {}
+    for (const { id } of found.late) {
+      const saving = await day.save(found, id, around().nowMin)
+      if (mine !== ticket || !saving) return
+      savings.value = { ...savings.value, [id]: saving }
+    }
+  }
   async function plan() {
     if (!hours.value) {
       reason.value = 'hours such as 8:00 to 17:00, the second after the first'
@@ -56,6 +69,7 @@ export function useDay() {
     if (told.ok === true) {
       planned.value = told.day
       reason.value = null
+      void saveLate(told.day, mine)
     }
     else if (told.ok === false) reason.value = told.reason
   }
@@ -71,5 +85,14 @@ export function useDay() {
     if (value) download('bench-day.ics', value, 'text/calendar')
   }
 
-  return { putOff, letGo, putBy: computed(() => Object.keys(notBefore.value).length), from, to, hours, planned, reason, busy, share, saveCalendar, clock: (minutes: number) => format(addMinutes(midnight, minutes), 'HH:mm'), dayName: (minutes: number) => format(addMinutes(midnight, minutes), 'EEEE d MMMM'), stop: () => { void day.stop() } }
+  const clock = (minutes: number) => format(addMinutes(midnight, minutes), 'HH:mm')
+  const dayName = (minutes: number) => format(addMinutes(midnight, minutes), 'EEEE d MMMM')
+  const lateSaid = computed(() => (planned.value?.late ?? []).map((job) => {
+    const { given, tasks } = planned.value!
+    const saving = savings.value[job.id]
+    const when = (minutes: number) => minutes < DAY_MIN ? clock(minutes) : `${clock(minutes)} on ${dayName(minutes).split(' ')[0]}`
+    return { ...job, saving: saving && saving.rescues.map(rescue => rescueWords(rescue, given, id => tasks.find(task => task.jobId === id)?.title ?? id, when)), soonest: saving && when(saving.soonestMin) }
+  }))
+
+  return { lateSaid, putOff, letGo, putBy: computed(() => Object.keys(notBefore.value).length), from, to, hours, planned, reason, busy, share, saveCalendar, clock, dayName, stop: () => { void day.stop() } }
 }
