@@ -29,6 +29,6 @@ const worth = computed(() => store.plan?.know.data.identified?.next.find(entry =
 h3 { font-size: 0.97rem; }
 .tag { color: var(--chestnut); font-size: 0.82rem; margin-left: 8px; }
 p { margin: 0 0 4px; }
-summary { cursor: pointer; color: var(--slate); min-height: 28px; }
+summary { color: var(--slate); min-height: 28px; }
 .hazard { border-left: 4px solid var(--hazard); padding-left: 8px; }
 </style>

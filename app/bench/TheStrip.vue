@@ -1,13 +1,22 @@
 <script setup lang="ts">
+import { onMounted, ref, watch } from 'vue'
 import { STATION_IDS, STATION_NAMES, type StationId } from '#core/job/stations.table'
 import { useJob } from '~/stores/job'
 
-defineProps<{ jobId: string, current: StationId }>()
+const props = defineProps<{ jobId: string, current: StationId }>()
 const store = useJob()
+const strip = ref<HTMLElement | null>(null)
+/** On a narrow screen the strip is wider than the page: the station stands in its middle. */
+function bringInView() {
+  const here = strip.value?.querySelector<HTMLElement>('[aria-current]')
+  if (here && strip.value!.scrollWidth > strip.value!.clientWidth) strip.value!.scrollLeft = here.offsetLeft - (strip.value!.clientWidth - here.offsetWidth) / 2
+}
+onMounted(bringInView)
+watch(() => props.current, bringInView, { flush: 'post' })
 </script>
 
 <template>
-  <nav class="strip no-print" aria-label="Stations">
+  <nav ref="strip" class="strip no-print" aria-label="Stations">
     <NuxtLink
       v-for="(id, index) in STATION_IDS" :key="id" :to="`/job/${jobId}/${id}`" :aria-current="id === current ? 'step' : undefined"
       class="station" :class="{ current: id === current, settled: store.plan?.[id].settled, last: index === STATION_IDS.length - 1 }"

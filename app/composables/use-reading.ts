@@ -27,6 +27,8 @@ export function useReading(path: Ref<string>, unit: Ref<UnitKey>) {
     const reading = understand(typed.value)
     return reading.ok ? null : reading.message
   })
+  /** What a bare number is taken for; it stands where nothing is typed yet. */
+  const bareUnit = computed(() => (settings.system === 'inch' ? BARE_UNIT[unit.value]?.inch : undefined) ?? KEY_UNITS[unit.value].symbol)
   const also = computed(() => stored.value?.value == null ? '' : settings.both(stored.value.value, unit.value))
 
   function take(text: string) {
@@ -40,10 +42,9 @@ export function useReading(path: Ref<string>, unit: Ref<UnitKey>) {
     const text = typed.value.trim()
     const reading = understand(text)
     if (!reading.ok || !/^[\d\s./,+⁄−-]+$/.test(text)) return
-    const isFraction = text.includes('/')
-    const suffix = settings.system === 'inch' || (isFraction && unit.value === 'mm') ? BARE_UNIT[unit.value]?.inch ?? KEY_UNITS[unit.value].symbol : KEY_UNITS[unit.value].symbol
+    const suffix = text.includes('/') && unit.value === 'mm' ? 'in' : bareUnit.value
     if (suffix) take(`${text} ${suffix}`)
   }
 
-  return { typed, error, also, take, leave }
+  return { typed, error, also, bareUnit, take, leave }
 }

@@ -68,3 +68,11 @@ describe('a slug', () => {
     expect(asked).toMatchObject({ ok: false, error: { kind: 'no-answer', reason: expect.stringContaining(reason) } })
   })
 })
+
+it('going in looser, there is longer: as the gap squared over the difference in heat, which is how conduction through a closing air gap runs', () => {
+  const plan = planSlug(input)
+  const [gapTimes, hotterTimes] = [plan.looser.clearanceMm / 0.02, (plan.looser.hubC + 18) / (plan.shrink.hubC + 18)]
+  expect(plan.looser.hubC).toBeGreaterThan(plan.shrink.hubC)
+  expect(plan.looser.seizesS! / plan.clock.seizesS!).toBeGreaterThan(0.75 * gapTimes ** 2 / hotterTimes)
+  expect(plan.looser.seizesS! / plan.clock.seizesS!).toBeLessThan(1.25 * gapTimes ** 2 / hotterTimes)
+})

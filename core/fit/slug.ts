@@ -23,6 +23,9 @@ const PROOF_LOST_PER_K = 0.0011
 const ROOM_C = 20
 const TURNING_TOLERANCE_MM = 0.005
 const BORE_OVER_MM = 0.5
+/** How much looser the other way of going in is that is told beside the one asked for, and at least, mm. */
+const LOOSER_TIMES = 2.5
+const LOOSER_LEAST_MM = 0.05
 
 export interface SlugInput {
   threadMajorMm: number
@@ -56,6 +59,8 @@ export interface SlugPlan {
   /** What each way of cooling the slug asks of the body. */
   ways: { cold: Cold, slugC: number, hubC: number, softens: boolean }[]
   clock: GapClock
+  /** With more room going in: what the body must then be at, and how long there is. */
+  looser: { clearanceMm: number, hubC: number, seizesS: number | null, softens: boolean }
   groove: WeldGroove
   reasons: string[]
   working: Step[]
@@ -98,6 +103,8 @@ export function planSlug(input: SlugInput): SlugPlan {
   const shrink = shrinkFit({ ...shrinkInput, hubC: input.hubC })
   const hubC = input.hubC ?? shrink.hubC
   if (gapMm(shrinkInput, hubC, shrinkInput.slugC) <= 0) reasons.push('at these temperatures it does not go in by itself: warmer body, colder slug, or a press')
+  const looserMm = Math.max(LOOSER_LEAST_MM, clearanceMm * LOOSER_TIMES)
+  const looserC = shrinkFit({ ...shrinkInput, clearanceMm: looserMm }).hubC
   const groove = weldGroove(input.chamferMm, input.chamferMm, input.facedMm)
   if (!groove.enough) reasons.push(`only ${groove.deepMm.toFixed(1)} mm of weld is left after facing: chamfer ${groove.leastChamferMm.toFixed(1)} mm`)
   return {
@@ -109,6 +116,7 @@ export function planSlug(input: SlugInput): SlugPlan {
       return { cold: way, slugC: COLD[way].c, hubC: wayHubC, softens: wayHubC > SOFTENS_C }
     }),
     clock: gapClock({ ...shrinkInput, hubC, lengthMm: deepest }), groove, reasons,
+    looser: { clearanceMm: looserMm, hubC: looserC, seizesS: gapClock({ ...shrinkInput, hubC: looserC, lengthMm: deepest }).seizesS, softens: looserC > SOFTENS_C },
     working: [
       { label: 'Slug across', formula: input.slugMm === undefined ? `${SLUG_OVER_THREAD} × the thread, to the half millimetre` : 'as given', value: slugMm, unit: 'mm', source: 'common practice, no source' },
       { label: 'Interference', formula: input.interferenceMm === undefined ? `${INTERFERENCE_SHARE} × across, less where the wall would yield` : 'as given', value: interferenceMm, unit: 'mm', source: 'common practice, no source: 0.025–0.04 mm on 19 mm' },

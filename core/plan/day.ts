@@ -6,12 +6,16 @@ import { planJob } from './plan-job'
 /** What one welder's shop has one of. */
 export const SHOP_RESOURCES = ['hands', 'torch', 'machine', 'mill', 'oven', 'freezer'] as const
 const NEEDS: Readonly<Record<string, readonly string[]>> = { open: ['hands'], warm: ['hands', 'torch'], weld: ['hands', 'machine'], rebuild: ['hands', 'mill'], prove: ['hands'] }
-/** A warmed part is welded before it has cooled, and a baked one before it draws damp again, min: judgement. */
-const WAIT_MIN: Readonly<Record<string, number>> = { weld: 10, warm: 240 }
+/** What heat may not wait for: a warmed part is welded before it has cooled, a baked or wiped one before it draws damp and dust again, min after each: judgement. */
+const WAIT_MIN: Readonly<Record<string, number>> = { 'warm': 10, 'open-alone': 240, 'open-dry': 240 }
+const HOT_WORK: readonly string[] = ['warm', 'weld']
+/** Putting a part into the oven, min, which somebody is there for; and how much of a rebuild with a frozen slug comes before it lies in the freezer: judgement. */
+const LOAD_MIN = 5
+const BEFORE_FREEZER_SHARE = 0.5
 /** What has run by itself after a phase: the oven after opening, plain cooling after the weld. */
 const ALONE: Readonly<Record<string, { name: string, needs: readonly string[] }>> = { open: { name: 'Bake', needs: ['oven'] }, weld: { name: 'Cool slowly', needs: [] } }
 
-/** A slug's time in the freezer, and a wiped part's until it is dry, min. Common practice, no source. */
+/** A slug's time in the freezer at least, and a wiped part's until it is dry, min. Common practice, no source. */
 const FREEZER_MIN = 120
 const DRY_MIN = 10
 
@@ -36,27 +40,27 @@ export function dayFromJobs(jobs: readonly Job[], kit: Kit, shifts: DayGiven['sh
   const given = jobs.filter(job => !job.handOver.handedAt && job.call.decision !== 'refer' && job.call.decision !== 'decline').map((job) => {
     const plan = planJob(job, kit)
     const list: TaskGiven[] = []
-    let last: string | null = null
-    const add = (id: string, name: string, minutes: number, needs: readonly string[], unattended: boolean, maxWaitMin?: number, also: readonly string[] = []) => {
-      const task = { id: `${job.id}:${id}`, name, minutes: Math.max(1, Math.round(minutes)), needs, after: [...(last ? [last] : []), ...also], unattended, maxWaitMin: last ? maxWaitMin : undefined, earliestMin: Math.max(around?.nowMin ?? 0, around?.notBefore[`${job.id}:${id}`] ?? 0) }
+    let lastStep: string | null = null
+    const add = (id: string, name: string, minutes: number, needs: readonly string[], unattended: boolean, maxWaitMin?: number) => {
+      const task = { id: `${job.id}:${id}`, name, minutes: Math.max(1, Math.round(minutes)), needs, after: lastStep ? [`${job.id}:${lastStep}`] : [], unattended, maxWaitMin: lastStep ? maxWaitMin : undefined, earliestMin: Math.max(around?.nowMin ?? 0, around?.notBefore[`${job.id}:${id}`] ?? 0) }
       list.push(task)
       tasks.push({ id: task.id, jobId: job.id, title: job.title, name, minutes: task.minutes, unattended })
-      last = task.id
+      lastStep = id
     }
     for (const phase of plan['hand-over'].data.phases) {
       if (phase.minutes <= 0 || job.settled[phase.id as keyof Job['settled']] || phase.actualMin !== null) continue
-      const also: string[] = []
+      const needs = NEEDS[phase.id] ?? ['hands']
       if (phase.id === 'rebuild' && plan.rebuild.data.way === 'pressed-slug' && job.rebuild.cold === 'freezer') {
-        // The slug cools while the rest goes on; it is pressed in straight out of the freezer.
-        const before: string | null = last
-        last = null
+        // A slug is turned to its bore before it is cooled, and stays in the freezer until it is pressed in straight out of it.
+        add('bore', 'Bore, turn the slug', phase.minutes * BEFORE_FREEZER_SHARE, needs, false)
         add('freeze', 'Slug in the freezer', FREEZER_MIN, ['freezer'], true)
-        also.push(`${job.id}:freeze`)
-        last = before
+        add(phase.id, 'Press it in, face and dress', phase.minutes * (1 - BEFORE_FREEZER_SHARE), needs, false)
       }
-      add(phase.id, phase.name, phase.minutes, NEEDS[phase.id] ?? ['hands'], false, WAIT_MIN[phase.id], also)
+      else add(phase.id, phase.name, phase.minutes, needs, false, HOT_WORK.includes(phase.id) && lastStep ? WAIT_MIN[lastStep] : undefined)
       if (phase.id === 'open' && phase.unattendedMin <= 0) add('open-dry', 'Solvent dries', DRY_MIN, [], true)
-      if (phase.unattendedMin > 0) add(`${phase.id}-alone`, ALONE[phase.id]?.name ?? 'By itself', phase.unattendedMin, ALONE[phase.id]?.needs ?? [], true)
+      const alone = ALONE[phase.id]
+      if (phase.unattendedMin > 0 && alone?.needs.length) add(`${phase.id}-load`, `${alone.name}: put it in`, LOAD_MIN, ['hands'], false)
+      if (phase.unattendedMin > 0) add(`${phase.id}-alone`, alone?.name ?? 'By itself', phase.unattendedMin, alone?.needs ?? [], true, 0)
     }
     // A clock that runs for this job holds up its first task until it rings: early or late, the day follows it.
     const left = around?.running[job.id]

@@ -118,13 +118,19 @@ describe('a day with promises', () => {
     const first = given.jobs[0]!.tasks[0]!.id
     expect(dayFromJobs([due], kit, [], { ...around, notBefore: { [first]: 700 } }).given.jobs[0]!.tasks[0]!.earliestMin).toBe(700)
   })
-  it('puts the slug in the freezer while the rest goes on, and lets solvent dry before heat', () => {
+  it('turns the slug before it lies in the freezer and presses it after, and lets solvent dry before heat', () => {
     const bracket = file.jobs.find(job => job.id === 'signal-bracket')!
     const { given } = dayFromJobs([bracket, file.jobs.find(job => job.id === 'press-tray')!], kit, workingDays(480, 1020, 2), around)
     const [slugged, tray] = given.jobs
     const freeze = slugged!.tasks.find(task => task.id.endsWith(':freeze'))!
-    expect(freeze).toMatchObject({ unattended: true, needs: ['freezer'], after: [], minutes: 120 })
-    expect(slugged!.tasks.find(task => task.id.endsWith(':rebuild'))!.after).toContain(freeze.id)
+    expect(freeze).toMatchObject({ unattended: true, needs: ['freezer'], after: ['signal-bracket:bore'], minutes: 120 })
+    expect(slugged!.tasks.find(task => task.id.endsWith(':rebuild'))!.after).toEqual([freeze.id])
+    // A part is put into the oven by somebody, and is welded within four hours of coming out.
+    const baked = dayFromJobs([cover], kit, workingDays(480, 1020, 2), around).given.jobs[0]!.tasks
+    const load = baked.findIndex(task => task.id.endsWith(':open-load'))
+    expect(baked[load]).toMatchObject({ needs: ['hands'], unattended: false })
+    expect(baked[load + 1]).toMatchObject({ id: 'gearbox-cover:open-alone', maxWaitMin: 0, unattended: true, needs: ['oven'] })
+    expect(baked[load + 2]).toMatchObject({ id: 'gearbox-cover:weld', maxWaitMin: 240 })
     const dry = tray!.tasks.findIndex(task => task.id.endsWith(':open-dry'))
     expect(tray!.tasks[dry - 1]!.id).toMatch(/:open$/)
     expect(tray!.tasks[dry + 1]!.after).toEqual([tray!.tasks[dry]!.id])

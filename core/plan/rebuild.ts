@@ -86,6 +86,9 @@ function whyOf(job: Job, data: RebuildData): Sentence[] {
   return why
 }
 
+/** What going in looser would give and ask. */
+const looserOf = ({ looser }: SlugPlan): Sentence[] => looser.seizesS === null ? [] : [['Loose by ', fine(looser.clearanceMm), ' going in, there are ', figure(looser.seizesS, 's'), ' before it seizes; the body then wants ', figure(Math.ceil(looser.hubC), 'c'), looser.softens ? ', which softens it.' : '.']]
+
 /** Rebuild: the thread, its slug and list at the machine, holes, the face, and what is dressed how. */
 export function planRebuild(job: Job, kit: Kit, open: OpenData, alloy: Alloy, filler: string, process: ProcessId): StationPlan<RebuildData> {
   const { rebuild } = job
@@ -128,7 +131,7 @@ export function planRebuild(job: Job, kit: Kit, open: OpenData, alloy: Alloy, fi
         ? [['Over-built so that the cutter starts in full metal everywhere. Light cuts: each tears less than one heavy one.'], ...(proudMm > 0 && proudMm < 0.8 ? [['Under 0.8 mm leaves no room for a low spot: about ', figure(USUAL_PROUD_MM, 'mm'), ' is usual.'] as Sentence] : [])] as Sentence[]
         : [['Weld left proud is the best metal; grinding it off removes it. Flap disc almost down, 80 grit to touch, a knotted wheel pressed hard for a cast skin.'] as Sentence]),
     ],
-    change: [['A face that still rocks on the straightedge: blue it and lap it before it is bolted down.'], ...(way === 'pressed-slug' && slug && 'answer' in slug && slug.answer.wallMm < 4 ? [['With ', figure(4, 'mm'), ' of wall round the slug the press would hold more.'] as Sentence] : [])],
+    change: [...(way === 'pressed-slug' && slug && 'answer' in slug ? looserOf(slug.answer) : []), ['A face that still rocks on the straightedge: blue it and lap it before it is bolted down.'], ...(way === 'pressed-slug' && slug && 'answer' in slug && slug.answer.wallMm < 4 ? [['With ', figure(4, 'mm'), ' of wall round the slug the press would hold more.'] as Sentence] : [])],
     cautions: [caution('rotating-tools'), caution('aluminium-dust'), caution('hot-no-glow')],
     clocks: way === 'pressed-slug' ? [{ name: rebuild.cold === 'freezer' ? 'Slug in the freezer' : 'Slug cooling', seconds: rebuild.cold === 'freezer' ? FREEZER_S : 600 }] : [],
     workings,

@@ -4,7 +4,7 @@ import type { Preheat } from '../heat/lumped'
 import { caution } from '../safety/cautions.table'
 import { askFor } from './ask-core'
 import type { Body } from './body'
-import { figure, list, type Sentence, type StationPlan } from './parts'
+import { capital, figure, list, type Sentence, type StationPlan } from './parts'
 import { protectOf } from './take-in'
 
 export type Torch = Kit['torches'][number]
@@ -52,7 +52,7 @@ export function planWarm(job: Job, kit: Kit, body: Body | null, alloy: Alloy): S
     why.push(['Less shock, less current for the same puddle, and water and oil driven off. Stand it on two stainless strips or a board: a cold bench drinks the heat.'])
     why.push(['Read it with a temperature stick or contact probe; infrared jumps about on bright aluminium.'])
   }
-  for (const guard of risky) why.push([`${guard.name} stands only about `, figure(guard.limitC, 'c'), ': out with it, or keep the target lower.'])
+  for (const guard of risky) why.push([`${capital(guard.name)} stands only about `, figure(guard.limitC, 'c'), ': out with it, or keep the target lower.'])
   const change: Sentence[] = []
   if (input && torch && heating) {
     const doubled = askFor<Preheat>('heat.preheat', 'A torch twice as big', { ...input, sourceW: torch.powerW * 2 })

@@ -34,7 +34,7 @@ const ticks = (max: number) => Array.from({ length: Math.floor(max / 2) + 1 }, (
       <g v-for="tick in ticks(map.siMaxPct)" :key="`s${tick}`"><path class="thin" :d="`M${x(tick)} ${PLOT.top + PLOT.height}v5`" /><text :x="x(tick)" :y="PLOT.top + PLOT.height + 18" text-anchor="middle">{{ tick }}</text></g>
       <g v-for="tick in ticks(map.mgMaxPct)" :key="`m${tick}`"><path class="thin" :d="`M${PLOT.left} ${y(tick)}h-5`" /><text :x="PLOT.left - 9" :y="y(tick) + 4" text-anchor="end">{{ tick }}</text></g>
       <text class="note" :x="PLOT.left + PLOT.width" :y="PLOT.top + PLOT.height + 36" text-anchor="end">silicon, %</text>
-      <text class="note" x="4" :y="PLOT.top + 6" transform="rotate(-90 12 120)">magnesium, %</text>
+      <text class="note" x="14" :y="PLOT.top + PLOT.height / 2" text-anchor="middle" :transform="`rotate(-90 14 ${PLOT.top + PLOT.height / 2})`">magnesium, %</text>
       <path class="line" :d="`M${x(map.filler.siPct)} ${y(map.filler.mgPct)}L${x(map.base.siPct)} ${y(map.base.mgPct)}`" />
       <rect class="point" :x="x(map.base.siPct) - 6" :y="y(map.base.mgPct) - 6" width="12" height="12" /><text :x="x(map.base.siPct) + 12" :y="y(map.base.mgPct) - 8">base {{ alloy }}</text>
       <path class="point" :d="`M${x(map.filler.siPct)} ${y(map.filler.mgPct) - 8}l8 14h-16z`" /><text :x="x(map.filler.siPct) - 12" :y="y(map.filler.mgPct) - 14" text-anchor="middle">{{ filler }}</text>

@@ -9,6 +9,8 @@ export const PLOT = { left: 52, top: 14, width: 440, height: 320 } as const
 /** Levels of the index drawn as contours: the bounds of the ratings, and bare 6061. */
 const LEVELS = [0.12, 0.2, 0.5, 0.8, 1.2]
 const POINTS = 60
+/** Room a level's figure takes, in the drawing's units. */
+const LABEL = { wide: 28, high: 14 } as const
 
 export interface Contour { level: number, path: string, label: { x: number, y: number } | null }
 
@@ -45,15 +47,25 @@ export function useCrackMap() {
     if (!map.value) return []
     const { points, index } = map.value
     const px = ([column, row]: number[]) => [PLOT.left + (column! - 0.5) / (points - 1) * PLOT.width, PLOT.top + PLOT.height - (row! - 0.5) / (points - 1) * PLOT.height] as const
+    const labels: { x: number, y: number }[] = []
+    /** A place on the line that is inside the plot and off the figures already there. */
+    const place = (ring: number[][]) => {
+      for (let share = 0.3; share < 1; share += 0.04) {
+        const [atX, atY] = px(ring[Math.floor(ring.length * share)]!)
+        const inside = atX > PLOT.left + 4 && atX < PLOT.left + PLOT.width - LABEL.wide && atY > PLOT.top + LABEL.high && atY < PLOT.top + PLOT.height - 6
+        if (!inside || labels.some(other => Math.abs(other.x - atX) < LABEL.wide && Math.abs(other.y - atY) < LABEL.high)) continue
+        labels.push({ x: atX, y: atY })
+        return labels.at(-1)!
+      }
+      return null
+    }
     return contours().size([points, points]).thresholds(LEVELS)(index).map((contour): Contour => {
       const rings = contour.coordinates.flat()
       const longest = [...rings].sort((a, b) => b.length - a.length)[0]
-      const middle = longest?.[Math.floor(longest.length * 0.3)]
-      const label = middle ? px(middle) : null
       return {
         level: contour.value,
         path: rings.map(ring => `M${ring.map(point => px(point).map(value => value.toFixed(1)).join(' ')).join('L')}z`).join(''),
-        label: label ? { x: Math.min(PLOT.left + PLOT.width - 26, Math.max(PLOT.left + 4, label[0])), y: Math.min(PLOT.top + PLOT.height - 6, Math.max(PLOT.top + 12, label[1])) } : null,
+        label: longest ? place(longest) : null,
       }
     })
   })

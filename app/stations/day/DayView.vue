@@ -11,9 +11,9 @@ const WIDTH = 1060
 const LEFT = 170
 const ROW = 34
 const DAY_MIN = 1440
-/** What runs by itself is drawn half as high: a freezer above, the rest below, since the two may overlap. */
-const HALF = (ROW - 8) / 2
-const top = (bar: { id: string, unattended: boolean }) => bar.unattended && !bar.id.endsWith(':freeze') ? HALF : 0
+/** What runs by itself is drawn lower. */
+const LOW = 0.6 * (ROW - 8)
+const top = (bar: { unattended: boolean }) => bar.unattended ? (ROW - 8 - LOW) / 2 : 0
 const tasks = computed(() => planned.value?.tasks ?? [])
 const days = computed(() => {
   const { fromMin = 480, toMin = 1020 } = hours.value ?? {}
@@ -74,7 +74,7 @@ const nudge = (id: string, startMin: number, by: number) => putOff(id, startMin 
           <g v-for="tick in day.ticks" :key="tick.hour"><line class="thin faint" :x1="tick.x" :x2="tick.x" y1="18" :y2="day.high" /><text :x="tick.x" y="12" text-anchor="middle">{{ tick.hour % 24 }}</text></g>
           <g v-for="(line, n) in day.lines" :key="line.id" :transform="`translate(0 ${22 + n * ROW})`">
             <text class="note" x="0" :y="ROW / 2 + 4">{{ line.title.length > 24 ? `${line.title.slice(0, 23)}…` : line.title }}</text>
-            <g v-for="bar in line.bars" :key="bar.id"><rect :class="['bar', { alone: bar.unattended, own: n === 0 }]" role="slider" :tabindex="n ? 0 : -1" :aria-label="`${bar.name}, ${bar.title}`" :aria-valuenow="bar.startMin" aria-valuemin="0" aria-valuemax="43200" :aria-valuetext="clock(bar.startMin)" :data-task="n ? bar.id : undefined" @pointerdown="grab(bar, day.scale, $event)" @keydown.right.prevent="nudge(bar.id, bar.startMin, 30)" @keydown.left.prevent="nudge(bar.id, bar.startMin, -30)" :x="bar.x + (held?.id === bar.id ? held.by : 0)" :y="3 + top(bar)" :width="Math.max(2, bar.wide)" :height="bar.unattended ? HALF : ROW - 8" /><text v-if="bar.wide > 46" :x="bar.x + 5" :y="bar.unattended ? 3 + top(bar) + HALF - 3 : ROW / 2 + 4" :class="{ inverse: n === 0, alone: bar.unattended }">{{ bar.name.slice(0, Math.floor(bar.wide / 8)) }}</text></g>
+            <g v-for="bar in line.bars" :key="bar.id"><rect :class="['bar', { alone: bar.unattended, own: n === 0 }]" role="slider" :tabindex="n ? 0 : -1" :aria-label="`${bar.name}, ${bar.title}`" :aria-valuenow="bar.startMin" aria-valuemin="0" aria-valuemax="43200" :aria-valuetext="clock(bar.startMin)" :data-task="n ? bar.id : undefined" @pointerdown="grab(bar, day.scale, $event)" @keydown.right.prevent="nudge(bar.id, bar.startMin, 30)" @keydown.left.prevent="nudge(bar.id, bar.startMin, -30)" :x="bar.x + (held?.id === bar.id ? held.by : 0)" :y="3 + top(bar)" :width="Math.max(2, bar.wide)" :height="bar.unattended ? LOW : ROW - 8" /><text v-if="bar.wide > 46" :x="bar.x + 5" :y="ROW / 2 + (bar.unattended ? 3 : 4)" :class="{ inverse: n === 0, alone: bar.unattended }">{{ bar.name.slice(0, Math.floor(bar.wide / 8)) }}</text></g>
           </g>
         </svg>
       </div>
@@ -90,7 +90,7 @@ const nudge = (id: string, startMin: number, by: number) => putOff(id, startMin 
 <style scoped>
 .where { margin: 0; font-weight: 650; color: var(--chestnut); }
 h1 { font-size: 1.42rem; font-weight: 550; margin-bottom: 10px; }
-h1 b { font-weight: 700; }
+h1 b { font-weight: 700; white-space: normal; }
 label input { width: 84px; min-height: var(--touch); border: 1px solid var(--hairline); background: var(--sheet); color: var(--soot); padding: 0 8px; font-size: 1rem; }
 .day { margin: 16px 0; }
 .scroll { overflow-x: auto; }

@@ -108,9 +108,7 @@ header .row { justify-content: space-between; }
 .where { margin: 0; font-weight: 650; color: var(--chestnut); font-size: 0.95rem; }
 h1 { font-size: 1.3rem; font-weight: 550; }
 .readings { padding: 0 18px 90px 24px; }
-summary { font-weight: 650; color: var(--slate); cursor: pointer; min-height: var(--touch); display: flex; align-items: center; font-size: 0.92rem; }
-summary::before { content: '▸'; width: 1.1em; }
-details[open] > summary::before { content: '▾'; }
+summary { color: var(--slate); font-size: 0.92rem; }
 .piece { background: var(--sheet); border: 1px solid var(--hairline); border-bottom: 0; padding: 10px 16px 90px; }
 .views.two { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; }
 .sliders { display: grid; gap: 8px; margin: 12px 0; }

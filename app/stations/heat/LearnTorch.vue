@@ -34,6 +34,5 @@ const items = computed(() => places.value.map(place => ({ value: place.id, title
 
 <style scoped>
 .learn { margin-top: 14px; border-top: 1px solid var(--hairline); padding-top: 8px; font-size: 0.95rem; }
-summary { font-weight: 650; cursor: pointer; min-height: var(--touch); display: flex; align-items: center; }
 .wrong { color: var(--stop); }
 </style>

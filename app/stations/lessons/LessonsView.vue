@@ -23,7 +23,7 @@ const learnt = computed(() => shop.kit.learnt)
       <h2>Taken over planned</h2>
       <table data-testid="learnt">
         <thead><tr><th>What</th><th class="num">Your shop</th><th class="num">between</th><th class="num">Starting value</th><th class="num">from</th></tr></thead>
-        <tbody><tr v-for="entry in lessons.learnt" :key="entry.key"><td>{{ entry.name }}</td><td class="num">{{ entry.ratio.ratio.toFixed(2) }}×</td><td class="num">{{ entry.ratio.low === null ? 'one job tells no spread' : `${entry.ratio.low.toFixed(2)} to ${entry.ratio.high!.toFixed(2)}` }}</td><td class="num">1×</td><td class="num">{{ count(entry.ratio.jobs, 'job') }}</td></tr></tbody>
+        <tbody><tr v-for="entry in lessons.learnt" :key="entry.key"><td>{{ entry.name }}</td><td class="num">{{ entry.ratio.ratio.toFixed(2) }}×</td><td class="num wraps">{{ entry.ratio.low === null ? 'one job tells no spread' : `${entry.ratio.low.toFixed(2)} to ${entry.ratio.high!.toFixed(2)}` }}</td><td class="num">1×</td><td class="num">{{ count(entry.ratio.jobs, 'job') }}</td></tr></tbody>
       </table>
       <div class="row gap">
         <button type="button" class="plain-button strong" data-testid="use-learnt" @click="use()">Plan with these</button>

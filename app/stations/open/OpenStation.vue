@@ -54,7 +54,7 @@ const work = computed(() => store.job?.open.work ?? 'crack')
         <ReadingField path="open.capMm" unit="mm" label="Cap" />
       </template>
       <PickField path="takeIn.coating" label="Coating on it" :words="{ none: 'bare', paint: 'painted', powder: 'powder-coated', plated: 'plated', anodised: 'anodised' }" />
-      <details class="plate">
+      <details>
         <summary>A plate over a weak arm</summary>
         <ReadingField path="open.armWideMm" unit="mm" label="Arm, wide" />
         <ReadingField path="open.armHighMm" unit="mm" label="Arm, deep as it bends" />
@@ -73,7 +73,3 @@ const work = computed(() => store.job?.open.work ?? 'crack')
     </template>
   </StationFrame>
 </template>
-
-<style scoped>
-.plate summary { font-weight: 600; min-height: var(--touch); display: flex; align-items: center; cursor: pointer; }
-</style>

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import DimensionLine from '~/bench/DimensionLine.vue'
 import HatchPattern from '~/bench/HatchPattern.vue'
 import { useDrawing } from '~/composables/use-drawing'
+import { capital } from '#core/plan/parts'
 import { BOSS_WORDS } from '#core/plan/rebuild'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
@@ -36,7 +37,7 @@ const bottomY = computed(() => TOP + px(beneath.value ?? deep.value * 1.5))
 
 <template>
   <template v-if="thread && boss > thread.majorMm && deep > 0 && data?.way">
-    <p class="label">{{ BOSS_WORDS[data.way] }}, in section, {{ scaleText }}</p>
+    <p class="label">{{ capital(BOSS_WORDS[data.way]) }}, in section, {{ scaleText }}</p>
     <svg class="drawing" :viewBox="`0 0 520 ${bottomY + 60}`" role="img" aria-label="The boss in section with its thread, the bolt, new metal and what lies beneath">
       <defs><HatchPattern id="hatch-boss" /></defs>
       <rect :x="MIDDLE - px(boss / 2)" :y="TOP" :width="px(boss)" :height="bottomY - TOP" fill="url(#hatch-boss)" /><rect :x="MIDDLE - px(boss / 2)" :y="TOP" :width="px(boss)" :height="bottomY - TOP" class="edge" />

@@ -18,7 +18,7 @@ const print = () => window.print()
     <ol class="list" data-testid="machining">
       <li v-for="step in list.steps" :key="step.id" :class="{ done: done.includes(step.id) }">
         <v-checkbox :model-value="done.includes(step.id)" :aria-label="step.id" @update:model-value="tick(step.id, $event)" />
-        <div><SentenceLine :sentence="step.say" /><p class="quiet small"><template v-if="step.spindle">{{ Math.round(step.spindle.rpm / 10) * 10 }} rpm, {{ settings.text(step.spindle.feedMmMin / 1000, 'mMin') }}</template><template v-if="step.spindle && step.why">; </template>{{ step.why }}</p></div>
+        <div><SentenceLine :sentence="step.say" /><p v-if="step.spindle || step.why" class="quiet small"><template v-if="step.spindle">{{ Math.round(step.spindle.rpm / 10) * 10 }} rpm, {{ settings.text(step.spindle.feedMmMin / 1000, 'mMin') }}</template><template v-if="step.spindle && step.why">; </template>{{ step.why }}</p></div>
       </li>
     </ol>
     <template v-if="list.tapDrills.length">
@@ -33,7 +33,8 @@ const print = () => window.print()
 <style scoped>
 .head { justify-content: space-between; }
 .list { padding: 0; list-style: none; counter-reset: step; margin: 6px 0 14px; }
-li { display: grid; grid-template-columns: 44px 1fr; border-bottom: 1px solid var(--hairline); padding: 4px 0; }
-li p { margin: 0; min-height: 1em; }
+li { display: grid; grid-template-columns: 44px 1fr; border-bottom: 1px solid var(--hairline); padding: 4px 0; align-items: start; }
+li > div { padding: 12px 0 9px; }
+li p { margin: 0; }
 .done > div { color: var(--slate); text-decoration: line-through; }
 </style>

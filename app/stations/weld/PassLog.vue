@@ -25,7 +25,7 @@ onKeyStroke('l', (event) => {
 
 <template>
   <template v-if="passes.length">
-    <NuxtLink class="plain-button" :to="`/job/${route.params.id}/bench`" data-testid="to-bench">Full screen, for gloves at the arc</NuxtLink>
+    <NuxtLink class="plain-button bench-link" :to="`/job/${route.params.id}/bench`" data-testid="to-bench">Full screen, for gloves at the arc</NuxtLink>
     <p class="label">Passes, in order</p>
     <ol class="passes">
       <li v-for="pass in passes" :key="pass.number" :class="{ current: pass.number === current && !pass.done }">
@@ -38,8 +38,8 @@ onKeyStroke('l', (event) => {
     </div>
     <p v-if="weld?.nextMove" role="status" class="move">Next move: <b>{{ weld.nextMove.move }}</b>.</p>
     <table v-if="log.length">
-      <thead><tr><th>At</th><th>Pass</th><th>Saw</th><th>Settings</th><th>Note</th></tr></thead>
-      <tbody><tr v-for="entry in shown" :key="entry.id"><td class="figure small">{{ format(new Date(entry.at), 'HH:mm:ss') }}</td><td class="num">{{ entry.pass }}</td><td>{{ SEEN_IN_PUDDLE[entry.saw].name }}</td><td class="figure small">{{ entry.settings }}{{ entry.temperatureC === undefined ? '' : `, ${settings.text(entry.temperatureC, 'c')}` }}{{ entry.picture ? ', picture' : '' }}</td><td><v-text-field :model-value="entry.note" :aria-label="`Note on pass ${entry.pass}`" maxlength="400" @update:model-value="note(entry.id, $event ?? '')" /></td></tr></tbody>
+      <thead><tr><th>At</th><th>Pass</th><th>Saw</th><th class="note">Note</th></tr></thead>
+      <tbody><tr v-for="entry in shown" :key="entry.id"><td class="figure small">{{ format(new Date(entry.at), 'HH:mm:ss') }}</td><td class="num">{{ entry.pass }}</td><td>{{ SEEN_IN_PUDDLE[entry.saw].name }}<br><span class="figure small quiet">{{ entry.settings }}{{ entry.temperatureC === undefined ? '' : `, ${settings.text(entry.temperatureC, 'c')}` }}{{ entry.picture ? ', picture' : '' }}</span></td><td><v-text-field :model-value="entry.note" :aria-label="`Note on pass ${entry.pass}`" maxlength="400" @update:model-value="note(entry.id, $event ?? '')" /></td></tr></tbody>
     </table>
     <button v-if="log.length > SHOWN" type="button" class="plain-button slight" @click="all = !all">{{ all ? 'Only the newest' : `All ${log.length}` }}</button>
   </template>
@@ -50,4 +50,6 @@ onKeyStroke('l', (event) => {
 .current { box-shadow: inset 4px 0 0 var(--chestnut); padding-left: 6px; }
 .move { margin: 12px 0; }
 td { vertical-align: middle; }
+.note { width: 42%; }
+.bench-link { margin: 14px 0; }
 </style>

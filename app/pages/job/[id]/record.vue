@@ -27,7 +27,7 @@ const print = () => window.print()
     </section>
     <section v-if="record.log.length">
       <h2>What the puddle did</h2>
-      <table><thead><tr><th>At</th><th>Pass</th><th>Saw</th><th>Settings</th><th>Note</th></tr></thead><tbody><tr v-for="entry in record.log" :key="entry.id"><td class="figure small">{{ format(new Date(entry.at), 'd MMM HH:mm') }}</td><td>{{ entry.pass }}</td><td>{{ entry.saw }}</td><td class="figure small">{{ entry.settings }}</td><td>{{ entry.note }}</td></tr></tbody></table>
+      <table><thead><tr><th>At</th><th>Pass</th><th>Saw</th><th>Settings</th><th>Note</th></tr></thead><tbody><tr v-for="entry in record.log" :key="entry.id"><td class="figure small">{{ format(new Date(entry.at), 'd MMM HH:mm') }}</td><td>{{ entry.pass }}</td><td>{{ entry.saw }}</td><td class="figure small wraps">{{ entry.settings }}</td><td>{{ entry.note }}</td></tr></tbody></table>
     </section>
     <section v-if="record.acknowledged.length">
       <h2>Stop cautions, read and heeded</h2>
