@@ -44,6 +44,9 @@ function sound(asked: Asked): boolean {
 describe('the registry', () => {
   it('answers the questions of the contract', () => expect(questions.names).toEqual(expect.arrayContaining(ANSWERED)))
   it('names the nearest to an unknown one', () => expect(questions.ask('groove.plam', {})).toMatchObject({ ok: false, error: { kind: 'unknown-question', nearest: expect.arrayContaining(['groove.plan']) } }))
+  it('rounds the figures of a refusal to what can be measured, and leaves words and whole figures alone', () => {
+    expect(new NoAnswer('a 2.3812499999999996 mm rod, over 500 passes, 356.0').message).toBe('a 2.381 mm rod, over 500 passes, 356.0')
+  })
   it('throws on a duplicate', () => {
     const once = question({ name: 'x.y', purpose: '', input: z.object({}), example: {}, solve: () => ({ answer: {}, working: [], cautions: [] }) })
     expect(() => createRegistry([once, once])).toThrow(/twice/)

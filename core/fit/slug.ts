@@ -86,7 +86,7 @@ export function planSlug(input: SlugInput): SlugPlan {
   const deepest = beneathMm === undefined ? depthMm : Math.min(depthMm, beneathMm - CLEAR_BENEATH_MM)
   if (deepest <= 0) throw new NoAnswer(`${beneathMm} mm over what lies beneath leaves no depth for a slug`)
   const reasons: string[] = []
-  if (wallMm < WALL_SHARE * slugMm) reasons.push(`the wall of ${wallMm.toFixed(1)} mm is thin for a slug of ${slugMm} mm: a smaller slug, or weld it solid`)
+  if (wallMm < WALL_SHARE * slugMm) reasons.push(`the wall of ${wallMm.toFixed(1)} mm is thin for a slug of ${Number(slugMm.toPrecision(4))} mm: a smaller slug, or weld it solid`)
   if (deepest < depthMm) reasons.push(`only ${deepest.toFixed(1)} mm deep: it stops ${CLEAR_BENEATH_MM} mm before what lies beneath`)
   const pressAt = (interferenceMm: number) => pressFit({ diameterMm: slugMm, interferenceMm, hubMm: bossMm, lengthMm: deepest, holeMm: 0, hub, slug: metal, friction: 0.2 })
   const usual = INTERFERENCE_SHARE * slugMm

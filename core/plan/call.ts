@@ -5,7 +5,7 @@ import type { RankedProcess } from '../call/process'
 import { findAlloy } from '../metal/find-alloy'
 import { askFor } from './ask-core'
 import type { KnowData } from './know'
-import { figure, words, type Sentence, type StationPlan, type Working } from './parts'
+import { capital, figure, words, type Sentence, type StationPlan, type Working } from './parts'
 import { money } from './hand-over'
 
 export interface FillerChoice {
@@ -88,7 +88,7 @@ export function planCall(job: Job, kit: Kit, know: KnowData, choices: FillerChoi
         : [judged.verdict === 'repair-with-limits' ? 'Mend it, with limits: ' : judged.verdict === 'repair' ? 'Mend it: ' : 'Mend it against the odds: ', `${process?.name ?? choices.process} with ${choices.filler}; `, figure(Math.round(judged.chancePct), 'pct', 'judge'), ' that it lasts', ...(price !== null ? [', about ', words(money(price, kit.currency), 'judge')] : []), '.']
   const why: Sentence[] = []
   if (judged) why.push([`${judged.because.charAt(0).toUpperCase()}${judged.because.slice(1)}.`])
-  if (process) why.push([words(process.name, 'process'), `: ${process.reasons.join('; ')}.`])
+  if (process) why.push([words(capital(process.name), 'process'), `: ${process.reasons.join('; ')}.`])
   if (filler) why.push([words(filler.filler, 'filler'), `: ${filler.reasons.join('; ') || 'by strength and crack index'}; crack index `, figure(Number(filler.crackIndex.toFixed(2)), 'number', 'filler'), ` (${filler.crackRating}).`])
   if (filler && (filler.verdict === 'avoid' || filler.verdict === 'never')) why.push([`You chose a filler this service says ${filler.verdict} to.`])
   for (const limit of judged?.limits ?? []) why.push([`${limit.charAt(0).toUpperCase()}${limit.slice(1)}.`])

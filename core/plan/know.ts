@@ -25,6 +25,13 @@ export interface KnowData extends JobEvidence {
 /** A reading fits an alloy well enough to stand for it: judgement. */
 const FITS = 0.5
 
+/** What the scale leaves standing. */
+function scaleWords({ cannotTell, rulesOut }: DensityResolves): string {
+  if (!cannotTell.length) return 'No metal here weighs that: look for trapped air, a hollow, steel left in, or a slip in the figures, and weigh again.'
+  const names = list(cannotTell.map(id => familyById(id)!.name))
+  return cannotTell.length === 1 ? `Only ${names} weighs that.` : `The scale cannot tell apart ${names}${rulesOut.length ? '; it rules out the rest' : ''}.`
+}
+
 /** Know the metal: evidence, families with probabilities, the next best test. */
 export function planKnow(job: Job): StationPlan<KnowData> {
   const found = evidenceOf(job)
@@ -49,7 +56,7 @@ export function planKnow(job: Job): StationPlan<KnowData> {
     const second = identified!.families[1]!
     why.push([`After it comes ${second.name} at `, figure(Math.round(second.probability * 100), 'pct', 'identify'), '.'])
   }
-  if (found.density) why.push(['Weighed at ', figure(found.density.densityGcm3, 'gcm3', 'density'), ' ± ', figure(found.density.uncertaintyGcm3, 'gcm3'), `. The scale cannot tell apart ${list(resolves!.cannotTell.map(id => familyById(id)!.name))}${resolves!.rulesOut.length ? '; it rules out the rest' : ''}.`])
+  if (found.density) why.push(['Weighed at ', figure(found.density.densityGcm3, 'gcm3', 'density'), ' ± ', figure(found.density.uncertaintyGcm3, 'gcm3'), `. ${scaleWords(resolves!)}`])
   if (matches[0]) why.push([`The analyser's reading fits ${matches[0].alloy} best${matches[0].outside.length ? `, but ${list(matches[0].outside.map(each => each.element))} lies outside its limits` : ''}.`])
   if (nextTest && next) why.push([`Next: ${nextTest.name.toLowerCase()}, worth `, figure(Number(next.bits.toFixed(2)), 'number', 'identify'), ' bits in ', figure(next.minutes, 'min'), next.destructive ? '; it marks the part.' : '.'])
   const densityAsked = found.density ? askFor('alloy.density', 'Density by weighing', { dryG: job.know.dryG.value, submergedG: job.know.submergedG.value, hangerG: job.know.hangerG.value ?? 0, scaleG: job.know.scaleG.value ?? 1 }) : null

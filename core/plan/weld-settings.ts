@@ -20,6 +20,8 @@ export interface WeldSettings {
   machine: Machine | null
   limitA: number
   need: AmpsNeed | null
+  /** Why no current could be worked out for this wall. */
+  needReason: string | null
   reaches: boolean
   /** Average current, and whether it was set by hand. */
   setA: number
@@ -60,7 +62,8 @@ export function weldSettings(job: Job, kit: Kit, process: ArcProcess, startC: nu
   const fits = kit.machines.filter(entry => entry.process === process)
   const machine = fits.find(entry => entry.id === weld.machine) ?? fits[0] ?? null
   const wallMm = takeIn.wallMm.value
-  const need = take('amps', wallMm ? askFor<AmpsNeed>('amps.need', 'Current for this wall', { wallMm, startC: Math.min(480, startC), process }) : null)
+  const needAsked = wallMm ? askFor<AmpsNeed>('amps.need', 'Current for this wall', { wallMm, startC: Math.min(480, startC), process }) : null
+  const need = take('amps', needAsked)
   const limitA = machine ? Math.min(machine.highA, machine.torchA) : 0
   const byHand = machine !== null && weld.currentA.value !== null && weld.currentA.value > 0
   const setA = machine && byHand ? clamp(machine.lowA, weld.currentA.value!, machine.highA) : need && machine ? clamp(machine.lowA, need.a, limitA) : 0
@@ -87,7 +90,7 @@ export function weldSettings(job: Job, kit: Kit, process: ArcProcess, startC: nu
   const dial = machine && tigging ? dialForBalance(enPct, machine.dialReads) : null
   if (machine && dial !== null) take('balance', askFor('machine.balance', 'What the dial says', { value: clamp(machine.dialReads === 'ep-minus-en' ? -100 : 0, dial, 100), reads: machine.dialReads }))
   return {
-    machine, limitA, need, reaches: !need || !machine || need.lowA <= limitA, setA, byHand, enA, epA, halvesReason, enPct, wantedHz, frequencyHz, dial,
+    machine, limitA, need, needReason: needAsked && !needAsked.ok ? needAsked.reason : null, reaches: !need || !machine || need.lowA <= limitA, setA, byHand, enA, epA, halvesReason, enPct, wantedHz, frequencyHz, dial,
     copied: machine && tigging && weld.copiedDial.value !== null ? copiedBalance(weld.copiedDial.value, machine.dialReads) : null,
     wave, duty, tig, mig, migMode, migReason: migAsked && !migAsked.ok ? migAsked.reason : null, workings,
   }

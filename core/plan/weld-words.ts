@@ -32,7 +32,7 @@ export function arcWords(job: Job, kit: Kit, open: OpenData, data: WeldData, { s
   const next = data.nextMove
   const doneCount = passes.filter(pass => pass.done).length
   const call: Sentence = !need || !machine || !open.groove
-    ? [`Wants ${wants.join(' and ')}.`]
+    ? [wants.length ? `Wants ${wants.join(' and ')}.` : `No current: ${data.needReason ?? 'the wall is not understood'}.`]
     : !reaches && !data.byHand
       ? [`The ${machine.name} stops at `, figure(limitA, 'a'), '; this wall wants at least ', figure(need.lowA, 'a', 'amps'), '. Warm it further, or use another machine.']
       : next && doneCount < passes.length && lastLog!.saw !== 'wets-clean'

@@ -1,0 +1,84 @@
+import { readFileSync } from 'node:fs'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { z } from 'zod'
+import { readFile } from '../job/files'
+import { jobSchema, type Job } from '../job/job.schema'
+import { newJob } from '../job/new-job'
+import { applyPatch, type Patch } from '../job/patch'
+import { STATION_IDS } from '../job/stations.table'
+import { SEEN_IN_PUDDLE } from '../job/words.table'
+import { planJob } from './plan-job'
+import { sentenceText } from './record'
+
+/**
+ * Whatever is entered, every station speaks in clean sentences: jobs are drawn by changing any choice and any reading of a demo job to anything its schema
+ * takes, and all that the plan says of them is read in both unit systems.
+ */
+const file = readFile(readFileSync(new URL('../../demo/larkmoor-bench.json', import.meta.url), 'utf8'))
+if (!file.ok) throw new Error('the demo shop does not read')
+const kit = file.kit!
+const jobs = [...file.jobs, newJob('new', 'New part', '', '2026-11-12T09:00:00Z')]
+
+interface Node { type?: string, enum?: unknown[], const?: unknown, anyOf?: Node[], properties?: Record<string, Node> }
+const SIZES = [null, 0, -4, 0.02, 0.4, 2.4, 6, 18, 95, 140, 500, 25_000, 1e9]
+const OFF_LIMITS = new Set(['id', 'createdAt', 'updatedAt', 'stamps', 'settled', 'acknowledged'])
+
+/** Every single choice and reading of a job, with what it may be changed to. */
+function choices(node: Node, path: string[] = []): { path: string[], values: unknown[] }[] {
+  if (path.length === 1 && OFF_LIMITS.has(path[0]!)) return []
+  const options = node.enum ?? (node.anyOf?.every(entry => entry.const !== undefined || entry.enum || entry.type === 'null') ? node.anyOf.flatMap(entry => entry.enum ?? [entry.const ?? null]) : undefined)
+  if (options) return [{ path, values: options }]
+  if (node.type === 'boolean') return [{ path, values: [true, false] }]
+  const { properties } = node
+  if (!properties) return []
+  if (properties.typed && properties.value) return [{ path, values: SIZES.map(value => ({ typed: value === null ? '' : String(value), value })) }]
+  return Object.entries(properties).flatMap(([key, child]) => choices(child, [...path, key]))
+}
+/** Free words that the plan reads, and lists. */
+const seen = (saw: readonly string[]) => saw.map((one, n) => ({ id: `l${n}`, at: `2026-11-12T09:${10 + n}:00Z`, pass: 1 + Math.floor(n / 2), saw: one, settings: '180 A', note: '' }))
+const WRITTEN: { path: string[], values: unknown[] }[] = [
+  { path: ['rebuild', 'thread'], values: ['M8', 'M10x1', '3/8-16 UNC', 'G1/4', 'R1/2', '0 BA', 'no thread'] }, { path: ['know', 'markText'], values: ['A356', 'LM25', '>AlSi9Cu3<', 'Z410', ''] },
+  { path: ['know', 'alloy'], values: ['6061', '7075', 'AZ91D', 'unheard of'] }, { path: ['know', 'composition'], values: ['Si 7.1, Mg 0.3', 'Cu 4.4 Mg 1.5', 'Zn 80'] }, { path: ['call', 'filler'], values: ['5356', '4145', 'coat hanger'] },
+  { path: ['weld', 'log'], values: [seen(['bubbles', 'bubbles', 'bubbles']), seen(['reopens', 'reopens']), seen(['tungsten-touched', 'wets-clean', 'sags']), seen(['burns-through', 'too-hot', 'scum', 'pinhole'])].map(log => log.filter(entry => entry.saw in SEEN_IN_PUDDLE)) },
+  { path: ['rebuild', 'holes'], values: [[[0, 0], [50, 0], [25, 40]], [[0, 0], [0, 0], [0, 0]]].map(holes => holes.map(([x, y]) => ({ xMm: { typed: '', value: x }, yMm: { typed: '', value: y } }))) },
+]
+const all = [...WRITTEN, ...choices(z.toJSONSchema(jobSchema, { io: 'input', unrepresentable: 'any' }) as Node)]
+const patch = fc.constantFrom(...all).chain(({ path, values }) => fc.constantFrom(...values).map((value): Patch => ({ path, value })))
+const drawn = fc.tuple(fc.constantFrom(...jobs), fc.array(patch, { minLength: 1, maxLength: 12 })).map(([job, patches]) => patches.reduce<Job>((changed, one) => applyPatch(changed, one), job))
+
+const FAULTS: readonly [RegExp, string][] = [
+  [/undefined|null|NaN|Infinity|\[object/, 'a value that is none'], [/ {2}| [.,;:](?!\d)|\.\.|,,|;;|\(\)/, 'a slip of the pen'], [/^[a-z](?!\d|[A-Z])/, 'a small first letter'], [/[^.!?:)…]$/, 'no stop at its end'],
+  [/\d\.\d{7,}/, 'more figures than anyone can measure'], [/\bno (minutes?|seconds?|mm)\b/, 'no of a measure'],
+]
+/** What is wrong with anything a job's plan says. */
+function faults(job: Job): string[] {
+  const plan = planJob(job, kit)
+  return STATION_IDS.flatMap((id) => {
+    const { call, why, change, short, cautions, wants } = plan[id]
+    const said = [call, ...why, ...change].flatMap(sentence => (['metric', 'inch'] as const).map(system => sentenceText(sentence, system)))
+    return [
+      ...[...said, ...cautions.map(one => one.text)].flatMap(text => FAULTS.flatMap(([pattern, name]) => pattern.test(text) ? [`${id}: ${name} in “${text}”`] : [])),
+      ...[short, ...wants].flatMap(text => /undefined|null|NaN|\[object| {2}/.test(text) ? [`${id}: “${text}”`] : []),
+      ...(short.length > 60 || !short ? [`${id}: “${short}” does not fit the strip`] : []),
+    ]
+  })
+}
+
+describe('what a plan says', () => {
+  it('finds the choices of a job: stations, and readings with units', () => {
+    expect(all.length).toBeGreaterThan(100)
+    expect(all.map(({ path }) => path.join('.'))).toEqual(expect.arrayContaining(['takeIn.load', 'open.crackMm', 'weld.frequencySchool', 'rebuild.cold'].filter(path => all.some(one => one.path.join('.') === path))))
+  })
+  it.each(jobs.map(job => [job.id, job] as const))('of %s as it stands is clean', (_, job) => expect(faults(job)).toEqual([]))
+  // Gathered, not shrunk: what is wrong is a sentence, and the sentence says where it comes from.
+  it('of any job that can be entered is clean', () => {
+    expect([...new Set(fc.sample(drawn, { numRuns: 600, seed: 41 }).flatMap(faults))]).toEqual([])
+  })
+  it('and the jobs drawn are jobs that a file may hold', () => {
+    for (const job of fc.sample(drawn, { numRuns: 100, seed: 42 })) expect(jobSchema.safeParse(job).error?.issues ?? []).toEqual([])
+  })
+  it('is the same each time it is said', () => {
+    for (const job of fc.sample(drawn, { numRuns: 40, seed: 43 })) expect(planJob(job, kit)).toEqual(planJob(job, kit))
+  })
+})
