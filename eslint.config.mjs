@@ -8,7 +8,7 @@ import vueParser from 'vue-eslint-parser'
 const BASE = ['ask', 'quantity', 'metal', 'safety']
 const TOPICS = {
   ask: ['quantity'], quantity: ['ask'], safety: ['ask'], metal: ['ask', 'quantity', 'safety'],
-  crack: BASE, day: BASE, groove: BASE, heat: BASE, arc: BASE, braze: [...BASE, 'heat'],
+  crack: BASE, day: BASE, groove: BASE, heat: BASE, arc: BASE, braze: [...BASE, 'heat'], flame: [...BASE, 'heat'],
   // What a coating afterwards does goes by heat and by a brazed joint's rod.
   face: [...BASE, 'heat', 'braze'], flat: BASE, fit: BASE, leak: BASE,
   // The call weighs the bead's cracking and the machine's reach, so it sits on these two.

@@ -6,6 +6,7 @@ import * as crack from './crack/question'
 import * as day from './day/question'
 import * as face from './face/question'
 import * as fit from './fit/question'
+import * as flame from './flame/question'
 import * as flat from './flat/question'
 import * as groove from './groove/question'
 import * as heat from './heat/question'
@@ -15,4 +16,4 @@ import * as shop from './shop/question'
 import * as thread from './thread/question'
 
 /** Every question the core answers. The screens, the route and the command line all ask through this. */
-export const questions = createRegistry([metal, call, crack, groove, heat, arc, braze, face, flat, fit, thread, leak, shop, day].flatMap(topic => Object.values(topic)).filter(entry => 'solve' in entry))
+export const questions = createRegistry([metal, call, crack, groove, heat, arc, braze, flame, face, flat, fit, thread, leak, shop, day].flatMap(topic => Object.values(topic)).filter(entry => 'solve' in entry))

@@ -27,6 +27,22 @@ test('brazing: rod, part and flame on one scale, a flame that is too small, and 
   await expect(page.getByTestId('call')).toContainText('Do not braze it')
 })
 
+test('a flame: a torch that draws its own air makes no puddle, one fed with oxygen does, and the log holds the torch', async ({ page }) => {
+  await bringDemo(page)
+  await process(page, /oxy-fuel/)
+  await expect(page.getByTestId('call')).toContainText('The propylene torch makes no puddle')
+  await page.goto('/kit')
+  await page.getByLabel('Gas', { exact: true }).first().fill('oxy-acetylene')
+  await page.getByLabel('Power', { exact: true }).first().fill('9 kW')
+  await page.getByLabel('Power', { exact: true }).first().blur()
+  await page.waitForTimeout(500)
+  await page.goto('/job/signal-bracket/weld')
+  await expect(page.getByTestId('call')).toContainText(/a puddle in about \d+ s/)
+  await expect(page.getByRole('img', { name: /Temperature under the flame/ })).toBeVisible()
+  await page.locator('[data-saw="wets-clean"]').click()
+  await expect(page.getByText(/propylene torch, part from/).first()).toBeVisible()
+})
+
 test('a gun: wire and volts are the command line\'s, and the output is turned down as the part soaks up heat', async ({ page }) => {
   await bringDemo(page)
   await process(page, /spool-gun MIG/)

@@ -62,18 +62,18 @@ describe('the registry', () => {
     expect(questions.ask('alloy.identify', { evidence: [{ test: 'density', gcm3: '30 lb' }] })).toMatchObject({ ok: false, error: { issues: [{ path: 'evidence[0].gcm3', message: expect.stringContaining('lb') }] } })
     expect(questions.ask('groove.plan', { crackMm: '3 furlongs', wallMm: 8 })).toMatchObject({ ok: false, error: { issues: [{ path: 'crackMm', message: expect.stringContaining('furlongs') }] } })
   })
-  it.each(ANSWERED)('%s answers its own example with what the contract asks, and shows its working', (name) => {
+  it.each(questions.names)('%s answers its own example with what the contract asks, and shows its working', (name) => {
     const asked = questions.ask(name, questions.get(name)!.example)
     expect(asked.ok, JSON.stringify(asked)).toBe(true)
     if (!asked.ok) return
-    expect(Object.keys(asked.answer as object)).toEqual(expect.arrayContaining(HOLDS[name]!))
+    expect(Object.keys(asked.answer as object)).toEqual(expect.arrayContaining(HOLDS[name] ?? []))
     expect(asked.working.length).toBeGreaterThan(0)
     for (const step of asked.working) expect(step.source.length).toBeGreaterThan(0)
   })
-  it.each(ANSWERED)('%s never yields NaN, Infinity or a stack, whatever goes in', (name) => {
+  it.each(questions.names)('%s never yields NaN, Infinity or a stack, whatever goes in', (name) => {
     fc.assert(fc.property(fc.anything(), input => sound(questions.ask(name, input))), { numRuns: 60, seed: 20 })
   })
-  it.each(ANSWERED)('%s bears its example with any field made odd', (name) => {
+  it.each(questions.names)('%s bears its example with any field made odd', (name) => {
     const example = questions.get(name)!.example as Record<string, unknown>
     const odd = fc.oneof(fc.constantFrom(0, -1, 1e-9, 1e9, 1e308, -1e308, '', '0', '-5 in', '1e9 m', 'x', null, true, [], {}, NaN, Infinity), fc.double(), fc.string({ maxLength: 12 }))
     const keys = [...new Set([...Object.keys(example), ...fieldsOf(questions.get(name)!).map(field => field.key)])]
@@ -83,7 +83,7 @@ describe('the registry', () => {
 })
 
 describe('quantities as text', () => {
-  it.each(ANSWERED)('%s gives the same answer to figures and to the same figures with their unit', (name) => {
+  it.each(questions.names)('%s gives the same answer to figures and to the same figures with their unit', (name) => {
     const entry = questions.get(name)!
     const example = entry.example as Record<string, unknown>
     const plain: Record<string, unknown> = { ...example }
@@ -121,7 +121,7 @@ describe('a question as a form', () => {
     expect(unitOfKey('filler')).toEqual({ unit: null, stem: 'filler' })
     expect(labelOfKey('pastTipMm')).toBe('past tip')
   })
-  it.each(ANSWERED)('%s gives back its example through the form', (name) => {
+  it.each(questions.names)('%s gives back its example through the form', (name) => {
     const entry = questions.get(name)!
     const fields = fieldsOf(entry)
     const form = Object.fromEntries(fields.filter(field => field.example !== undefined).map(field => [field.key, field.kind === 'json' ? JSON.stringify(field.example) : field.example]))

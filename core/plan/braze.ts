@@ -5,9 +5,10 @@ import type { Job, Kit } from '../job/job.schema'
 import type { Alloy } from '../metal/alloys.table'
 import { askFor } from './ask-core'
 import type { Body } from './body'
-import { capital, count, figure, type Sentence, type Working } from './parts'
+import { capital, count, figure, type FlameStation, type Sentence, type Working } from './parts'
 import type { Torch, WarmData } from './warm'
 import { PROCESSES, type ProcessId } from '../call/process.table'
+import { caution } from '../safety/cautions.table'
 
 export interface BrazeData {
   plan: BrazePlan
@@ -61,4 +62,20 @@ export function brazeSentences({ plan, rod, torch, base, serviceC, unbalance }: 
   if (unbalance) why.push(['It turns: the heavier rod puts ', figure(unbalance.unbalanceGmm, 'number', 'unbalance'), ` g·mm at ${count(1, 'place')}; `, figure(unbalance.correctG, 'g', 'unbalance'), ' opposite it at the same radius puts it right.'])
   const change: Sentence[] = [[`${capital(plan.reason)}.`]]
   return { short: plan.verdict === 'refused' ? 'not brazed' : plan.verdict === 'too-cold' ? 'flame too small' : `braze at ${Math.round(plan.workingC)} °C`, call, why, change }
+}
+
+/** The station's plan where a rod is brazed on. */
+export function brazeStation(job: Job, brazing: BrazeData | { wants: string[] } | { reason: string }, process: ProcessId, alloy: Alloy): FlameStation {
+  const braze = 'plan' in brazing ? brazing : null
+  const said = braze ? brazeSentences(braze) : null
+  const wants = 'wants' in brazing ? brazing.wants : []
+  return {
+    short: said?.short ?? `wants ${wants[0] ?? 'readings'}`, wants,
+    call: said?.call ?? ['reason' in brazing ? `Not brazed: ${brazing.reason}.` : `Wants ${wants.join(' and ')}.`], why: said?.why ?? [], change: said?.change ?? [],
+    cautions: [caution('torch-fire'), caution('hot-no-glow'), ...(braze?.plan.cautions ?? [])],
+    workings: braze ? { braze: braze.working, ...(braze.unbalanceWorking ? { unbalance: braze.unbalanceWorking } : {}) } : {},
+    clocks: braze && braze.plan.verdict !== 'refused' ? [...(braze.plan.timeS ? [{ name: 'To brazing heat', seconds: Math.ceil(braze.plan.timeS) }] : []), { name: 'Slow cool', seconds: Math.ceil(braze.plan.coolMin * 60) }] : [],
+    basis: { process, wall: job.takeIn.wallMm.typed, torch: braze?.torch.name ?? '', metal: alloy.name, service: job.takeIn.hotC.typed },
+    minutes: braze?.minutes ?? 0,
+  }
 }

@@ -2,6 +2,7 @@ import type { Job, Kit } from '../job/job.schema'
 import type { Judged } from '../call/judge'
 import type { RankedFiller } from '../call/filler'
 import type { RankedProcess } from '../call/process'
+import { fuelOf } from '../flame/fuels.table'
 import { findAlloy } from '../metal/find-alloy'
 import { askFor } from './ask-core'
 import type { KnowData } from './know'
@@ -55,7 +56,11 @@ export function chooseProcessFor(job: Job, kit: Kit, know: KnowData, arcMin: num
   const family = know.identified?.families[0]?.id ?? 'cast-al-si-mg'
   const wall = takeIn.wallMm.value ?? 6
   const arcs = kit.machines.map(({ process, highA, ratedA, ratedPct, torchA }) => ({ process, maxA: highA, ratedA, dutyPct: ratedPct, torchA }))
-  const flames = kit.torches.length ? [{ process: 'zinc-rod-braze' as const }] : []
+  const flames = [
+    ...(kit.torches.length ? [{ process: 'zinc-rod-braze' as const }] : []),
+    ...(kit.torches.length && kit.rods.some(rod => findAlloy(rod.filler)?.name === '4047') ? [{ process: 'al-si-braze' as const }] : []),
+    ...(kit.torches.some(torch => fuelOf(torch.gas).oxygen) ? [{ process: 'oxy-fuel' as const }] : []),
+  ]
   const process = askFor<{ ranked: RankedProcess[] }>('process.choose', 'Process', {
     wallMm: wall, family, soak: takeIn.soak ?? 'handled', load, watertight: load === 'seal', access: call.access,
     areaMm2: (open.crackMm.value ?? UNKNOWN_RUN_MM) * wall * FACE_WIDTHS_OF_WALL, kit: [...arcs, ...flames], ...(arcMin === undefined ? {} : { arcMin }),

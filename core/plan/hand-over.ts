@@ -19,12 +19,14 @@ export const money = (amount: number, currency: string) => `${currency}${amount.
 /** Hand over: the quote, what was taken, and what the record must still hold. */
 export function planHandOver(job: Job, kit: Kit, phases: Phase[], open: OpenData, weld: WeldData, filler: string, unmet: readonly string[]): StationPlan<HandOverData> {
   const rod = kit.rods.find(entry => entry.filler === filler && Math.abs(entry.diameterMm - (job.open.fillerMm.value ?? 2.4)) < 0.2) ?? kit.rods.find(entry => entry.filler === filler)
-  const gas = kit.gases[0]
+  // A flame burns its own gas, priced where the kit has a cylinder of that name; an arc is shielded by the first.
+  const gas = weld.flame ? kit.gases.find(entry => weld.flame!.torch.gas.toLowerCase().includes(entry.name.toLowerCase())) : kit.gases[0]
+  const litres = weld.flame ? weld.flame.plan.fuelL ?? 0 : weld.gas?.litres ?? 0
   const input = {
     phases: phases.map(({ name, minutes }) => ({ name, minutes })),
     ratePerHour: kit.ratePerHour,
     filler: { rods: (open.groove?.rods ?? 0) * (kit.learnt?.ratios.rods?.ratio ?? 1), pricePerRod: rod?.price ?? 0 },
-    gas: { litres: (weld.gas?.litres ?? 0) * (kit.learnt?.ratios.gas?.ratio ?? 1), pricePerL: gas ? gas.price / gas.cylinderL : 0 },
+    gas: { litres: litres * (kit.learnt?.ratios.gas?.ratio ?? 1), pricePerL: gas ? gas.price / gas.cylinderL : 0 },
     power: { kWh: weld.setA * (weld.mig?.v ?? AC_TIG_ARC_V) * weld.arcMin / 60 / 1000 / MACHINE_EFFICIENCY, pricePerKWh: kit.pricePerKWh },
     other: job.handOver.other,
     ...(job.takeIn.newPrice ? { newPrice: job.takeIn.newPrice } : {}),
@@ -52,7 +54,7 @@ export function planHandOver(job: Job, kit: Kit, phases: Phase[], open: OpenData
     const each = quote.total - onceMin / 60 * kit.ratePerHour * (1 - 1 / job.handOver.alike)
     why.push([`${capital(count(job.handOver.alike, 'part'))} alike: `, words(money(each, kit.currency), 'quote'), ' each, ', words(money(each * job.handOver.alike, kit.currency), 'quote'), ' in all; ', figure(onceMin, 'min'), ' of setting up is shared.'])
   }
-  const used = [job.handOver.usedRods === null ? null : `${job.handOver.usedRods} rods for ${quote?.lines.find(line => line.name === 'Filler')?.quantity.toFixed(0) ?? 0} planned`, job.handOver.usedGasL === null ? null : `${job.handOver.usedGasL} L of gas for ${Math.round(weld.gas?.litres ?? 0)} planned`].filter(entry => entry !== null)
+  const used = [job.handOver.usedRods === null ? null : `${job.handOver.usedRods} rods for ${quote?.lines.find(line => line.name === 'Filler')?.quantity.toFixed(0) ?? 0} planned`, job.handOver.usedGasL === null ? null : `${job.handOver.usedGasL} L of gas for ${Math.round(litres)} planned`].filter(entry => entry !== null)
   if (used.length) why.push([`Used: ${list(used)}.`])
   if (actualTotalMin !== null && quote && ready) {
     const really = actualTotalMin / 60 * kit.ratePerHour + quote.materials

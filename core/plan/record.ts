@@ -10,6 +10,7 @@ import { money } from './hand-over'
 import { list, type Sentence } from './parts'
 import type { JobPlan } from './plan-job'
 import { DOES_WORDS } from './take-in'
+import { settingsLine } from './weld-data'
 
 export interface RecordLine { label: string, text: string }
 export interface JobRecord {
@@ -64,7 +65,7 @@ export function recordOf(job: Job, plan: JobPlan, kit: Kit, system: ReadingSyste
       { label: 'Metal out, metal in', text: groove ? `${text(groove.removedG, 'g')} out, ${text(groove.massG, 'g')} in` : '' },
       { label: 'Filler', text: `${plan.call.data.filler}, ${text(job.open.fillerMm.value, 'mm')}` },
       { label: 'Warmed', text: plan.warm.data.heating ? said('warm') : '' },
-      { label: 'Settings', text: plan.weld.data.machine ? `${text(plan.weld.data.setA, 'a')}, electrode negative ${text(plan.weld.data.enPct, 'pct')}, ${text(plan.weld.data.frequencyHz, 'hz')}, argon ${text(weld.flowLMin.value, 'lMin')}; ${plan.weld.data.machine.name}` : '' },
+      { label: 'Settings', text: [settingsLine(plan.weld.data, text), ...(plan.weld.data.machine ? [`argon ${text(weld.flowLMin.value, 'lMin')}; ${plan.weld.data.machine.name}`] : [])].filter(Boolean).join(', ') },
       { label: 'Passes laid', text: plan.weld.data.passes.length ? `${plan.weld.data.passes.filter(pass => pass.done).length} of ${plan.weld.data.passes.length}` : '' },
       { label: 'Rebuilt', text: job.rebuild.dressed || job.settled.rebuild ? said('rebuild') : '' },
       { label: 'Highest reading kept', text: hottest === null ? '' : `${text(hottest.value, 'c')}, ${hottest.instrument}` },

@@ -4,7 +4,9 @@ import type { ProcessId } from '../call/process.table'
 import type { TurnDownPoint } from '../heat/turn-down'
 import type { LogEntry } from '../job/job.schema'
 import type { NextMove } from '../puddle/next-move'
+import type { UnitKey } from '../quantity/units.table'
 import type { BrazeData } from './braze'
+import type { FlameData } from './flame'
 import type { Interpass } from './soak-up'
 import type { WeldSettings } from './weld-settings'
 
@@ -20,6 +22,15 @@ export interface WeldData extends Omit<WeldSettings, 'workings'> {
   /** Output over the arc time: the share, and what that is on this gun. */
   turnDown: (TurnDownPoint & { a: number, wireMMin: number })[] | null
   braze: BrazeData | null
+  flame: FlameData | null
+}
+
+/** What stands on the machine or at the torch, in a line: for the log, the bench and the record. `text` writes a value in the reader's units. */
+export function settingsLine({ mig, flame, braze, machine, setA, enPct, frequencyHz }: WeldData, text: (value: number, unit: UnitKey) => string): string {
+  if (flame) return `${flame.torch.name}, part from ${text(Math.ceil(flame.plan.fromC), 'c')}`
+  if (braze) return `${braze.torch.name}, worked at ${text(braze.plan.workingC, 'c')}`
+  if (mig) return `${text(Math.round(mig.a), 'a')}, wire ${text(mig.wireMMin, 'mMin')}, ${text(mig.v, 'v')}`
+  return machine ? `${text(Math.round(setA), 'a')}, EN ${Math.round(enPct)} %, ${Math.round(frequencyHz)} Hz` : ''
 }
 
 export const DIAL_WORDS: Readonly<Record<DialReads, string>> = {

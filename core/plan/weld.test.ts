@@ -8,7 +8,7 @@ import { readFile } from '../job/files'
 import type { Job } from '../job/job.schema'
 import { applyPatch } from '../job/patch'
 import { planJob } from './plan-job'
-import { sentenceText } from './record'
+import { recordOf, sentenceText } from './record'
 import { standInSetup } from './stand-ins'
 
 const file = readFile(readFileSync(new URL('../../demo/larkmoor-bench.json', import.meta.url), 'utf8'))
@@ -19,6 +19,38 @@ const edit = (job: Job, path: string, value: unknown) => applyPatch(job, { path:
 const read = (typed: string, value: number | null) => ({ typed, value })
 const by = (process: ProcessId, job = bracket) => planJob(edit(job, 'call.process', process), kit)
 const words = (plan: ReturnType<typeof planJob>) => [plan.weld.call, ...plan.weld.why, ...plan.weld.change].map(sentence => sentenceText(sentence, 'metric')).join('\n')
+
+describe('a flame in the plan', () => {
+  const oxygen = { id: 'oxy', name: 'oxygen torch', gas: 'oxy-acetylene', powerW: 9000, efficiencyPct: 35 }
+  const withOxygen = { ...kit, torches: [...kit.torches, oxygen], gases: [...kit.gases, { id: 'ac', name: 'acetylene', cylinderL: 5000, price: 60, leftL: null }] }
+  const flamed = (job: Job, shop = withOxygen) => planJob(edit(job, 'call.process', 'oxy-fuel'), shop)
+  it('is planned as a flame: no current, argon or duty, but a puddle, rod and fuel', () => {
+    const plan = flamed(bracket)
+    expect(words(plan)).toMatch(/Weld it with the oxygen torch: .*a puddle in about \d+ s/)
+    expect(plan.weld.data).toMatchObject({ setA: 0, gas: null, duty: null, wave: null, machine: null, arcMin: 0 })
+    expect(plan.weld.data.elapsedMin).toBeGreaterThan(plan.weld.data.flame!.plan.toPuddleS! / 60)
+    expect(plan.weld.data.passes.length).toBeGreaterThan(0)
+    expect(plan.weld.cautions.map(one => one.code)).toEqual(expect.arrayContaining(['oxygen-fuel', 'welding-flux']))
+    expect(plan.weld.cautions.map(one => one.code)).not.toContain('ozone-uv')
+  })
+  it('prices its own gas, and writes the torch into the record', () => {
+    const plan = flamed(bracket)
+    const { quote } = plan['hand-over'].data
+    expect(quote!.lines.find(line => line.name === 'Gas')!.price).toBeCloseTo(plan.weld.data.flame!.plan.fuelL! * 60 / 5000, 2)
+    const record = JSON.stringify(recordOf(edit(bracket, 'call.process', 'oxy-fuel'), plan, withOxygen, 'metric'))
+    expect(record).toContain('oxygen torch, part from')
+    expect(record).not.toContain('electrode negative')
+  })
+  it('says that a torch which draws its own air makes no puddle, and what would', () => expect(words(flamed(bracket, kit))).toMatch(/The propylene torch makes no puddle on .*it would take .* of flame/))
+  it('is ranked among the processes only where the kit has a torch fed with oxygen', () => {
+    const reasons = (shop: typeof kit) => planJob(bracket, shop).call.data.processes.find(row => row.process === 'oxy-fuel')!
+    expect(reasons(kit).inKit).toBe(false)
+    expect(reasons(withOxygen).inKit).toBe(true)
+  })
+  it('wants torch, wall and sizes by name', () => {
+    expect(planJob(edit(edit(bracket, 'call.process', 'oxy-fuel'), 'takeIn.wallMm', read('', null)), { ...kit, torches: [] }).weld.wants).toEqual(expect.arrayContaining(['a torch in the kit', 'the wall']))
+  })
+})
 
 describe('brazing in the plan', () => {
   it('gives rod, working heat, minutes with this torch and the time to cool, each with its working', () => {

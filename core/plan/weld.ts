@@ -5,7 +5,8 @@ import type { ProcessId } from '../call/process.table'
 import { groundOutPasses, nextMove } from '../puddle/next-move'
 import { caution } from '../safety/cautions.table'
 import type { Body } from './body'
-import { brazeOf, brazeSentences } from './braze'
+import { brazeOf, brazeStation } from './braze'
+import { flameOf, flameStation } from './flame'
 import { BOIL_OUT_ARC_MIN, COOL_MIN } from './minutes.table'
 import type { OpenData } from './open'
 import type { StationPlan } from './parts'
@@ -47,24 +48,18 @@ export function planWeld(job: Job, kit: Kit, open: OpenData, warm: WarmData, pro
   const arcW = arcProcess === 'ac-tig' ? setA * AC_TIG_ARC_V * ARC_ENTERS.tig : (mig?.a ?? 0) * (mig?.v ?? 0) * ARC_ENTERS.mig
   const interpass = body && setA > 0 && passes.length > 1 ? interpassOf(body, alloy, startC, airC(warm.startC), arcW, passArcMin, weld.interpassC.value) : null
   const turnDown = mig && body ? turnDownOf(body, alloy, startC, airC(warm.startC), arcW, layArcMin)?.map(point => ({ ...point, a: point.share * mig.a, wireMMin: point.share * mig.wireMMin })) ?? null : null
-  const brazing = brazeOf(job, kit, body, alloy, warm, process, { volumeMm3: open.groove?.volumeMm3 ?? 0, faceMm2: open.groove ? open.groove.topWidthMm * open.groove.runMm : 0 })
-  const braze = brazing && 'plan' in brazing ? brazing : null
-  const data: WeldData = { ...settings, process, gas, arcMin, elapsedMin, passes, nextMove: nextMove(weld.log), interpass, turnDown, braze }
-  const basis = { wall: takeIn.wallMm.typed, preheat: `${Math.round(startC)} °C`, machine: machine?.name ?? '', passes: String(passes.length), balance: weld.enPct.typed, frequency: weld.frequencyHz.typed }
-
-  if (brazing) {
-    const said = braze ? brazeSentences(braze) : null
-    const brazeWants = 'wants' in brazing ? brazing.wants : []
-    return {
-      id: 'weld', short: said?.short ?? `wants ${brazeWants[0] ?? 'readings'}`, wants: brazeWants,
-      call: said?.call ?? ['reason' in brazing ? `Not brazed: ${brazing.reason}.` : `Wants ${brazeWants.join(' and ')}.`], why: said?.why ?? [], change: said?.change ?? [],
-      cautions: [caution('torch-fire'), caution('hot-no-glow'), ...(braze?.plan.cautions ?? [])],
-      workings: braze ? { braze: braze.working, ...(braze.unbalanceWorking ? { unbalance: braze.unbalanceWorking } : {}) } : {},
-      clocks: braze && braze.plan.verdict !== 'refused' ? [...(braze.plan.timeS ? [{ name: 'To brazing heat', seconds: Math.ceil(braze.plan.timeS) }] : []), { name: 'Slow cool', seconds: Math.ceil(braze.plan.coolMin * 60) }] : [],
-      basis: { process, wall: takeIn.wallMm.typed, torch: braze?.torch.name ?? '', metal: alloy.name, service: takeIn.hotC.typed },
-      // No arc: no current, gas or duty to count; the minutes are the flame's and the hand's.
-      data: { ...data, setA: 0, gas: null, duty: null, arcMin: 0, interpass: null, turnDown: null, elapsedMin: braze?.minutes ?? 0 },
-    }
+  const faceMm2 = open.groove ? open.groove.topWidthMm * open.groove.runMm : 0
+  const brazing = brazeOf(job, kit, body, alloy, warm, process, { volumeMm3: open.groove?.volumeMm3 ?? 0, faceMm2 })
+  const flaming = process === 'oxy-fuel' ? flameOf(job, kit, body, alloy, warm, startC, faceMm2) : null
+  const data: WeldData = {
+    ...settings, process, gas, arcMin, elapsedMin, passes, nextMove: nextMove(weld.log), interpass, turnDown,
+    braze: brazing && 'plan' in brazing ? brazing : null, flame: flaming && 'plan' in flaming ? flaming : null,
+  }
+  const noArc = brazing ? brazeStation(job, brazing, process, alloy) : flaming ? flameStation(job, flaming, process, alloy) : null
+  if (noArc) {
+    const { minutes, ...station } = noArc
+    // No current, argon or duty to count; the minutes are the flame's and the hand's.
+    return { id: 'weld', ...station, data: { ...data, machine: null, setA: 0, wave: null, tig: null, dial: null, gas: null, duty: null, arcMin: 0, interpass: null, turnDown: null, elapsedMin: minutes } }
   }
 
   return {
@@ -73,6 +68,7 @@ export function planWeld(job: Job, kit: Kit, open: OpenData, warm: WarmData, pro
     cautions: [caution('earth-before-arc'), caution('ozone-uv'), caution('hot-no-glow'), caution('chlorinated-solvent'), caution('pulsed-noise')],
     workings: { ...settings.workings, ...(gasWorking ? { gas: gasWorking } : {}) },
     clocks: [...(tig ? [{ name: 'Post-flow', seconds: Math.round(tig.postflowS) }] : []), ...(interpass?.waitS ? [{ name: 'Interpass', seconds: Math.ceil(interpass.waitS) }] : []), { name: 'Slow cool', seconds: COOL_MIN * 60 }],
-    basis, data,
+    basis: { wall: takeIn.wallMm.typed, preheat: `${Math.round(startC)} °C`, machine: machine?.name ?? '', passes: String(passes.length), balance: weld.enPct.typed, frequency: weld.frequencyHz.typed },
+    data,
   }
 }

@@ -13,7 +13,7 @@ import { usePuddleLog } from './use-puddle-log'
 import { useWhatIsLeft } from './use-what-is-left'
 
 const store = useJob()
-const { weld, passes, current, log, tick, saw, note, pictured } = usePuddleLog()
+const { weld, settings: set, passes, current, log, tick, saw, note, pictured } = usePuddleLog()
 const { running, face, toggle, spans, nowMs, arcMin } = useArcClock()
 const { duty, gas, daylight } = useWhatIsLeft(spans, nowMs, arcMin)
 const { report, fromInput } = useAddPictures(pictured)
@@ -39,8 +39,7 @@ onKeyStroke(event => event.key.length === 1 || event.key === 'Enter', (event) =>
       <NuxtLink class="plain-button slight" :to="`/job/${store.job!.id}/weld`">Back</NuxtLink>
       <p v-if="pass" class="pass">Pass <b class="figure">{{ pass.number }}</b> of <span class="figure">{{ passes.length }}</span>, side {{ pass.side }}: {{ KINDS[pass.kind] }}</p>
       <p v-else class="pass">{{ passes.length ? 'All passes laid' : 'No passes yet: the groove wants its readings at Open' }}</p>
-      <p v-if="weld.mig" class="figure set">{{ Math.round(weld.mig.a) }} A · {{ weld.mig.wireMMin.toFixed(1) }} m/min · {{ weld.mig.v.toFixed(1) }} V</p>
-      <p v-else class="figure set">{{ Math.round(weld.setA) }} A · EN {{ Math.round(weld.enPct) }} % · {{ Math.round(weld.frequencyHz) }} Hz</p>
+      <p class="figure set">{{ set }}</p>
     </header>
     <dl class="left">
       <div :class="{ short: instruments.contactC !== null && weld.interpass && instruments.contactC > weld.interpass.mostC }"><dt>Part</dt><dd class="figure" data-testid="bench-temperature">{{ instruments.contactC === null ? 'no thermometer' : settings.text(instruments.contactC, 'c') }}{{ weld.interpass ? `, next under ${settings.text(weld.interpass.mostC, 'c')}` : '' }}</dd></div>

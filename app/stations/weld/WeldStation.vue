@@ -10,6 +10,7 @@ import { useJob } from '~/stores/job'
 import { useShop } from '~/stores/shop'
 import CrackAlong from '~/stations/open/CrackAlong.vue'
 import BrazePiece from './BrazePiece.vue'
+import FlamePiece from './FlamePiece.vue'
 import KeptReadings from './KeptReadings.vue'
 import PassLog from './PassLog.vue'
 import SettingsTable from './SettingsTable.vue'
@@ -20,6 +21,7 @@ const shop = useShop()
 const store = useJob()
 const weld = computed(() => store.plan?.weld.data)
 const brazing = computed(() => weld.value ? BRAZE_ROD_OF[weld.value.process] !== undefined : false)
+const flaming = computed(() => weld.value?.process === 'oxy-fuel')
 const gun = computed(() => weld.value?.process === 'mig-pulse' || weld.value?.process === 'mig-spool')
 const machines = computed(() => Object.fromEntries(shop.kit.machines.filter(machine => machine.process === (gun.value ? weld.value!.process : 'ac-tig')).map(machine => [machine.id, machine.name])))
 const torches = computed(() => Object.fromEntries(shop.kit.torches.map(torch => [torch.id, torch.name])))
@@ -29,10 +31,11 @@ const names = (table: Readonly<Record<string, { name: string }>>) => Object.from
 <template>
   <StationFrame id="weld">
     <template #readings>
-      <template v-if="brazing">
+      <template v-if="brazing || flaming">
         <PickField v-if="shop.kit.torches.length" path="warm.torch" label="Torch" :words="torches" />
         <p v-else>No torch in the kit yet. <NuxtLink to="/kit">Put one in</NuxtLink>.</p>
-        <ReadingField path="takeIn.hotC" unit="c" label="Hot in service" />
+        <ReadingField v-if="brazing" path="takeIn.hotC" unit="c" label="Hot in service" />
+        <ReadingField v-else path="takeIn.wallMm" unit="mm" label="Wall" />
         <ReadingField path="warm.massG" unit="g" label="Weighed" note="else worked out from its sizes" />
       </template>
       <template v-else>
@@ -58,6 +61,11 @@ const names = (table: Readonly<Record<string, { name: string }>>) => Object.from
     </template>
     <template #piece="{ working }">
       <BrazePiece v-if="brazing" @working="working" />
+      <template v-else-if="flaming">
+        <FlamePiece @working="working" />
+        <CrackAlong />
+        <PassLog />
+      </template>
       <template v-else>
         <WavePiece v-if="!gun" />
         <SettingsTable @working="working" />
