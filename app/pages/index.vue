@@ -2,7 +2,7 @@
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { format } from 'date-fns'
 import { STATION_IDS, STATION_NAMES } from '#core/job/stations.table'
-import { findCards, type Card } from '#core/job/card'
+import { findCards, likeCards, type Card } from '#core/job/card'
 import { useFiles } from '~/composables/use-files'
 import { useStorage } from '~/composables/use-storage'
 import { useShop } from '~/stores/shop'
@@ -25,9 +25,14 @@ const order = ref<keyof typeof ORDERS>('updatedAt')
 const standing = (card: Card) => card.handedAt ? 'handed over' : card.next ? `at ${STATION_NAMES[card.next]}` : 'all settled'
 const STANDS = { all: 'all', open: 'open', handed: 'handed over' } as const
 const stands = ref<keyof typeof STANDS>('all')
+/** Cards that hold the words; where none does, those with words like them. */
+const hits = computed(() => {
+  const held = findCards(shop.cards, find.value)
+  return held.length ? { cards: held, like: false } : { cards: likeCards(shop.cards, find.value), like: true }
+})
 const found = computed(() => {
   // The index has them by last touched already; other orders are sorted here.
-  const list = findCards(shop.cards, find.value).filter(card => stands.value === 'all' || (stands.value === 'open') === (card.handedAt === null))
+  const list = hits.value.cards.filter(card => stands.value === 'all' || (stands.value === 'open') === (card.handedAt === null))
   if (order.value === 'updatedAt') return list
   const by = order.value
   return list.toSorted((a, b) => by === 'takenInAt' ? (a.takenInAt < b.takenInAt ? 1 : -1) : by === 'title' ? a.title.localeCompare(b.title) : (a.dueAt ?? '~') < (b.dueAt ?? '~') ? -1 : 1)
@@ -82,6 +87,7 @@ watch(() => route.query.find, focusFind)
       </tbody>
     </table>
     <button v-if="found.length > rows" type="button" class="plain-button" data-testid="more" @click="rows += ROWS">{{ found.length - rows }} more</button>
+    <p v-if="hits.like && shown.length" class="quiet small" role="status">Nothing holds “{{ find }}”; these are like it.</p>
     <p v-if="!shown.length && shop.cards.length" class="empty">Nothing on the shelf answers to “{{ find }}”.</p>
     <p v-else-if="!shop.cards.length" class="empty">The shelf is empty. Name a part above to take it in, bring in a file, or <button type="button" class="open-figure" @click="shop.loadDemo()">look round a made-up shop</button>.</p>
 

@@ -1,3 +1,4 @@
+import UFuzzy from '@leeoniya/ufuzzy'
 import type { Job } from './job.schema'
 import { STATION_IDS, type StationId } from './stations.table'
 
@@ -36,4 +37,15 @@ export function cardOf(job: Job): Card {
 export function findCards(cards: readonly Card[], text: string): Card[] {
   const wanted = foldWords(text).split(/\s+/).filter(Boolean)
   return wanted.length ? cards.filter(card => wanted.every(word => card.words.includes(word))) : [...cards]
+}
+
+/** One slip in a word: a letter more, less, changed, or two that have changed places. */
+const SLIP = new UFuzzy({ intraMode: 1, intraIns: 1, intraSub: 1, intraTrn: 1, intraDel: 1 })
+
+/** Cards with a word like each word looked for, one slip in each allowed; for what no card holds as written. The best first. */
+export function likeCards(cards: readonly Card[], text: string): Card[] {
+  const wanted = foldWords(text).trim()
+  if (wanted.length < 3) return []
+  const [places, , order] = SLIP.search(cards.map(card => card.words), wanted, 1, 200)
+  return (order && places ? order.map(at => places[at]!) : places ?? []).map(at => cards[at]!)
 }

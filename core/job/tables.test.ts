@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import Papa from 'papaparse'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { cardOf, findCards, foldWords } from './card'
+import { cardOf, findCards, foldWords, likeCards } from './card'
 import { readFile } from './files'
 import type { Job } from './job.schema'
 import { newJob } from './new-job'
@@ -36,5 +36,13 @@ describe('the cards of a shelf', () => {
     expect(findCards([{ ...card, words: foldWords('Pièce fêlée') }], 'felee')).toHaveLength(1)
     expect(findCards(jobs.map(cardOf), '  ')).toHaveLength(jobs.length)
     expect(findCards(jobs.map(cardOf), 'no such thing')).toEqual([])
+  })
+  it.each([['gearbx cover', 'gearbox-cover'], ['signla post', 'signal-bracket'], ['dome shuter', 'dome-shutter'], ['split cornar', 'press-tray']])('finds “%s” with its slip', (typed, id) => {
+    expect(findCards(jobs.map(cardOf), typed)).toEqual([])
+    expect(likeCards(jobs.map(cardOf), typed)[0]?.id).toBe(id)
+  })
+  it('finds nothing like what is like nothing, or too short to tell', () => {
+    expect(likeCards(jobs.map(cardOf), 'zzyzx')).toEqual([])
+    expect(likeCards(jobs.map(cardOf), 'xq')).toEqual([])
   })
 })
