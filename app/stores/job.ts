@@ -31,7 +31,7 @@ export const useJob = defineStore('job', () => {
   const planError = ref<string | null>(null)
   const done = shallowRef<Change[]>([])
   const undone = shallowRef<Change[]>([])
-  let writes = Promise.resolve()
+  let writes: Promise<void> = Promise.resolve()
   const pending = ref(0)
   let following: Subscription | undefined
 
@@ -61,8 +61,15 @@ export const useJob = defineStore('job', () => {
     pending.value += 1
     writes = writes
       .then(() => writePatches(id, patches, at))
-      .then(() => { saveError.value = null }, (error: unknown) => { saveError.value = refusalWords(error) })
-      .finally(() => { pending.value -= 1 })
+      .then((stored) => {
+        saveError.value = null
+        return stored
+      }, (error: unknown) => { saveError.value = refusalWords(error) })
+      .then((stored) => {
+        pending.value -= 1
+        // Another tab may have written while this one did: what is stored holds both, and the next change here starts from it.
+        if (stored && pending.value === 0 && job.value?.id === id && JSON.stringify(stored.stamps) !== JSON.stringify(job.value.stamps)) job.value = stored
+      })
   }
 
   function edit(path: Patch['path'], value: unknown) {

@@ -1,7 +1,7 @@
 import type { PathKey } from './patch'
 
 /** Parts of a job whose keys are its fields, and those one step deeper. */
-const SECTIONS = new Set(['takeIn', 'know', 'call', 'open', 'warm', 'weld', 'rebuild', 'handOver', 'settled'])
+const SECTIONS = new Set(['takeIn', 'know', 'call', 'open', 'warm', 'weld', 'rebuild', 'prove', 'handOver', 'settled'])
 const DEEPER = new Set(['rebuild.face', 'handOver.actualMin', 'prove.results'])
 
 /** The field that a change at a path belongs to: what is timed, and merged, as one. */
@@ -19,7 +19,7 @@ export const stamped = (stamps: Readonly<Record<string, string>>, paths: readonl
 export function fieldsOfJob(job: object): Map<string, unknown> {
   const found = new Map<string, unknown>()
   for (const [key, value] of Object.entries(job)) {
-    if (!SECTIONS.has(key) && key !== 'prove') {
+    if (!SECTIONS.has(key)) {
       found.set(key, value)
       continue
     }

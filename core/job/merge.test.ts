@@ -15,6 +15,19 @@ const edit = (job: Job, path: (string | number)[], value: unknown, s: number): J
 }
 const entry = (n: number, note: string) => ({ id: `e${n}`, at: at(n), pass: 1, saw: 'pinhole' as const, note, settings: '' })
 
+it('times every field by the name that merging looks it up by, at whatever depth it is changed', () => {
+  const job = { ...START, prove: { ...START.prove, results: { look: { result: 'pass', note: '', at: at(1) } } }, handOver: { ...START.handOver, actualMin: { weld: 3 } } }
+  for (const field of fieldsOfJob(job).keys()) {
+    expect(fieldOf(field.split('.')), field).toBe(field)
+    expect(fieldOf([...field.split('.'), 'typed']), field).toBe(field)
+  }
+})
+it('lets the newer of two measurements of a check win, whichever bench it comes from', () => {
+  const mine = edit(START, ['prove', 'startKPa'], reading(20), 5)
+  const theirs = edit(START, ['prove', 'startKPa'], reading(9), 9)
+  for (const merged of [mergeJob(mine, theirs), mergeJob(theirs, mine)]) expect(merged.job.prove.startKPa.value).toBe(9)
+})
+
 /** A bench's edits: scalars, words, deep fields and lists, at times that may fall together. */
 const edits = fc.array(fc.tuple(fc.nat(9), fc.nat(6), fc.nat(20)), { maxLength: 10 }).map(list => (start: Job) => list.reduce((job, [what, value, s]) => {
   switch (what) {
