@@ -14,7 +14,7 @@ export const useClocks = defineStore('clocks', () => {
   const running = computed(() => clocks.value.map(clock => ({ ...clock, leftS: Math.ceil((clock.endsAt - now.value) / 1000) })))
 
   async function start(name: string, seconds: number, jobId: string | null) {
-    const startedAt = Date.now()
+    const startedAt = now.value = Date.now()
     await db.clocks.add({ id: crypto.randomUUID(), name: name.trim() || 'Clock', jobId, startedAt, endsAt: startedAt + seconds * 1000 })
   }
 

@@ -1,35 +1,25 @@
 import 'fake-indexeddb/auto'
 import fc from 'fast-check'
-import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Job, Kit } from '#core/job/job.schema'
-import { newJob } from '#core/job/new-job'
 import { valueAt } from '#core/job/patch'
 import { planJob } from '#core/plan/plan-job'
 import { db } from '~/db/database'
 import { writePatches } from '~/db/shelf'
-import { useJob } from './job'
+import { jobOnTheBench, settled } from '~/at-the-bench.fixture'
 
 /** The plan is worked out here as the worker would, when `answer` is called: so a late answer can be made to come late. */
 const asked: { job: Job, kit: Kit, answer: () => void, fail: (error: Error) => void }[] = []
 vi.mock('~/composables/core-worker', () => ({
   coreWorker: () => ({ plan: (job: Job, kit: Kit) => new Promise((resolve, reject) => { asked.push({ job, kit, answer: () => resolve(planJob(job, kit)), fail: reject }) }) }),
 }))
-vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined, removeItem: () => undefined })
 
 const reading = (typed: string, value: number | null) => ({ typed, value })
 const stored = () => db.jobs.get('a') as Promise<Job>
-const settled = async () => { for (let i = 0; i < 4; i++) await new Promise(resolve => setTimeout(resolve, 15)) }
 
-async function opened() {
-  await db.jobs.clear()
-  await db.cards.clear()
-  await db.jobs.add(newJob('a', 'A part', '', '2026-11-12T09:00:00.000Z'))
-  setActivePinia(createPinia())
+const opened = () => {
   asked.length = 0
-  const store = useJob()
-  await store.open('a')
-  return store
+  return jobOnTheBench()
 }
 let store: Awaited<ReturnType<typeof opened>>
 beforeEach(async () => { store = await opened() })

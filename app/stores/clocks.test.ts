@@ -1,0 +1,46 @@
+import 'fake-indexeddb/auto'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { db } from '~/db/database'
+import { jobOnTheBench, settled } from '~/at-the-bench.fixture'
+import { useClocks } from './clocks'
+
+vi.mock('~/composables/core-worker', () => ({ coreWorker: () => ({ plan: () => new Promise(() => undefined) }) }))
+
+let clocks: ReturnType<typeof useClocks>
+beforeEach(async () => {
+  const job = await jobOnTheBench()
+  job.close()
+  clocks = useClocks()
+})
+afterEach(() => vi.useRealTimers())
+
+describe('named clocks', () => {
+  it('run side by side, the next to ring first, each with its job', async () => {
+    await clocks.start('Bake', 3600, 'a')
+    await clocks.start(' Post-flow ', 12, 'a')
+    await clocks.start('', 60, null)
+    await settled()
+    expect(clocks.running.map(({ name, jobId }) => [name, jobId])).toEqual([['Post-flow', 'a'], ['Clock', null], ['Bake', 'a']])
+    expect(clocks.running[0]!.leftS).toBeGreaterThan(10)
+    expect(clocks.running[0]!.leftS).toBeLessThanOrEqual(12)
+  })
+  it('keep their ends in the database: a reload, or a day with the bench shut, changes nothing', async () => {
+    await clocks.start('Soak', 600, 'a')
+    const [stored] = await db.clocks.toArray()
+    expect(stored!.endsAt - stored!.startedAt).toBe(600_000)
+    await db.clocks.update(stored!.id, { endsAt: Date.now() - 86_400_000 })
+    await settled()
+    expect(clocks.running[0]!.leftS).toBeLessThan(-86_000)
+  })
+  it('are hushed in every tab, and stopped', async () => {
+    await clocks.start('Cool', 0, null)
+    await settled()
+    const { id } = clocks.running[0]!
+    await clocks.hush(id)
+    await settled()
+    expect(clocks.running[0]!.hushed).toBe(true)
+    await clocks.stop(id)
+    await settled()
+    expect(clocks.running).toEqual([])
+  })
+})

@@ -1,0 +1,105 @@
+import 'fake-indexeddb/auto'
+import { readFileSync } from 'node:fs'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { EMPTY_KIT } from '#core/job/empty-kit'
+import { packBundle, readBundle } from '#core/job/bundle'
+import { readFile, shopToText } from '#core/job/files'
+import { db } from '~/db/database'
+import { jobOnTheBench, settled } from '~/at-the-bench.fixture'
+import { useShop } from './shop'
+
+vi.mock('~/composables/core-worker', () => ({ coreWorker: () => ({ plan: () => new Promise(() => undefined) }) }))
+
+const TEXT = readFileSync(new URL('../../demo/larkmoor-bench.json', import.meta.url), 'utf8')
+const bytes = (text: string) => new TextEncoder().encode(text)
+const demo = (autoload: boolean) => vi.stubGlobal('fetch', vi.fn(async () => Response.json({ autoload, shop: JSON.parse(TEXT), files: [{ id: 'demo-x', jobId: 'gearbox-cover', kind: 'picture', name: 'x.png', type: 'image/png', base64: btoa('abc') }] })))
+const everything = async () => JSON.stringify([await db.jobs.toArray(), await db.kit.toArray(), await db.files.toArray()])
+
+let shop: ReturnType<typeof useShop>
+beforeEach(async () => {
+  const job = await jobOnTheBench()
+  job.close()
+  await db.jobs.clear()
+  await db.cards.clear()
+  shop = useShop()
+})
+
+describe('opening the bench', () => {
+  it('started as a demo, takes the made-up shop in with its pictures, and only once', async () => {
+    demo(true)
+    await shop.open()
+    expect(await db.jobs.count()).toBeGreaterThan(3)
+    expect((await db.files.get('demo-x'))!.bytes.byteLength).toBe(3)
+    await db.jobs.clear()
+    shop.ready = false
+    await shop.open()
+    expect(await db.jobs.count()).toBe(0)
+  })
+  it('not started as one, is empty, with an empty kit', async () => {
+    demo(false)
+    await shop.open()
+    expect(await db.jobs.count()).toBe(0)
+    expect(shop.kit).toEqual(EMPTY_KIT)
+  })
+  it('with the server gone opens all the same, and says so where the demo is asked for', async () => {
+    vi.stubGlobal('fetch', vi.fn(async () => { throw new TypeError('no network') }))
+    await shop.open()
+    expect(shop.ready).toBe(true)
+    expect(await shop.loadDemo()).toMatchObject({ ok: false, issues: [{ message: expect.stringContaining('does not answer') }] })
+  })
+  it('follows a kit that another tab has changed', async () => {
+    demo(false)
+    await shop.open()
+    await db.kit.put({ id: 'kit', kit: { ...EMPTY_KIT, shop: 'Renamed' } })
+    await settled()
+    expect(shop.kit.shop).toBe('Renamed')
+  })
+})
+
+describe('taking in a file', () => {
+  it('adds its jobs, and the same file again changes nothing', async () => {
+    const first = await shop.importBytes(bytes(TEXT))
+    expect(first).toMatchObject({ ok: true, report: { replaced: 0, kit: true } })
+    const after = await everything()
+    expect(await shop.importBytes(bytes(TEXT))).toMatchObject({ ok: true, report: { added: 0, replaced: 0, kit: false } })
+    expect(await everything()).toBe(after)
+  })
+  it('leaves the kit of a bench that has one', async () => {
+    await shop.saveKit({ ...EMPTY_KIT, shop: 'Mine' })
+    expect(await shop.importBytes(bytes(TEXT))).toMatchObject({ ok: true, report: { kit: false } })
+    expect((await db.kit.get('kit'))!.kit.shop).toBe('Mine')
+  })
+  it('takes a zip with pictures', async () => {
+    const file = readFile(TEXT)
+    if (!file.ok) throw new Error('the demo does not read')
+    const zip = packBundle(shopToText(file.jobs.slice(0, 1), file.kit!, '2026-11-12T09:00:00.000Z'), [{ id: 'p1', jobId: file.jobs[0]!.id, kind: 'picture', name: 'a.png', type: 'image/png', bytes: new Uint8Array([137, 80, 78, 71]) }])
+    expect(readBundle(zip).ok).toBe(true)
+    expect(await shop.importBytes(zip)).toMatchObject({ ok: true, report: { added: 1 } })
+    expect(await db.files.count()).toBe(1)
+  })
+  it.each([
+    ['nothing at all', new Uint8Array()], ['no JSON', bytes('{"kind":')], ['another kind of file', bytes('{"kind":"something/else"}')], ['a zip that is cut off', new Uint8Array([80, 75, 3, 4, 20, 0])], ['noise', Uint8Array.from({ length: 400 }, (_, n) => n * 73 % 256)],
+    ['one bad job among good ones', bytes(TEXT.replace('"open":', '"opened":'))],
+  ])('refuses %s with a reason, and changes nothing', async (_, wrong) => {
+    await shop.importBytes(bytes(TEXT))
+    const before = await everything()
+    const taken = await shop.importBytes(wrong)
+    expect(taken.ok).toBe(false)
+    if (!taken.ok) expect(taken.issues[0]!.message.length).toBeGreaterThan(4)
+    expect(await everything()).toBe(before)
+  })
+})
+
+describe('the shelf', () => {
+  it('has a card for every job, newest first, as long as it is looked at', async () => {
+    const leave = shop.followShelf()
+    const one = await shop.startJob('  First part ', 'someone')
+    await shop.startJob('', '')
+    await settled()
+    expect(shop.cards.map(card => card.title).toSorted()).toEqual(['First part', 'Untitled part'])
+    leave()
+    await shop.removeJob(one)
+    expect(await db.cards.get(one)).toBeUndefined()
+    expect(await db.jobs.count()).toBe(1)
+  })
+})
