@@ -53,7 +53,7 @@ export function chooseFillerFor(job: Job, know: KnowData): FillerChoice {
 export function chooseProcessFor(job: Job, kit: Kit, know: KnowData, arcMin: number | undefined): ProcessChoice {
   const { takeIn, call, open } = job
   const load = takeIn.does ?? 'static'
-  const family = know.identified?.families[0]?.id ?? 'cast-al-si-mg'
+  const family = know.families[0]!.id
   const wall = takeIn.wallMm.value ?? 6
   const arcs = kit.machines.map(({ process, highA, ratedA, ratedPct, torchA }) => ({ process, maxA: highA, ratedA, dutyPct: ratedPct, torchA }))
   const flames = [
@@ -72,8 +72,8 @@ export function chooseProcessFor(job: Job, kit: Kit, know: KnowData, arcMin: num
 /** Call: mend or not, process, filler, price. */
 export function planCall(job: Job, kit: Kit, know: KnowData, choices: FillerChoice & ProcessChoice, price: number | null): StationPlan<CallData> {
   const { takeIn, call } = job
-  const wants = [...(know.evidence.length ? [] : ['the metal']), ...(takeIn.soak ? [] : ['how oily it is']), ...(takeIn.does ? [] : ['what it does']), ...(takeIn.wallMm.value ? [] : ['the wall'])]
-  const families = know.identified?.families.map(({ id, probability }) => ({ id, probability })) ?? [{ id: 'cast-al-si-mg', probability: 1 }]
+  const wants = [...(know.known ? [] : ['the metal']), ...(takeIn.soak ? [] : ['how oily it is']), ...(takeIn.does ? [] : ['what it does']), ...(takeIn.wallMm.value ? [] : ['the wall'])]
+  const families = know.families.map(({ id, probability }) => ({ id, probability }))
   const asked = takeIn.wallMm.value && takeIn.soak && takeIn.does
     ? askFor<Judged>('repair.judge', 'Mend or not', {
       families, soak: takeIn.soak, earlierRepair: takeIn.earlierRepair, load: takeIn.does, safetyCritical: takeIn.safetyCritical, wallMm: takeIn.wallMm.value,
@@ -112,7 +112,7 @@ export function planCall(job: Job, kit: Kit, know: KnowData, choices: FillerChoi
     cautions: asked?.ok ? asked.cautions : [],
     workings: { ...(choices.fillerWorking ? { filler: choices.fillerWorking } : {}), ...(choices.processWorking ? { process: choices.processWorking } : {}), ...(asked?.ok ? { judge: asked.working } : {}) },
     basis: {
-      'metal': know.identified && know.evidence.length ? know.identified.families[0]!.name : '', 'soak': takeIn.soak ?? '', 'what it does': takeIn.does ?? '', 'wall': takeIn.wallMm.typed,
+      'metal': know.known ? know.families[0]!.name : '', 'soak': takeIn.soak ?? '', 'what it does': takeIn.does ?? '', 'wall': takeIn.wallMm.typed,
       'earlier repair': takeIn.earlierRepair, 'filler': choices.filler, 'process': choices.process, 'safety': takeIn.safetyCritical, 'new price': takeIn.newPrice === null ? '' : String(takeIn.newPrice),
     },
     data: { ...choices, judged, price, map: { base: { pct: know.alloy.pct }, filler: choices.fillerAlloy, dilutionPct: dilutionOf(job), passes: call.passes } },

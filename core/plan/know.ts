@@ -1,8 +1,9 @@
 import type { Job } from '../job/job.schema'
 import { ALLOYS, type Alloy } from '../metal/alloys.table'
-import { familyById } from '../metal/families.table'
+import { familyById, type FamilyId } from '../metal/families.table'
+import type { Caution } from '../ask/question'
 import { findAlloy } from '../metal/find-alloy'
-import type { Identified } from '../metal/identify/identify'
+import { metalHazards, type Identified } from '../metal/identify/identify'
 import { compositionMatches, type CompositionMatch } from '../metal/identify/composition-matches'
 import { densityResolves, type DensityResolves } from '../metal/identify/density-resolves'
 import { BENCH_TESTS } from '../metal/identify/tests.table'
@@ -13,6 +14,12 @@ import { capital, figure, list, type Sentence, type StationPlan } from './parts'
 
 export interface KnowData extends JobEvidence {
   identified: Identified | null
+  /** What it is taken for, best first: the family of an alloy that was named, else what the evidence says, else the commonest casting. */
+  families: { id: FamilyId, name: string, probability: number }[]
+  /** Whether anything says what it is. */
+  known: boolean
+  /** What this metal does to whoever grinds, heats or trusts it: it stands at every step where that is done. */
+  hazards: Caution[]
   /** Stands for the metal where one composition is needed. */
   alloy: Alloy
   alloySource: 'named' | 'analyser' | 'mark' | 'family'
@@ -24,6 +31,10 @@ export interface KnowData extends JobEvidence {
 
 /** A reading fits an alloy well enough to stand for it: judgement. */
 const FITS = 0.5
+/** A name is doubted where the evidence gives another family this much: judgement. */
+const DOUBTED_AT = 0.5
+/** Cautions that go by what the metal is, and not by how it was looked at. */
+const METAL_CODES: readonly string[] = ['magnesium', 'magnesium-possible', 'zinc-fume', 'strong-alloy']
 
 /** What the scale leaves standing. */
 function scaleWords({ cannotTell, rulesOut }: DensityResolves): string {
@@ -46,13 +57,21 @@ export function planKnow(job: Job): StationPlan<KnowData> {
   const analysed = matches[0] && matches[0].fit >= FITS ? findAlloy(matches[0].alloy) : undefined
   const resolves = found.density ? densityResolves(found.density.densityGcm3, found.density.uncertaintyGcm3) : null
   const alloy = named ?? analysed ?? (marked ? findAlloy(marked) : undefined) ?? ALLOYS.find(row => row.name === family.sampleAlloy)!
+  const namedFamily = named ? familyById(named.family) : undefined
+  const families = namedFamily ? [{ id: namedFamily.id, name: namedFamily.name, probability: 1 }] : identified?.families.map(({ id, name, probability }) => ({ id, name, probability })) ?? [{ id: family.id, name: family.name, probability: 1 }]
+  const known = namedFamily !== undefined || (found.evidence.length > 0 && best !== undefined)
+  const hazards = namedFamily || identified ? metalHazards(families) : []
   const next = identified?.next.find(test => test.test === identified.recommended)
   const nextTest = BENCH_TESTS.find(test => test.test === next?.test)
-  const call: Sentence = found.evidence.length === 0 || !best
+  const welds = (fusion: string) => fusion === 'good' ? '; it welds well.' : fusion === 'never' ? '; it is not fusion welded.' : `; it welds ${fusion}ly.`
+  const call: Sentence = namedFamily
+    ? [`${named!.name}, as you named it: ${namedFamily.name}${welds(namedFamily.fusion)}`]
+    : found.evidence.length === 0 || !best
     ? ['Nothing seen yet. Begin with the cheapest: what it was made from, the skin on its hidden side, the break.']
-    : [capital(best.name), ', ', figure(Math.min(99, Math.round(best.probability * 100)), 'pct', 'identify'), best.probability >= 0.9 ? ' sure' : ' likely', best.fusion === 'good' ? '; it welds well.' : best.fusion === 'never' ? '; it is not fusion welded.' : `; it welds ${best.fusion}ly.`]
+    : [capital(best.name), ', ', figure(Math.min(99, Math.round(best.probability * 100)), 'pct', 'identify'), best.probability >= 0.9 ? ' sure' : ' likely', welds(best.fusion)]
   const why: Sentence[] = found.refused.map(reason => [reason, '. What was entered stays; it counts for nothing.'])
-  if (best && found.evidence.length) {
+  if (namedFamily && best && found.evidence.length && best.id !== namedFamily.id && best.probability >= DOUBTED_AT) why.push([`What was seen speaks for ${best.name}, `, figure(Math.round(best.probability * 100), 'pct', 'identify'), ' likely: look at the name again.'])
+  if (best && found.evidence.length && !namedFamily) {
     const second = identified!.families[1]!
     why.push([`After it comes ${second.name} at `, figure(Math.round(second.probability * 100), 'pct', 'identify'), '.'])
   }
@@ -62,16 +81,16 @@ export function planKnow(job: Job): StationPlan<KnowData> {
   const densityAsked = found.density ? askFor('alloy.density', 'Density by weighing', { dryG: job.know.dryG.value, submergedG: job.know.submergedG.value, hangerG: job.know.hangerG.value ?? 0, scaleG: job.know.scaleG.value ?? 1 }) : null
   return {
     id: 'know',
-    short: best && found.evidence.length ? `${best.name}, ${Math.min(99, Math.round(best.probability * 100))} in 100` : 'wants something seen',
-    wants: found.evidence.length ? [] : ['something seen or measured'],
+    short: namedFamily ? `${named!.name}, as named` : best && found.evidence.length ? `${best.name}, ${Math.min(99, Math.round(best.probability * 100))} in 100` : 'wants something seen',
+    wants: known ? [] : ['something seen or measured'],
     call, why,
     change: nextTest && next && best && best.probability < 0.95 ? [[`${nextTest.how}`]] : [['The torch is the last test: a light pass without rod on the edge of the damage.']],
-    cautions: asked.ok ? asked.cautions : [],
+    cautions: [...hazards, ...(asked.ok ? asked.cautions.filter(one => !METAL_CODES.includes(one.code)) : [])],
     workings: {
       ...(asked.ok ? { identify: asked.working } : {}),
       ...(densityAsked?.ok ? { density: densityAsked.working } : {}),
     },
-    basis: { metal: best && found.evidence.length ? best.name : '', alloy: named ? named.name : '' },
-    data: { ...found, identified, alloy, resolves, matches, alloySource: named ? 'named' : analysed ? 'analyser' : marked ? 'mark' : 'family' },
+    basis: { metal: known ? families[0]!.name : '', alloy: named ? named.name : '' },
+    data: { ...found, identified, families, known, hazards, alloy, resolves, matches, alloySource: named ? 'named' : analysed ? 'analyser' : marked ? 'mark' : 'family' },
   }
 }

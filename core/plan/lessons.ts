@@ -45,7 +45,7 @@ export function lessonsOf(jobs: readonly Job[], kit: Kit): Lessons {
     }
     const timed = phases.filter(phase => phase.actualMin !== null)
     const [plannedMin, actualMin] = [timed.reduce((sum, phase) => sum + phase.minutes, 0), timed.reduce((sum, phase) => sum + phase.actualMin!, 0)]
-    const family = plan.know.data.identified?.families[0]?.name
+    const family = plan.know.data.families[0]?.name
     return { success: !returned.has(job.id), family, process: PROCESSES[plan.weld.data.process].name, filler: plan.call.data.filler, soak: job.takeIn.soak ?? undefined, ...(plannedMin > 0 && actualMin > 0 ? { plannedMin, actualMin } : {}) }
   })
   const { all, groups } = learn(records)

@@ -80,6 +80,8 @@ export function planJob(job: Job, kit: Kit): JobPlan {
   const before = [takeIn, know, open, warm, weld, rebuild, prove]
   const handOver = planHandOver(job, kit, phases, open.data, weld.data, choices.filler, unmetBefore(job, before, prove.data))
   const call = planCall(job, kit, know.data, choices, handOver.data.quote?.total ?? null)
-  const all = { 'take-in': takeIn, know, call, open, warm, weld, rebuild, prove, 'hand-over': handOver }
+  // A metal that burns, fumes or breaks says so wherever it is judged, ground, heated or cut.
+  const warned = <Data>(plan: StationPlan<Data>): StationPlan<Data> => ({ ...plan, cautions: [...know.data.hazards.filter(hazard => !plan.cautions.some(one => one.code === hazard.code)), ...plan.cautions] })
+  const all = { 'take-in': takeIn, know, call: warned(call), open: warned(open), warm: warned(warm), weld: warned(weld), rebuild: warned(rebuild), prove, 'hand-over': handOver }
   return Object.fromEntries(STATION_IDS.map(id => [id, { ...all[id], ...standing(job, all[id]) }])) as unknown as JobPlan
 }

@@ -55,7 +55,7 @@ export function recordOf(job: Job, plan: JobPlan, kit: Kit, system: ReadingSyste
       { label: 'Kept from harm', text: list(takeIn.protect.map(id => PROTECTS[id].name)) },
     ] },
     { title: 'The metal', lines: [
-      { label: 'Taken for', text: plan.know.data.evidence.length ? said('know') : 'not looked into' },
+      { label: 'Taken for', text: plan.know.data.known ? said('know') : 'not looked into' },
       { label: 'Known by', text: plan.know.data.evidence.map(evidenceText).join('; ') },
     ] },
     { title: 'What was done', lines: [

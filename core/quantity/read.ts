@@ -37,7 +37,7 @@ function readNumber(text: string): Written | string {
   const [all, sign, whole, mixedTop, mixedUnder, top, under, decimal] = match
   const rest = plain.slice(all.length).trim()
   const negate = sign === '-' ? -1 : 1
-  if (/^[\d.,/⁄]/.test(rest)) return `"${text}": "${rest}" after the number is not understood`
+  if (/^(?:[\d.,]|[/⁄]\s*(?:\d|$))/.test(rest)) return `"${text}": "${rest}" after the number is not understood`
   if (decimal !== undefined) {
     if (/^\d{1,3},\d{3}$/.test(decimal)) return `"${decimal}" may mean thousands or decimals; write it without the comma`
     return { value: negate * Number(decimal.replace(',', '.')), isFraction: false, rest }

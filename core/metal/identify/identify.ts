@@ -126,13 +126,19 @@ function contradictions(evidence: readonly Evidence[], likelihoods: readonly ByF
   })
 }
 
-function hazards(families: readonly FamilyOdds[], evidence: readonly Evidence[]): Caution[] {
-  const chance = (id: FamilyId) => families.find(family => family.id === id)!.probability
+/** What a metal does to whoever grinds, heats or trusts it: by the odds of its family, best first. */
+export function metalHazards(families: readonly { id: FamilyId, probability: number }[]): Caution[] {
+  const chance = (id: FamilyId) => families.find(family => family.id === id)?.probability ?? 0
   const found: Caution[] = []
   if (chance('magnesium') >= MAGNESIUM_STOPS_AT) found.push(caution('magnesium'))
   else if (chance('magnesium') >= MAGNESIUM_WARNS_AT) found.push(caution('magnesium-possible'))
   if (chance('zinc-alloy') >= ZINC_STOPS_AT) found.push(caution('zinc-fume'))
-  if (families[0]!.id === 'wrought-7xxx-copper' || families[0]!.id === 'wrought-2xxx') found.push(caution('strong-alloy'))
+  if (families[0]?.id === 'wrought-7xxx-copper' || families[0]?.id === 'wrought-2xxx') found.push(caution('strong-alloy'))
+  return found
+}
+
+function hazards(families: readonly FamilyOdds[], evidence: readonly Evidence[]): Caution[] {
+  const found = metalHazards(families)
   for (const entry of evidence) {
     if (entry.test === 'mark' && readMark(entry.text).length === 0) {
       found.push({ code: 'mark-not-known', level: 'note', text: `"${entry.text}" is no designation known here; it counts for nothing, but stays in the record.` })
