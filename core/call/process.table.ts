@@ -12,6 +12,8 @@ export interface ProcessRow {
   readonly name: string
   readonly fusion: boolean
   readonly needsAmps: boolean
+  /** Whether flux goes on before the heat, and must come off after it. */
+  readonly flux: boolean
   readonly dirt: readonly [number, number, number, number]
   readonly cyclic: number
   readonly staticLoad: number
@@ -28,27 +30,27 @@ export interface ProcessRow {
 
 export const PROCESSES: Readonly<Record<ProcessId, ProcessRow>> = {
   'ac-tig': {
-    name: 'AC TIG', fusion: true, needsAmps: true, dirt: [0, 0.02, 0.10, 0.30], cyclic: 0, staticLoad: 0, watertight: 0, tight: 0.05, walls: [0.8, 16], wallOff: 0.2, setUpMin: 15, mm2PerMin: 110,
+    name: 'AC TIG', fusion: true, needsAmps: true, flux: false, dirt: [0, 0.02, 0.10, 0.30], cyclic: 0, staticLoad: 0, watertight: 0, tight: 0.05, walls: [0.8, 16], wallOff: 0.2, setUpMin: 15, mm2PerMin: 110,
     school: 'the arc can sit on the metal and boil dirt out before any rod goes in',
   },
   'mig-pulse': {
-    name: 'pulsed MIG', fusion: true, needsAmps: true, dirt: [0.10, 0.18, 0.40, 0.65], cyclic: 0.08, staticLoad: 0.03, watertight: 0.15, tight: 0.12, walls: [3, 25], wallOff: 0.3, setUpMin: 15, mm2PerMin: 900,
+    name: 'pulsed MIG', fusion: true, needsAmps: true, flux: false, dirt: [0.10, 0.18, 0.40, 0.65], cyclic: 0.08, staticLoad: 0.03, watertight: 0.15, tight: 0.12, walls: [3, 25], wallOff: 0.3, setUpMin: 15, mm2PerMin: 900,
     school: 'one school rules it out on castings, since dirt is trapped; the other fills grooves with it in a tenth of the time, often inside a TIG border',
   },
   'mig-spool': {
-    name: 'spool-gun MIG, cold', fusion: true, needsAmps: true, dirt: [0.15, 0.20, 0.35, 0.60], cyclic: 0.3, staticLoad: 0.1, watertight: 0.05, tight: 0.15, walls: [1.5, 5], wallOff: 0.35, setUpMin: 12, mm2PerMin: 600,
+    name: 'spool-gun MIG, cold', fusion: true, needsAmps: true, flux: false, dirt: [0.15, 0.20, 0.35, 0.60], cyclic: 0.3, staticLoad: 0.1, watertight: 0.05, tight: 0.15, walls: [1.5, 5], wallOff: 0.35, setUpMin: 12, mm2PerMin: 600,
     school: 'short cold stitches for thin, corroded sheet that must only hold water',
   },
   'zinc-rod-braze': {
-    name: 'zinc-aluminium rod', fusion: false, needsAmps: false, dirt: [0.15, 0.25, 0.55, 0.85], cyclic: 0.9, staticLoad: 0.35, watertight: 0.1, tight: 0.05, walls: [1, 8], wallOff: 0.3, setUpMin: 15, mm2PerMin: 60,
+    name: 'zinc-aluminium rod', fusion: false, needsAmps: false, flux: false, dirt: [0.15, 0.25, 0.55, 0.85], cyclic: 0.9, staticLoad: 0.35, watertight: 0.1, tight: 0.05, walls: [1, 8], wallOff: 0.3, setUpMin: 15, mm2PerMin: 60,
     school: 'for a gas torch and no welder; spoils the spot for later fusion welding',
   },
   'al-si-braze': {
-    name: 'aluminium-silicon rod and flux', fusion: false, needsAmps: false, dirt: [0.25, 0.35, 0.60, 0.85], cyclic: 0.45, staticLoad: 0.15, watertight: 0.1, tight: 0.1, walls: [1, 6], wallOff: 0.35, setUpMin: 20, mm2PerMin: 70,
+    name: 'aluminium-silicon rod and flux', fusion: false, needsAmps: false, flux: true, dirt: [0.25, 0.35, 0.60, 0.85], cyclic: 0.45, staticLoad: 0.15, watertight: 0.1, tight: 0.1, walls: [1, 6], wallOff: 0.35, setUpMin: 20, mm2PerMin: 70,
     school: 'clean thin work of a high melting range, flux washed off to the last trace',
   },
   'oxy-fuel': {
-    name: 'oxy-fuel with rod and flux', fusion: true, needsAmps: false, dirt: [0.20, 0.25, 0.40, 0.55], cyclic: 0.2, staticLoad: 0.1, watertight: 0.1, tight: 0.1, walls: [2, 12], wallOff: 0.3, setUpMin: 20, mm2PerMin: 70,
+    name: 'oxy-fuel with rod and flux', fusion: true, needsAmps: false, flux: true, dirt: [0.20, 0.25, 0.40, 0.55], cyclic: 0.2, staticLoad: 0.1, watertight: 0.1, tight: 0.1, walls: [2, 12], wallOff: 0.3, setUpMin: 20, mm2PerMin: 70,
     school: 'the old way on castings; slow, much heat, flux to be washed off',
   },
 }

@@ -1,3 +1,4 @@
+import { PROCESSES, type ProcessId } from '../call/process.table'
 import type { Job } from '../job/job.schema'
 import type { StationId } from '../job/stations.table'
 
@@ -10,7 +11,7 @@ export interface CheckRow {
   readonly minutes: number
   /** Where one goes back to when it fails. */
   readonly back: StationId
-  readonly needed: (job: Job) => boolean
+  readonly needed: (job: Job, process: ProcessId) => boolean
   readonly caution?: string
 }
 
@@ -19,6 +20,8 @@ const moves = (job: Job, ...ids: string[]) => job.takeIn.mustNotMove.some(id => 
 /** Checks, and which job needs each. Common practice, no source. */
 export const CHECKS: readonly CheckRow[] = [
   { id: 'look', back: 'weld', name: 'Look', where: 'the weld and both its ends', how: 'Toes, craters, specks, a crack reopened: with a lens, both sides, under a raking light.', minutes: 3, needed: () => true },
+  { id: 'flux', back: 'weld', name: 'Flux washed off', where: 'the joint, its far side and every pocket', how: 'Hot water and a brush until a drop of clean water dried on it leaves no white: what stays eats the metal for years.', minutes: 5, needed: (_, process) => PROCESSES[process].flux },
+  { id: 'wetted', back: 'weld', name: 'Wetted through', where: 'both edges of the joint, from both sides', how: 'Rod runs out to a feather everywhere and shows on the far side; tapped, it rings with the part. Pick at an edge: nothing lifts.', minutes: 3, needed: (_, process) => !PROCESSES[process].fusion },
   { id: 'dye', back: 'open', name: 'Dye', where: 'the weld, 25 mm past each end', how: 'Clean, dye, ten minutes, wipe, developer: no line may bleed through. Grind flush first where a line is doubtful.', minutes: 15, needed: job => job.takeIn.does !== 'static' || job.takeIn.safetyCritical !== 'none', caution: 'solvent-fire' },
   { id: 'flat', back: 'rebuild', name: 'Flatness of the gasket face', where: 'the whole face', how: 'Straightedge and feelers across and along, or blue on a true plate: marks out to every edge.', minutes: 8, needed: job => moves(job, 'gasket-face') },
   { id: 'line', back: 'rebuild', name: 'Alignment against before', where: 'bores, diameters and pivots', how: 'Measure again what was measured at take-in: bores, diameters, pivots.', minutes: 8, needed: job => moves(job, 'bearing-bore', 'locating-diameter', 'pivot-line') },

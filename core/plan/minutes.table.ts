@@ -21,4 +21,5 @@ export const COOL_MIN = 25
 /** Clamping the earth, looking whether it is clean, cutting and fitting a patch: judgement. */
 export const EARTH_MIN = 2
 export const CLEAN_CHECK_MIN = 3
+export const FLUX_MIN = 2
 export const PATCH_MIN = 35

@@ -1,3 +1,4 @@
+import { PROCESSES, type ProcessId } from '../call/process.table'
 import type { Job } from '../job/job.schema'
 import { OPENING_WORKS } from '../job/words.table'
 import type { GroovePlan } from '../groove/plan'
@@ -59,13 +60,13 @@ function plateOf({ open }: Job) {
 }
 
 /** Open up: order of cleaning, stop-holes, groove with its passes, rods. `filler` must be an alloy of the table. */
-export function planOpen(job: Job, filler: string): StationPlan<OpenData> {
+export function planOpen(job: Job, filler: string, process: ProcessId): StationPlan<OpenData> {
   const { open, takeIn } = job
   const asking = askingOf(job, filler)
   const asked = 'input' in asking ? askFor<GroovePlan>(asking.question, asking.title, asking.input) : null
   const groove = asked?.ok ? asked.answer : null
   const refused = asked && !asked.ok ? asked.reason : null
-  const steps = openingSteps(job, (groove ? groove.removedAreaMm2 * groove.runMm : 0) / 1000)
+  const steps = openingSteps(job, (groove ? groove.removedAreaMm2 * groove.runMm : 0) / 1000, process)
   const wants = 'wants' in asking ? asking.wants : []
   const closed = open.work !== 'build-up' && (open.work !== 'crack' || open.closed)
   const sequence = groove && open.work !== 'build-up'
@@ -79,9 +80,9 @@ export function planOpen(job: Job, filler: string): StationPlan<OpenData> {
     : [OPENED[open.work], open.sides === 2 ? ' from both sides, ' : ' from one side, ', figure(groove.depthMm, 'mm', 'groove'), ' deep at ', figure(open.includedDeg.value ?? 70, 'deg'), '; ', `${count(groove.passes, 'pass', 'passes')}, ${count(groove.rods, 'rod')}.`]
     : refused ? [`No groove: ${refused}.`] : [`Wants ${list(wants)}.`]
   const why: Sentence[] = []
-  if (takeIn.soak === 'oil-soaked') why.push(['It held oil for long, so the first bead will bubble. A round-bottomed groove lets the arc sit on it and boil out before rod goes in.'])
+  if (takeIn.soak === 'oil-soaked') why.push([PROCESSES[process].needsAmps ? 'It held oil for long, so the first bead will bubble. A round-bottomed groove lets the arc sit on it and boil out before rod goes in.' : 'It held oil for long, and a flame boils none of it out: bake it until nothing more comes, or take the arc to it.'])
   if (groove) {
-    why.push(['Metal out ', figure(groove.removedG, 'g', 'groove'), ', metal in ', figure(groove.massG, 'g', 'groove'), ', arc about ', figure(groove.arcMin, 'min', 'groove'), '.'])
+    why.push(['Metal out ', figure(groove.removedG, 'g', 'groove'), ', metal in ', figure(groove.massG, 'g', 'groove'), ...(PROCESSES[process].needsAmps ? [', arc about ', figure(groove.arcMin, 'min', 'groove')] : []), '.'])
     if (groove.stopHoles.length) why.push(['Stop-holes ', figure(open.stopHoleMm.value ?? 3.2, 'mm'), ', ', figure(open.pastTipMm.value ?? 4.8, 'mm'), ' past each visible tip.'])
     if (open.work === 'patch') why.push(['A patch fits to the thickness of a saw cut, bevelled like the hole it goes in; round its corners, since square ones start cracks.'])
     if (open.work === 'build-up') why.push(['Layers turn about, so that no end sits always hot. Copper behind keeps the edge from running away.'])

@@ -1,6 +1,7 @@
+import { PROCESSES, type ProcessId } from '../call/process.table'
 import type { Job } from '../job/job.schema'
 import { PROTECTS } from '../job/words.table'
-import { BAKE_C, BAKE_MIN, CLEAN_CHECK_MIN, DEGREASE_MIN, EARLIER_REPAIR_MIN, EARTH_MIN, FIND_ENDS_MIN, GROOVE_MIN_PER_CM3, PATCH_MIN, PROTECT_MIN_EACH, STOP_HOLES_MIN, UNCOAT_MIN } from './minutes.table'
+import { BAKE_C, BAKE_MIN, CLEAN_CHECK_MIN, DEGREASE_MIN, EARLIER_REPAIR_MIN, EARTH_MIN, FIND_ENDS_MIN, FLUX_MIN, GROOVE_MIN_PER_CM3, PATCH_MIN, PROTECT_MIN_EACH, STOP_HOLES_MIN, UNCOAT_MIN } from './minutes.table'
 
 export interface WorkStep {
   readonly id: string
@@ -22,12 +23,13 @@ const TAKE_OUT = {
 } as const
 
 /**
- * Opening up, in order: what is near, degrease, coating, earlier repair, ends, holes, groove, wipe, bake, wipe again, earth, look.
+ * Opening up, in order: what is near, degrease, coating, earlier repair, ends, holes, groove, wipe, bake, wipe again, earth (for an arc), look, flux (where the process asks it).
  * Order: common practice, no source.
  */
-export function openingSteps(job: Job, removedCm3: number): WorkStep[] {
+export function openingSteps(job: Job, removedCm3: number, process: ProcessId): WorkStep[] {
   const { takeIn, open } = job
   const soak = takeIn.soak ?? 'handled'
+  const { needsAmps: arc, flux } = PROCESSES[process]
   const steps: WorkStep[] = takeIn.protect.map(id => ({
     id: `protect-${id}`, text: `${PROTECTS[id].name[0]!.toUpperCase()}${PROTECTS[id].name.slice(1)}: ${PROTECTS[id].how}.`, why: 'before dust, solvent or heat', minutes: PROTECT_MIN_EACH,
     ...('caution' in PROTECTS[id] ? { hold: 'done, and looked at' } : {}),
@@ -46,7 +48,10 @@ export function openingSteps(job: Job, removedCm3: number): WorkStep[] {
     else steps.push({ id: 'torch-out', text: `Torch the groove, flame always moving, to about ${BAKE_C} °C by stick until the dark damp front has gone.`, why: 'drives oil and water out of the pores', minutes: 5, hold: 'no dark front' })
     steps.push({ id: 'wipe-again', text: 'Wipe again, warm, with a clean rag.', why: 'what the heat brought up must go', minutes: 2, hold: 'the rag stays clean' })
   }
-  steps.push({ id: 'earth', text: 'Earth clamp on bright bare metal of the part itself, near the weld; tug it, and try the arc on scrap.', why: 'through paint or a bearing it burns what it crosses', minutes: EARTH_MIN, ban: 'no earth through a bearing, a seal face or paint', hold: 'bare metal under the clamp' })
-  steps.push({ id: 'clean', text: 'Is it clean? Bright metal all over the groove, a white rag with acetone comes away white, and a short arc without rod makes a bright puddle with no specks.', why: 'dirt shows in the first puddle, when it is still cheap to go back', minutes: CLEAN_CHECK_MIN, hold: 'white rag, bright puddle' })
+  if (arc) steps.push({ id: 'earth', text: 'Earth clamp on bright bare metal of the part itself, near the weld; tug it, and try the arc on scrap.', why: 'through paint or a bearing it burns what it crosses', minutes: EARTH_MIN, ban: 'no earth through a bearing, a seal face or paint', hold: 'bare metal under the clamp' })
+  steps.push(arc
+    ? { id: 'clean', text: 'Is it clean? Bright metal all over the groove, a white rag with acetone comes away white, and a short arc without rod makes a bright puddle with no specks.', why: 'dirt shows in the first puddle, when it is still cheap to go back', minutes: CLEAN_CHECK_MIN, hold: 'white rag, bright puddle' }
+    : { id: 'clean', text: 'Is it clean? Bright metal all over the groove, brushed with stainless just before the flame, and a white rag with acetone comes away white.', why: 'a flame boils nothing out and breaks no oxide: what is left stays in the joint', minutes: CLEAN_CHECK_MIN, hold: 'white rag, bright metal' })
+  if (flux) steps.push({ id: 'flux', text: 'Flux as a thin paste on groove and rod, at once before the heat.', why: 'it takes the oxide off; dry, it shields nothing', minutes: FLUX_MIN, ban: 'no bare hands and no bare eyes: flux burns' })
   return steps
 }

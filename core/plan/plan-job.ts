@@ -70,12 +70,14 @@ export function planJob(job: Job, kit: Kit): JobPlan {
   const body = bodyOf(job, alloy.densityGcm3)
   const takeIn = planTakeIn(job, body)
   const filler = chooseFillerFor(job, know.data)
-  const open = planOpen(job, filler.fillerAlloy)
+  // Which process it is does not hang on the groove; how many minutes it takes does.
+  const { process } = chooseProcessFor(job, kit, know.data, undefined)
+  const open = planOpen(job, filler.fillerAlloy, process)
   const choices = { ...filler, ...chooseProcessFor(job, kit, know.data, open.data.groove?.arcMin) }
   const warm = planWarm(job, kit, body, alloy)
   const weld = planWeld(job, kit, open.data, warm.data, choices.process, body, alloy, filler.fillerAlloy)
   const rebuild = planRebuild(job, kit, open.data, alloy, filler.fillerAlloy, choices.process)
-  const prove = planProve(job)
+  const prove = planProve(job, process)
   const phases = phasesOf(job, kit, open.data, warm.data, weld.data, rebuild.data, prove.data)
   const before = [takeIn, know, open, warm, weld, rebuild, prove]
   const handOver = planHandOver(job, kit, phases, open.data, weld.data, choices.filler, unmetBefore(job, before, prove.data))

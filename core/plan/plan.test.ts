@@ -9,6 +9,7 @@ import { applyPatch } from '../job/patch'
 import { STATION_IDS } from '../job/stations.table'
 import { questions } from '../questions'
 import { caution, CAUTION_CODES } from '../safety/cautions.table'
+import { PROCESS_IDS, type ProcessId } from '../call/process.table'
 import { CHECKS } from './checks.table'
 import { bodyOf } from './body'
 import { openingSteps } from './opening-steps'
@@ -103,7 +104,7 @@ describe('pieces of the plan', () => {
     expect(bodyOf(newJob('x', 'X', '', '2026-11-12T09:00:00Z'), 2.7)).toBeNull()
   })
   it('puts cleaning in the order of the trade (common practice, no source)', () => {
-    const order = openingSteps(cover, 5).map(step => step.id)
+    const order = openingSteps(cover, 5, 'ac-tig').map(step => step.id)
     const before = (a: string, b: string) => expect(order.indexOf(a), `${a} before ${b}`).toBeLessThan(order.indexOf(b))
     before('protect-lip-seal', 'degrease')
     before('degrease', 'earlier')
@@ -113,6 +114,16 @@ describe('pieces of the plan', () => {
     before('groove', 'wipe')
     before('wipe', 'bake')
     before('bake', 'wipe-again')
+  })
+  it('earths and tries the arc only where there is one, fluxes only what wants flux, and washes it off afterwards', () => {
+    const steps = (process: ProcessId) => openingSteps(cover, 5, process).map(step => step.id)
+    expect(steps('ac-tig')).toContain('earth')
+    for (const process of ['zinc-rod-braze', 'al-si-braze', 'oxy-fuel'] as const) expect(steps(process)).not.toContain('earth')
+    expect(PROCESS_IDS.filter(process => steps(process).includes('flux'))).toEqual(['al-si-braze', 'oxy-fuel'])
+    expect(openingSteps(cover, 5, 'oxy-fuel').find(step => step.id === 'clean')!.text).not.toContain('arc')
+    const checks = (process: ProcessId) => planJob(applyPatch(cover, { path: ['call', 'process'], value: process }), kit).prove.data.checks.map(check => check.id)
+    expect(PROCESS_IDS.filter(process => checks(process).includes('flux'))).toEqual(['al-si-braze', 'oxy-fuel'])
+    expect(PROCESS_IDS.filter(process => checks(process).includes('wetted'))).toEqual(['zinc-rod-braze', 'al-si-braze'])
   })
   it('asks the checks that the duty needs', () => {
     const checks = planJob(cover, kit).prove.data.checks.map(check => check.id)

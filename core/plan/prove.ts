@@ -1,5 +1,6 @@
 import type { RunOut } from '../face/run-out'
 import type { Decay } from '../leak/decay'
+import { PROCESSES, type ProcessId } from '../call/process.table'
 import type { Job } from '../job/job.schema'
 import { STATION_NAMES, type StationId } from '../job/stations.table'
 import { caution } from '../safety/cautions.table'
@@ -12,8 +13,8 @@ export interface ProveCheck { id: string, name: string, where: string, how: stri
 export interface ProveData { checks: ProveCheck[], passed: number, failed: number, compared: Compared[], runOut: MeasuredOrReason<RunOut>, leak: MeasuredOrReason<Decay>, balance: MeasuredOrReason<{ unbalanceGmm: number, correctG: number }> }
 
 /** Prove: the checks this duty, repair and cause need, with results and what was measured. */
-export function planProve(job: Job): StationPlan<ProveData> {
-  const rows = CHECKS.filter(row => row.needed(job))
+export function planProve(job: Job, process: ProcessId): StationPlan<ProveData> {
+  const rows = CHECKS.filter(row => row.needed(job, process))
   const measured = { runOut: runOutOf(job), leak: leakOf(job), balance: unbalanceOf(job) }
   const compared = comparedOf(job)
   const judged = compared.filter(entry => entry.within !== null)
@@ -41,12 +42,12 @@ export function planProve(job: Job): StationPlan<ProveData> {
       ...found.map((entry): Sentence => 'said' in entry ? entry.said : [`${capital(entry.reason)}.`]),
       ...compared.flatMap((entry): Sentence[] => entry.said ? [entry.said] : []),
       ...checks.filter(check => check.within === false && check.result === 'pass').map((check): Sentence => [`${check.name} is marked passed, but its readings are over their limit.`]),
-      [`These follow from what it does${job.takeIn.mustNotMove.length ? ' and from what may not move' : ''}.`], ...(open[0] ? [[open[0].how] as Sentence] : []),
+      [`These follow from what it does${job.takeIn.mustNotMove.length ? ', from what may not move' : ''} and from how it is joined.`], ...(open[0] ? [[open[0].how] as Sentence] : []),
     ],
     change: [['What is not perfect is said in the record, not hidden.']],
     cautions: [...leakCautions, ...[...new Set(rows.flatMap(row => row.caution ? [row.caution] : []))].map(caution)],
     workings,
-    basis: { 'what it does': job.takeIn.does ?? '', 'may not move': job.takeIn.mustNotMove.join(', '), 'rebuilt': job.rebuild.thread },
+    basis: { 'what it does': job.takeIn.does ?? '', 'may not move': job.takeIn.mustNotMove.join(', '), 'rebuilt': job.rebuild.thread, ...(PROCESSES[process].needsAmps ? {} : { 'joined by': PROCESSES[process].name }) },
     data: { checks, passed, failed: failed.length, compared, ...measured },
   }
 }
