@@ -16,7 +16,7 @@ const MACHINES: KitColumn[] = [
   { key: 'paid', label: 'It cost', unit: 'number', blank: null },
 ]
 const TORCHES: KitColumn[] = [
-  { key: 'name', label: 'Torch', blank: 'propane torch' }, { key: 'gas', label: 'Gas', blank: 'propane' },
+  { key: 'name', label: 'Torch', blank: 'propane torch' }, { key: 'gas', label: 'Gas; oxy-… if fed with oxygen', blank: 'propane' },
   { key: 'powerW', label: 'Power', unit: 'w', blank: 2000 }, { key: 'efficiencyPct', label: 'goes in', unit: 'pct', blank: 30 },
 ]
 const RODS: KitColumn[] = [

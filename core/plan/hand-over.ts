@@ -25,7 +25,7 @@ export function planHandOver(job: Job, kit: Kit, phases: Phase[], open: OpenData
   const input = {
     phases: phases.map(({ name, minutes }) => ({ name, minutes })),
     ratePerHour: kit.ratePerHour,
-    filler: { rods: (open.groove?.rods ?? 0) * (kit.learnt?.ratios.rods?.ratio ?? 1), pricePerRod: rod?.price ?? 0 },
+    filler: { rods: weld.rods * (kit.learnt?.ratios.rods?.ratio ?? 1), pricePerRod: rod?.price ?? 0 },
     gas: { litres: litres * (kit.learnt?.ratios.gas?.ratio ?? 1), pricePerL: gas ? gas.price / gas.cylinderL : 0 },
     power: { kWh: weld.setA * (weld.mig?.v ?? AC_TIG_ARC_V) * weld.arcMin / 60 / 1000 / MACHINE_EFFICIENCY, pricePerKWh: kit.pricePerKWh },
     other: job.handOver.other,

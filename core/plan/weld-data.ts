@@ -17,6 +17,9 @@ export interface WeldData extends Omit<WeldSettings, 'workings'> {
   arcMin: number
   elapsedMin: number
   passes: WeldPass[]
+  /** Rods for the groove and for what was ground out and laid again; what the second is, g. */
+  rods: number
+  againG: number
   nextMove: NextMove | null
   interpass: Interpass | null
   /** Output over the arc time: the share, and what that is on this gun. */

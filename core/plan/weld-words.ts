@@ -45,7 +45,7 @@ export function arcWords(job: Job, kit: Kit, open: OpenData, data: WeldData, { s
             : ['Weld at ', figure(Math.round(setA), 'a', 'amps'), ...(dial === null ? [] : ['; balance dial at ', words(`${Math.round(dial)}`, 'balance'), ', ', figure(frequencyHz, 'hz', 'wave')]), `; ${count(passes.length - doneCount, 'pass', 'passes')}${doneCount ? ' to go' : ''}.`]
   const why: Sentence[] = []
   if (next && lastLog!.saw !== 'wets-clean') why.push([`${capital(next.why)}.`])
-  if (againMin > 0) why.push(['Ground out and laid again so far: ', figure(againMin, 'min'), ' more of arc.'])
+  if (againMin > 0) why.push(['Ground out and laid again so far: ', figure(againMin, 'min'), ' more of arc and ', figure(data.againG, 'g'), ' more of rod.'])
   if (need && machine) {
     why.push(['This wall at ', figure(startC, 'c'), ' wants ', figure(Math.round(need.a), 'a', 'amps'), ' (from ', figure(Math.round(need.lowA), 'a', 'amps'), ' if you wait, to ', figure(Math.round(need.highA), 'a', 'amps'), '); the machine and its torch stop at ', figure(limitA, 'a'), '.'])
     if (data.byHand) why.push(['Set by hand at ', figure(Math.round(setA), 'a'), ...(setA > machine.torchA ? [`: past the ${Math.round(machine.torchA)} A its torch is made for, only briefly`] : []), '.'])

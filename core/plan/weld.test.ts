@@ -20,6 +20,28 @@ const read = (typed: string, value: number | null) => ({ typed, value })
 const by = (process: ProcessId, job = bracket) => planJob(edit(job, 'call.process', process), kit)
 const words = (plan: ReturnType<typeof planJob>) => [plan.weld.call, ...plan.weld.why, ...plan.weld.change].map(sentence => sentenceText(sentence, 'metric')).join('\n')
 
+describe('what was ground out', () => {
+  const seen = (...saw: string[]) => saw.map((one, n) => ({ id: `g${n}`, at: `2026-11-12T09:0${n}:00Z`, pass: 1, saw: one, settings: '', note: '' }))
+  const logged = (...saw: string[]) => planJob(edit(bracket, 'weld.log', seen(...saw)), kit)
+  it('is laid again: more arc, more rod and more gas in the plan, and in the price', () => {
+    const [clean, dirty] = [logged('wets-clean'), logged('black-specks', 'black-specks')]
+    const groove = clean.open.data.groove!
+    // The second time black specks come, four fifths of the pass are ground out: the rule's own share.
+    expect(dirty.weld.data.againG).toBeCloseTo(0.8 * groove.massG / clean.weld.data.passes.length, 9)
+    expect(dirty.weld.data.arcMin - clean.weld.data.arcMin).toBeCloseTo(0.8 * groove.arcMin / clean.weld.data.passes.length, 9)
+    expect(dirty.weld.data.gas!.litres).toBeGreaterThan(clean.weld.data.gas!.litres)
+    expect(dirty.weld.data.rods).toBeGreaterThanOrEqual(groove.rods)
+    expect(dirty['hand-over'].data.quote!.total).toBeGreaterThan(clean['hand-over'].data.quote!.total)
+    expect(words(dirty)).toMatch(/Ground out and laid again so far: .* more of arc and .* more of rod/)
+    expect(words(clean)).not.toContain('Ground out')
+  })
+  it('counts whole passes as whole rods', () => {
+    const all = logged(...Array.from({ length: 9 }, () => 'black-specks'))
+    expect(all.weld.data.rods).toBeGreaterThan(all.open.data.groove!.rods)
+    expect(all['hand-over'].data.quote!.lines.find(line => line.name === 'Filler')!.quantity).toBe(all.weld.data.rods)
+  })
+})
+
 describe('a flame in the plan', () => {
   const oxygen = { id: 'oxy', name: 'oxygen torch', gas: 'oxy-acetylene', powerW: 9000, efficiencyPct: 35 }
   const withOxygen = { ...kit, torches: [...kit.torches, oxygen], gases: [...kit.gases, { id: 'ac', name: 'acetylene', cylinderL: 5000, price: 60, leftL: null }] }

@@ -40,7 +40,10 @@ export function planWeld(job: Job, kit: Kit, open: OpenData, warm: WarmData, pro
   const layArcMin = open.groove ? mig ? open.groove.massG / mig.depositGMin : open.groove.arcMin : 0
   const passArcMin = passes.length ? layArcMin / passes.length : 0
   // What the puddle made one grind out is laid again.
-  const againMin = groundOutPasses(weld.log) * passArcMin
+  const again = groundOutPasses(weld.log)
+  const againMin = again * passArcMin
+  const againG = open.groove && passes.length ? again * open.groove.massG / passes.length : 0
+  const rods = open.groove ? Math.ceil(open.groove.rods * (1 + (passes.length ? again / passes.length : 0)) - 1e-9) : 0
   // Only an arc without wire can sit on the metal and boil it out.
   const boilMin = mig ? 0 : BOIL_OUT_ARC_MIN[takeIn.soak ?? 'handled']
   const arcMin = layArcMin + boilMin + againMin
@@ -52,7 +55,7 @@ export function planWeld(job: Job, kit: Kit, open: OpenData, warm: WarmData, pro
   const brazing = brazeOf(job, kit, body, alloy, warm, process, { volumeMm3: open.groove?.volumeMm3 ?? 0, faceMm2 })
   const flaming = process === 'oxy-fuel' ? flameOf(job, kit, body, alloy, warm, startC, faceMm2) : null
   const data: WeldData = {
-    ...settings, process, gas, arcMin, elapsedMin, passes, nextMove: nextMove(weld.log), interpass, turnDown,
+    ...settings, process, gas, arcMin, elapsedMin, passes, rods, againG, nextMove: nextMove(weld.log), interpass, turnDown,
     braze: brazing && 'plan' in brazing ? brazing : null, flame: flaming && 'plan' in flaming ? flaming : null,
   }
   const noArc = brazing ? brazeStation(job, brazing, process, alloy) : flaming ? flameStation(job, flaming, process, alloy) : null

@@ -21,9 +21,10 @@ export function useWhatIsLeft(spans: Readonly<Ref<readonly ArcSpan[]>>, nowMs: R
   })
   const gas = computed(() => {
     const cylinder = shop.kit.gases[0]
-    if (!cylinder) return null
+    // A flame burns its own gas; only an arc empties this cylinder.
+    if (!cylinder || !store.plan?.weld.data.machine) return null
     const left = gasLeftL(cylinder, store.job?.weld.flowLMin.value ?? 7, arcMin.value)
-    const wanted = store.plan?.weld.data.gas?.litres ?? 0
+    const wanted = store.plan.weld.data.gas?.litres ?? 0
     return { short: left < wanted, text: `${Math.round(left)} L${cylinder.leftL === null ? ', cylinder taken for full' : ''}` }
   })
   const daylight = computed(() => {
