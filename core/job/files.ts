@@ -48,8 +48,8 @@ export function readFile(text: string): ReadFile {
   if (typeof version === 'number' && version > JOB_VERSION) return refuse(`written by a newer Wild Sparrow (file version ${version}, this one reads up to ${JOB_VERSION})`, 'version')
   if (kind === 'wild-sparrow/job') return parsed(jobSchema, value, job => ({ ok: true, jobs: [job], kit: null }))
   return parsed(shopFileSchema, value, (file) => {
-    const ids = file.jobs.map(job => job.id)
-    const twice = ids.find((id, index) => ids.indexOf(id) !== index)
-    return twice ? refuse(`two jobs have the id ${twice}`, 'jobs') : { ok: true, jobs: file.jobs, kit: file.kit }
+    const seen = new Set<string>()
+    const twice = file.jobs.find(({ id }) => seen.size === seen.add(id).size)?.id
+    return twice !== undefined ? refuse(`two jobs have the id ${twice}`, 'jobs') : { ok: true, jobs: file.jobs, kit: file.kit }
   })
 }
