@@ -18,3 +18,16 @@ export function useChartLook() {
     figureFont: { family: 'B612, monospace', size: 12 },
   }))
 }
+
+/** Options of a line chart of figures: two titled axes in the application's own faces, no legend, nothing that moves. `maxX` ends the first axis. */
+export function useLineOptions(titles: () => { x: string, y: string, maxX?: number, fromZero?: boolean }) {
+  const look = useChartLook()
+  return computed(() => {
+    const { x, y, maxX, fromZero } = titles()
+    const axis = (text: string) => ({ title: { display: true, text, color: look.value.slate, font: look.value.wordFont }, grid: { color: look.value.hairline }, ticks: { color: look.value.slate, font: look.value.figureFont } })
+    return {
+      animation: false as const, maintainAspectRatio: false, plugins: { legend: { display: false }, tooltip: { enabled: false } },
+      scales: { x: { type: 'linear' as const, min: 0, ...(maxX === undefined ? {} : { max: maxX }), ...axis(x) }, y: { ...(fromZero ? { min: 0 } : {}), ...axis(y) } },
+    }
+  })
+}

@@ -5,7 +5,7 @@ import type { Job, Kit } from '../job/job.schema'
 import type { Alloy } from '../metal/alloys.table'
 import { askFor } from './ask-core'
 import type { Body } from './body'
-import { capital, count, figure, type FlameStation, type Sentence, type Working } from './parts'
+import { capital, count, figure, type NoArcStation, type Sentence, type Working } from './parts'
 import type { Torch, WarmData } from './warm'
 import { PROCESSES, type ProcessId } from '../call/process.table'
 import { caution } from '../safety/cautions.table'
@@ -65,7 +65,7 @@ export function brazeSentences({ plan, rod, torch, base, serviceC, unbalance }: 
 }
 
 /** The station's plan where a rod is brazed on. */
-export function brazeStation(job: Job, brazing: BrazeData | { wants: string[] } | { reason: string }, process: ProcessId, alloy: Alloy): FlameStation {
+export function brazeStation(job: Job, brazing: BrazeData | { wants: string[] } | { reason: string }, process: ProcessId, alloy: Alloy): NoArcStation {
   const braze = 'plan' in brazing ? brazing : null
   const said = braze ? brazeSentences(braze) : null
   const wants = 'wants' in brazing ? brazing.wants : []

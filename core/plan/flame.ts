@@ -8,7 +8,7 @@ import { caution } from '../safety/cautions.table'
 import { askFor } from './ask-core'
 import type { Body } from './body'
 import { COOL_MIN } from './minutes.table'
-import { capital, figure, type FlameStation, type Sentence, type Working } from './parts'
+import { capital, figure, type NoArcStation, type Sentence, type Working } from './parts'
 import { airC, type Torch, type WarmData } from './warm'
 
 export interface FlameData {
@@ -58,7 +58,7 @@ function flameSentences({ plan, torch, wallMm, base, minutes }: FlameData): { sh
 }
 
 /** The station's plan where a part is welded with a flame. */
-export function flameStation(job: Job, found: FlameData | { wants: string[] } | { reason: string }, process: ProcessId, alloy: Alloy): FlameStation {
+export function flameStation(job: Job, found: FlameData | { wants: string[] } | { reason: string }, process: ProcessId, alloy: Alloy): NoArcStation {
   const flame = 'plan' in found ? found : null
   const said = flame ? flameSentences(flame) : null
   const wants = 'wants' in found ? found.wants : []

@@ -47,7 +47,7 @@ export function count(n: number, one: string, many = `${one}s`): string {
 }
 
 /** What a station without an arc says and counts: brazing, or welding with a flame. */
-export type FlameStation = Omit<StationPlan, 'id' | 'data'> & { minutes: number }
+export type NoArcStation = Omit<StationPlan, 'id' | 'data'> & { minutes: number }
 
 /** First letter large. */
 export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)

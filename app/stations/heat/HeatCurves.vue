@@ -4,7 +4,7 @@ import { Line } from 'vue-chartjs'
 import { PLACE_KINDS } from '#core/heat/bench/places.table'
 import type { HeatPlace } from '#core/heat/bench/setup.schema'
 import { temperatureIn } from '#core/quantity/show'
-import { useChartLook } from '~/composables/use-chart-look'
+import { useChartLook, useLineOptions } from '~/composables/use-chart-look'
 import { useSettings } from '~/stores/settings'
 import type { HeatRun } from '~/workers/heat.worker'
 
@@ -28,12 +28,7 @@ const data = computed(() => ({ datasets: [
   { label: 'wanted', data: [0, endS.value / 60].map(x => ({ x, y: temperature(props.targetC) })), borderColor: look.value.chestnut, borderWidth: 1, borderDash: [2, 3], pointRadius: 0 },
   { label: 'now', data: [0, 1].map(share => ({ x: props.atS / 60, y: temperature(share * Math.max(props.targetC, ...props.runs.flatMap(({ run }) => run.probes.flat()))) })), borderColor: look.value.soot, borderWidth: 1, pointRadius: 0 },
 ] }))
-const axis = (title: string) => ({ title: { display: true, text: title, color: look.value.slate, font: look.value.wordFont }, grid: { color: look.value.hairline }, ticks: { color: look.value.slate, font: look.value.figureFont } })
-const options = computed(() => ({
-  animation: false as const, maintainAspectRatio: false,
-  scales: { x: { type: 'linear' as const, min: 0, max: endS.value / 60, ...axis('minutes') }, y: axis(settings.system === 'inch' ? '°F' : '°C') },
-  plugins: { legend: { display: false }, tooltip: { enabled: false } },
-}))
+const options = useLineOptions(() => ({ x: 'minutes', y: settings.system === 'inch' ? '°F' : '°C', maxX: endS.value / 60 }))
 </script>
 
 <template>

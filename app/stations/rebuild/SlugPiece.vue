@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { Line } from 'vue-chartjs'
 import { COLD } from '#core/fit/cold.table'
-import { useChartLook } from '~/composables/use-chart-look'
+import { useChartLook, useLineOptions } from '~/composables/use-chart-look'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 import { useOutlines } from './use-outlines'
@@ -15,8 +15,7 @@ const { saveDxf, saveSvg } = useOutlines()
 const found = computed(() => store.plan?.rebuild.data.slug ?? null)
 const slug = computed(() => found.value && 'answer' in found.value ? found.value.answer : null)
 const data = computed(() => ({ datasets: [{ label: 'gap', data: (slug.value?.clock.points ?? []).map(point => ({ x: point.s, y: point.gapMm * 1000 })), borderColor: look.value.chestnut, borderWidth: 3, pointRadius: 0 }] }))
-const axis = (text: string) => ({ min: 0, title: { display: true, text, color: look.value.slate, font: look.value.wordFont }, grid: { color: look.value.hairline }, ticks: { color: look.value.slate, font: look.value.figureFont } })
-const options = computed(() => ({ animation: false as const, maintainAspectRatio: false, scales: { x: { type: 'linear' as const, ...axis('seconds in the bore') }, y: axis('gap across, µm') }, plugins: { legend: { display: false }, tooltip: { enabled: false } } }))
+const options = useLineOptions(() => ({ x: 'seconds in the bore', y: 'gap across, µm', fromZero: true }))
 </script>
 
 <template>

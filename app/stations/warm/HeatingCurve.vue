@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { Line } from 'vue-chartjs'
 import { temperatureIn } from '#core/quantity/show'
-import { useChartLook } from '~/composables/use-chart-look'
+import { useChartLook, useLineOptions } from '~/composables/use-chart-look'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 
@@ -22,14 +22,7 @@ const data = computed(() => ({
     ...(warm.value?.guards ?? []).map(guard => ({ label: guard.name, data: flat(guard.limitC), borderColor: look.value.stop, borderWidth: 1.5, borderDash: [2, 3], pointRadius: 0 })),
   ],
 }))
-const options = computed(() => ({
-  animation: false as const, maintainAspectRatio: false,
-  scales: {
-    x: { type: 'linear' as const, min: 0, title: { display: true, text: 'minutes', color: look.value.slate, font: look.value.wordFont }, grid: { color: look.value.hairline }, ticks: { color: look.value.slate, font: look.value.figureFont } },
-    y: { title: { display: true, text: settings.system === 'inch' ? '°F' : '°C', color: look.value.slate, font: look.value.wordFont }, grid: { color: look.value.hairline }, ticks: { color: look.value.slate, font: look.value.figureFont } },
-  },
-  plugins: { legend: { display: false }, tooltip: { enabled: false } },
-}))
+const options = useLineOptions(() => ({ x: 'minutes', y: settings.system === 'inch' ? '°F' : '°C' }))
 </script>
 
 <template>

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { Line } from 'vue-chartjs'
 import { temperatureIn } from '#core/quantity/show'
-import { useChartLook } from '~/composables/use-chart-look'
+import { useChartLook, useLineOptions } from '~/composables/use-chart-look'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 
@@ -24,11 +24,7 @@ const data = computed(() => {
     { label: 'takes rod', data: flat(plan.puddleC), borderColor: look.value.newMetal, borderWidth: 2, borderDash: [6, 4], pointRadius: 0 },
   ] }
 })
-const axis = (text: string) => ({ title: { display: true, text, color: look.value.slate, font: look.value.wordFont }, grid: { color: look.value.hairline }, ticks: { color: look.value.slate, font: look.value.figureFont } })
-const options = computed(() => ({
-  animation: false as const, maintainAspectRatio: false, plugins: { legend: { display: false }, tooltip: { enabled: false } },
-  scales: { x: { type: 'linear' as const, min: 0, max: lastS.value, ...axis('seconds, flame held still') }, y: axis(settings.system === 'inch' ? '°F' : '°C') },
-}))
+const options = useLineOptions(() => ({ x: 'seconds, flame held still', y: settings.system === 'inch' ? '°F' : '°C', maxX: lastS.value }))
 </script>
 
 <template>
