@@ -1,9 +1,9 @@
 import { stamped } from '#core/job/field'
-import { mergeJobs, type FieldMerge } from '#core/job/merge'
+import { mergeJobs, rebased, type FieldMerge } from '#core/job/merge'
 import { cardOf } from '#core/job/card'
 import type { Job, Kit } from '#core/job/job.schema'
 import { EMPTY_KIT } from '#core/job/empty-kit'
-import { applyPatch, type Patch } from '#core/job/patch'
+import { applyPatch, valueAt, type Patch } from '#core/job/patch'
 import type { BundledFile } from '#core/job/bundle'
 import { db } from './database'
 import { storedFile } from './files'
@@ -18,12 +18,15 @@ export async function putJobs(jobs: readonly Job[]): Promise<void> {
 
 export const addJob = (job: Job) => db.transaction('rw', db.jobs, db.cards, () => putJobs([job]))
 
-/** Puts changes on the stored job, whatever another tab has changed in it meanwhile. @returns the job as stored, or undefined if it is gone */
-export function writePatches(jobId: string, patches: readonly Patch[], updatedAt: string): Promise<Job | undefined> {
+/** A change with what its field held where it was made. */
+export interface MadePatch extends Patch { readonly before?: unknown }
+
+/** Puts changes on the stored job, whatever another tab has changed in it meanwhile: in other fields, or in the same list. @returns the job as stored, or undefined if it is gone */
+export function writePatches(jobId: string, patches: readonly MadePatch[], updatedAt: string): Promise<Job | undefined> {
   return db.transaction('rw', db.jobs, db.cards, async () => {
     const stored = await db.jobs.get(jobId)
     if (!stored) return undefined
-    const next = { ...patches.reduce((job, patch) => applyPatch(job, patch), stored), updatedAt, stamps: stamped(stored.stamps ?? {}, patches.map(patch => patch.path), updatedAt) }
+    const next = { ...patches.reduce((job, { path, value, before }) => applyPatch(job, { path, value: rebased(path.join('.'), before, valueAt(job, path), value) }), stored), updatedAt, stamps: stamped(stored.stamps ?? {}, patches.map(patch => patch.path), updatedAt) }
     await putJobs([next])
     return next
   })

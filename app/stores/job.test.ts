@@ -100,6 +100,17 @@ describe('two tabs on one job', () => {
     await store.stored()
     expect(await stored()).toMatchObject({ title: 'Here', takeIn: { damage: 'here too' }, weld: { passesDone: [1, 2] } })
   })
+  it('loses neither\'s entry where both put one into the same list at the same moment, and shows both', async () => {
+    await writePatches('a', [{ path: ['weld', 'passesDone'], value: [1] }], new Date().toISOString())
+    await settled()
+    const there = writePatches('a', [{ path: ['weld', 'passesDone'], value: [1, 2], before: [1] }], new Date().toISOString())
+    store.edit(['weld', 'passesDone'], [1, 3])
+    await there
+    await store.stored()
+    await settled()
+    expect([...(await stored()).weld.passesDone].toSorted()).toEqual([1, 2, 3])
+    expect([...store.job!.weld.passesDone].toSorted()).toEqual([1, 2, 3])
+  })
   it('leaves a job alone that the other has taken off the shelf', async () => {
     await db.jobs.delete('a')
     store.edit(['title'], 'Gone')

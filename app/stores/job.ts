@@ -54,21 +54,31 @@ export const useJob = defineStore('job', () => {
     undone.value = []
   }
 
-  function store(patches: Patch[]) {
+  /** Something was stored that this tab has not got: another tab's. */
+  let behind = false
+
+  /** Makes a change here at once, and stores it. */
+  function carryOut(patch: Patch) {
     const id = job.value!.id
     const at = new Date().toISOString()
-    job.value = { ...job.value!, updatedAt: at, stamps: stamped(job.value!.stamps, patches.map(patch => patch.path), at) }
+    const before = valueAt(job.value, patch.path)
+    job.value = { ...applyPatch(job.value!, patch), updatedAt: at, stamps: stamped(job.value!.stamps, [patch.path], at) }
     pending.value += 1
     writes = writes
-      .then(() => writePatches(id, patches, at))
+      .then(() => writePatches(id, [{ ...patch, before }], at))
       .then((stored) => {
         saveError.value = null
         return stored
       }, (error: unknown) => { saveError.value = refusalWords(error) })
       .then((stored) => {
         pending.value -= 1
+        if (!stored || job.value?.id !== id) return
+        behind ||= JSON.stringify(valueAt(stored, patch.path)) !== JSON.stringify(patch.value)
         // Another tab may have written while this one did: what is stored holds both, and the next change here starts from it.
-        if (stored && pending.value === 0 && job.value?.id === id && JSON.stringify(stored.stamps) !== JSON.stringify(job.value.stamps)) job.value = stored
+        if (pending.value === 0 && (behind || JSON.stringify(stored.stamps) !== JSON.stringify(job.value.stamps))) {
+          behind = false
+          job.value = stored
+        }
       })
   }
 
@@ -83,16 +93,13 @@ export const useJob = defineStore('job', () => {
       ? [...done.value.slice(0, -1), { forth, back: last.back, at }]
       : [...done.value.slice(-MOST_UNDO), { forth, back: inverseOf(job.value, forth), at }]
     undone.value = []
-    job.value = applyPatch(job.value, forth)
-    store([forth])
+    carryOut(forth)
   }
 
   /** A change that stands by itself and is not undone: what an instrument or a running clock writes. */
   function keep(path: Patch['path'], value: unknown) {
     if (!job.value) return
-    const patch: Patch = { path, value }
-    job.value = applyPatch(job.value, patch)
-    store([patch])
+    carryOut({ path, value })
   }
 
   /** Takes the last change from one pile, puts it on the other, and carries it out the way it points. */
@@ -101,8 +108,7 @@ export const useJob = defineStore('job', () => {
     if (!change || !job.value) return
     from.value = from.value.slice(0, -1)
     to.value = [...to.value, change]
-    job.value = applyPatch(job.value, change[way])
-    store([change[way]])
+    carryOut(change[way])
   }
 
   let asked = 0

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { fieldOf, fieldsOfJob, stamped } from './field'
 import { jobSchema, type Job } from './job.schema'
-import { mergeJob } from './merge'
+import { mergeJob, rebased } from './merge'
 import { newJob } from './new-job'
 import { applyPatch } from './patch'
 
@@ -26,6 +26,34 @@ it('lets the newer of two measurements of a check win, whichever bench it comes 
   const mine = edit(START, ['prove', 'startKPa'], reading(20), 5)
   const theirs = edit(START, ['prove', 'startKPa'], reading(9), 9)
   for (const merged of [mergeJob(mine, theirs), mergeJob(theirs, mine)]) expect(merged.job.prove.startKPa.value).toBe(9)
+})
+
+describe('a list changed in two tabs at once', () => {
+  const log = (...ids: number[]) => ids.map(n => entry(n, ''))
+  it('holds what each put in', () => expect(rebased('weld.log', log(1), log(1, 2), log(1, 3))).toEqual(log(1, 3, 2)))
+  it('lacks what either took out', () => {
+    expect(rebased('weld.log', log(1, 2), log(1, 2), log(1))).toEqual(log(1))
+    expect(rebased('weld.log', log(1, 2), log(2), log(1, 2, 3))).toEqual(log(2, 3))
+  })
+  it('keeps an entry that was changed here and taken out there', () => {
+    const changed = [entry(1, 'changed'), entry(2, '')]
+    expect(rebased('weld.log', log(1, 2), log(2), changed)).toEqual(changed)
+  })
+  it('is as changed here where nobody else touched it, and wherever it is no such list', () => {
+    const value = log(1, 2)
+    expect(rebased('weld.log', log(1), log(1), value)).toBe(value)
+    expect(rebased('title', 'a', 'b', 'c')).toBe('c')
+    expect(rebased('rebuild.holes', [], [1], [2])).toEqual([2])
+  })
+  it('loses no entry of either, whatever is put in where', () => {
+    const ids = fc.uniqueArray(fc.nat(9), { maxLength: 6 })
+    fc.assert(fc.property(ids, ids, ids, (before, there, here) => {
+      const stored = [...before, ...there.filter(n => !before.includes(n))]
+      const value = [...before, ...here.filter(n => !before.includes(n))]
+      const found = (rebased('weld.passesDone', before, stored, value) as number[]).toSorted((a, b) => a - b)
+      expect(found).toEqual([...new Set([...stored, ...value])].toSorted((a, b) => a - b))
+    }), { seed: 12 })
+  })
 })
 
 /** A bench's edits: scalars, words, deep fields and lists, at times that may fall together. */

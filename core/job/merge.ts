@@ -9,6 +9,20 @@ const LISTS: Readonly<Record<string, (entry: never) => string>> = {
   'weld.log': (entry: { id: string }) => entry.id, 'readings': (entry: { id: string }) => entry.id, 'pictures': (entry: { id: string }) => entry.id,
   'acknowledged': (entry: { code: string }) => entry.code, 'weld.arcSpans': (entry: { from: string }) => entry.from, 'weld.passesDone': (entry: number) => String(entry),
 }
+/**
+ * A list as it was changed here, with what was put into it elsewhere since: `before` is what this change began from, `stored` what it finds. What either took
+ * out stays out unless the other has it anew. Any other field is as it was changed here.
+ */
+export function rebased(field: string, before: unknown, stored: unknown, value: unknown): unknown {
+  const key = LISTS[field] as ((entry: unknown) => string) | undefined
+  if (!key || !Array.isArray(before) || !Array.isArray(stored) || !Array.isArray(value)) return value
+  const [began, found, mine] = [before, stored, value].map(list => new Map(list.map((entry: unknown) => [key(entry), textOf(entry)]))) as [Map<string, string>, Map<string, string>, Map<string, string>]
+  const theirs = stored.filter(entry => !began.has(key(entry)) && !mine.has(key(entry)))
+  // Taken out elsewhere and left alone here: it is gone.
+  const kept = value.filter(entry => found.has(key(entry)) || began.get(key(entry)) !== mine.get(key(entry)))
+  return theirs.length || kept.length < value.length ? [...kept, ...theirs] : value
+}
+
 /** Words that someone wrote: where two benches wrote differently, what was overruled is kept beside. */
 const WORDS = new Set(['title', 'customer', 'takeIn.damage', 'takeIn.causeCure', 'handOver.notPerfect', 'handOver.limits', 'handOver.handedTo', 'know.composition'])
 const MOST_OVERRULED = 60
