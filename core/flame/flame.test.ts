@@ -66,7 +66,9 @@ describe('welding with a flame', () => {
   })
   it('counts the fuel by its heat of burning: 7 kW of acetylene is about 458 L an hour', () => {
     const an = plan({ startC: 300, layMin: 60 })
-    expect(an.fuelL! / (7000 * (3600 + an.toPuddleS!) / 55_000)).toBeCloseTo(1, 6)
+    // 7 kW over an hour, and the few seconds to the puddle, at 55 MJ a cubic metre.
+    expect(an.fuelL!).toBeGreaterThan(458)
+    expect(an.fuelL!).toBeLessThan(461)
     expect(plan({ gas: 'oxygen and something' }).fuelL).toBeNull()
   })
   it('reads a torch by its gas', () => {

@@ -109,5 +109,8 @@ export function rescueWords(rescue: Rescue, given: DayGiven, titleOf: (jobId: st
 /** Minutes of the hands in a plan. */
 export const handsMin = (tasks: readonly DayTask[]): number => tasks.filter(task => !task.unattended).reduce((sum, task) => sum + task.minutes, 0)
 
+/** Minutes of a day. */
+export const DAY_MIN = 1440
+
 /** Working days of the same hours, from a minute of the first: shifts in minutes from midnight of the first day. */
-export const workingDays = (fromMin: number, toMin: number, days: number): DayGiven['shifts'] => Array.from({ length: days }, (_, n) => ({ startMin: 1440 * n + fromMin, endMin: 1440 * n + toMin }))
+export const workingDays = (fromMin: number, toMin: number, days: number): DayGiven['shifts'] => Array.from({ length: days }, (_, n) => ({ startMin: DAY_MIN * n + fromMin, endMin: DAY_MIN * n + toMin }))

@@ -16,6 +16,8 @@ export interface FlameData {
   torch: Torch
   wallMm: number
   base: { name: string, solidusC: number, liquidusC: number }
+  /** Least flame that would, rounded up as it is told, W. */
+  leastW: number
   /** To the puddle, and laying the rod by hand. */
   minutes: number
   working: Working
@@ -38,14 +40,14 @@ export function flameOf(job: Job, kit: Kit, body: Body | null, alloy: Alloy, war
     baseAlloy: alloy.name, gas: torch.gas, wallMm, massKg: body.massKg, areaMm2: body.areaMm2, sourceW: torch.powerW, efficiencyPct: torch.efficiencyPct, ambientC: airC(warm.startC), startC: Math.min(500, startC), layMin,
   })
   if (!asked.ok) return { reason: asked.reason }
-  return { plan: asked.answer, torch, wallMm, base: { name: alloy.name, solidusC: alloy.solidusC, liquidusC: alloy.liquidusC }, minutes: layMin + (asked.answer.toPuddleS ?? 0) / 60, working: asked.working }
+  return { plan: asked.answer, torch, wallMm, base: { name: alloy.name, solidusC: alloy.solidusC, liquidusC: alloy.liquidusC }, leastW: Math.ceil(asked.answer.leastSourceW / 100) * 100, minutes: layMin + (asked.answer.toPuddleS ?? 0) / 60, working: asked.working }
 }
 
 /** What welding with a flame says: the move first, then why. */
-function flameSentences({ plan, torch, wallMm, base, minutes }: FlameData): { short: string, call: Sentence, why: Sentence[], change: Sentence[] } {
+function flameSentences({ plan, torch, wallMm, base, leastW, minutes }: FlameData): { short: string, call: Sentence, why: Sentence[], change: Sentence[] } {
   const going = plan.verdict === 'good' || plan.verdict === 'preheat'
   const call: Sentence = plan.verdict === 'refused' ? [`No flame on it: ${plan.reason}.`]
-    : plan.verdict === 'too-small' ? [`The ${torch.name} makes no puddle on `, figure(wallMm, 'mm'), '; it would take ', figure(Math.ceil(plan.leastSourceW / 100) * 100, 'w', 'flame'), ' of flame, with all of it warmed first.']
+    : plan.verdict === 'too-small' ? [`The ${torch.name} makes no puddle on `, figure(wallMm, 'mm'), '; it would take ', figure(leastW, 'w', 'flame'), ' of flame, with all of it warmed first.']
       : [`Weld it with the ${torch.name}: `, ...(plan.verdict === 'preheat' ? ['all of it to ', figure(Math.ceil(plan.fromC), 'c', 'flame'), ' first, then ']: []), 'a puddle in about ', figure(Math.max(1, Math.round(plan.toPuddleS!)), 's', 'flame'), ', and ', figure(minutes, 'min'), ' of laying.']
   const why: Sentence[] = [
     [`${capital(plan.reason)}.`],

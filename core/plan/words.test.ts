@@ -70,7 +70,7 @@ function faults({ job, kit }: { job: Job, kit: Kit }): string[] {
 describe('what a plan says', () => {
   it('finds the choices of a job: stations, and readings with units', () => {
     expect(all.length).toBeGreaterThan(100)
-    expect(all.map(({ path }) => path.join('.'))).toEqual(expect.arrayContaining(['takeIn.load', 'open.crackMm', 'weld.frequencySchool', 'rebuild.cold'].filter(path => all.some(one => one.path.join('.') === path))))
+    expect(all.map(({ path }) => path.join('.'))).toEqual(expect.arrayContaining(['takeIn.does', 'takeIn.saltWater', 'open.crackMm', 'weld.frequencySchool', 'rebuild.cold', 'call.process']))
   })
   it.each(jobs.map(job => [job.id, job] as const))('of %s as it stands is clean', (_, job) => expect(kits.flatMap(kit => faults({ job, kit }))).toEqual([]))
   // Gathered, not shrunk: what is wrong is a sentence, and the sentence says where it comes from.

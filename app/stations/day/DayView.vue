@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { handsMin } from '#core/plan/day'
+import { DAY_MIN, handsMin } from '#core/plan/day'
 import { pointIn } from '~/composables/use-drawing'
 import { useSettings } from '~/stores/settings'
 import { useDay } from './use-day'
@@ -10,7 +10,6 @@ const { lateSaid, putOff, letGo, putBy, from, to, hours, planned, reason, busy, 
 const WIDTH = 1060
 const LEFT = 170
 const ROW = 34
-const DAY_MIN = 1440
 /** What runs by itself is drawn lower. */
 const LOW = 0.6 * (ROW - 8)
 const top = (bar: { unattended: boolean }) => bar.unattended ? (ROW - 8 - LOW) / 2 : 0
@@ -81,7 +80,7 @@ const nudge = (id: string, startMin: number, by: number) => putOff(id, startMin 
     </section>
     <table v-if="tasks.length">
       <thead><tr><th>From</th><th>To</th><th>Do</th><th>Job</th></tr></thead>
-      <tbody><tr v-for="task in tasks.toSorted((a, b) => a.startMin - b.startMin)" :key="task.id"><td class="figure">{{ task.startMin >= 1440 ? `${dayName(task.startMin).slice(0, 3)} ` : '' }}{{ clock(task.startMin) }}</td><td class="figure">{{ clock(task.startMin + task.minutes) }}</td><td>{{ task.name }}<span v-if="task.unattended" class="quiet small"> by itself</span></td><td><NuxtLink :to="`/job/${task.jobId}/take-in`">{{ task.title }}</NuxtLink></td></tr></tbody>
+      <tbody><tr v-for="task in tasks.toSorted((a, b) => a.startMin - b.startMin)" :key="task.id"><td class="figure">{{ task.startMin >= DAY_MIN ? `${dayName(task.startMin).slice(0, 3)} ` : '' }}{{ clock(task.startMin) }}</td><td class="figure">{{ clock(task.startMin + task.minutes) }}</td><td>{{ task.name }}<span v-if="task.unattended" class="quiet small"> by itself</span></td><td><NuxtLink :to="`/job/${task.jobId}/take-in`">{{ task.title }}</NuxtLink></td></tr></tbody>
     </table>
     <p v-if="planned && tasks.length" class="quiet small">One pair of hands, one torch, machine, mill, oven and freezer. A part is welded within ten minutes of being warm. No plan of these jobs can end sooner than {{ clock(planned.lowerBoundMin) }} on {{ dayName(planned.lowerBoundMin) }}; this one ends {{ planned.makespanMin > planned.lowerBoundMin ? `at most ${settings.text(planned.makespanMin - planned.lowerBoundMin, 'min')} later than the best` : 'then: it is the best there is' }}. Found by search; the bound is Jackson's (Carlier 1982).</p>
   </div>

@@ -3,15 +3,13 @@ import { useLocalStorage } from '@vueuse/core'
 import { addMinutes, format, startOfDay } from 'date-fns'
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
 import { readClock } from '#core/quantity/clock-face'
-import { rescueWords } from '#core/plan/day'
+import { DAY_MIN, rescueWords } from '#core/plan/day'
 import { read } from '#core/quantity/read'
 import { download } from '~/composables/use-files'
 import { useOpenJobs } from '~/composables/use-open-jobs'
 import { useClocks } from '~/stores/clocks'
 import { useShop } from '~/stores/shop'
 import type { DayWorker, PlannedDay, Saving } from '~/workers/day.worker'
-
-const DAY_MIN = 1440
 
 const minutesOf = (text: string) => {
   const hours = read(text, 'number')

@@ -35,7 +35,7 @@ const options = useLineOptions(() => ({ x: 'seconds, flame held still', y: setti
     <table class="facts">
       <tbody>
         <tr><th scope="row">All of it first at</th><td class="num"><button type="button" class="open-figure figure" @click="emit('working', 'flame')">{{ settings.text(Math.ceil(flame.plan.fromC), 'c') }}</button></td></tr>
-        <tr><th scope="row">Least flame that would, warmed as far as may be</th><td class="num">{{ settings.text(Math.ceil(flame.plan.leastSourceW / 100) * 100, 'w') }}</td></tr>
+        <tr><th scope="row">Least flame that would, warmed as far as may be</th><td class="num">{{ settings.text(flame.leastW, 'w') }}</td></tr>
         <tr><th scope="row">{{ flame.torch.name }}</th><td class="num">{{ settings.text(flame.torch.powerW, 'w') }}</td></tr>
         <tr v-if="flame.plan.fuelL !== null"><th scope="row">Fuel</th><td class="num">{{ Math.round(flame.plan.fuelL) }} L</td></tr>
       </tbody>
