@@ -24,7 +24,7 @@ const command = (working: Working) => `npm run --silent ask -- ${working.questio
             <thead><tr><th>Step</th><th>How</th><th class="num">Comes to</th><th>Source</th></tr></thead>
             <tbody>
               <tr v-for="(step, index) in working.steps" :key="index">
-                <td>{{ step.label }}</td><td>{{ step.formula }}</td><td class="num">{{ shownValue(step.value) }} {{ step.unit }}</td><td class="quiet small">{{ step.source }}</td>
+                <td>{{ step.label }}</td><td>{{ step.formula }}</td><td class="num wraps">{{ shownValue(step.value) }} {{ step.unit }}</td><td class="quiet small">{{ step.source }}</td>
               </tr>
             </tbody>
           </table>

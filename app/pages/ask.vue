@@ -32,5 +32,5 @@ const { list, name, purpose, fields, form, result, issues, useExample } = useQue
 .asked { display: grid; grid-template-columns: minmax(240px, 340px) minmax(0, 1fr); gap: 32px; }
 form > * { margin-bottom: 12px; }
 .wrong { color: var(--stop); margin-top: -8px; }
-@media (max-width: 799px) { .asked { grid-template-columns: 1fr; } }
+@media (max-width: 799px) { .asked { grid-template-columns: minmax(0, 1fr); } }
 </style>
