@@ -17,7 +17,7 @@ const arcCautions = () => [caution('earth-before-arc'), caution('ozone-uv')]
 export const ampsNeedQuestion = question({
   name: 'amps.need',
   purpose: 'Average current for a wall, process and joint, with the preheat worked in',
-  input: z.object({
+  input: z.strictObject({
     wallMm: positive('mm', { min: 0.3, max: 60 }),
     startC: quantity('c', { min: -60, max: 500 }).default(20),
     process: z.enum(Object.keys(PROCESS_SHARE) as [ArcProcess, ...ArcProcess[]], { error: `one of ${Object.keys(PROCESS_SHARE).join(', ')}` }).default('ac-tig'),
@@ -33,7 +33,7 @@ export const ampsNeedQuestion = question({
 export const machineAc = question({
   name: 'machine.ac',
   purpose: 'Average and root-mean-square current and half-wave times of an AC setting',
-  input: z.object({
+  input: z.strictObject({
     enA: quantity('a', { min: 0, max: 2000 }),
     epA: quantity('a', { min: 0, max: 2000 }).optional(),
     enPct: percent(),
@@ -49,7 +49,7 @@ export const machineAc = question({
 export const machineBalance = question({
   name: 'machine.balance',
   purpose: 'What the number on a balance dial means: electrode-negative and -positive share',
-  input: z.object({
+  input: z.strictObject({
     value: quantity('number'),
     reads: z.enum(DIAL_READINGS, { error: `one of ${DIAL_READINGS.join(', ')}` }),
   }).superRefine(({ value, reads }, context) => {
@@ -69,7 +69,7 @@ export const machineBalance = question({
 export const machineDuty = question({
   name: 'machine.duty',
   purpose: 'How long a machine may weld at a current, and how long it must rest',
-  input: z.object({
+  input: z.strictObject({
     ratedA: positive('a', { max: 2000 }),
     ratedPct: percent({ above: 0 }),
     a: positive('a', { max: 2000 }),
@@ -88,7 +88,7 @@ export const machineDuty = question({
 export const machineDial = question({
   name: 'machine.dial',
   purpose: 'Current for a dial that only shows percent of its range',
-  input: z.object({
+  input: z.strictObject({
     lowA: quantity('a', { min: 0, max: 2000 }),
     highA: quantity('a', { min: 0, max: 2000 }),
     dialPct: percent(),
@@ -108,7 +108,7 @@ export const machineDial = question({
 export const gasUseQuestion = question({
   name: 'gas.use',
   purpose: 'Shielding gas used, and what share of the cylinder that is',
-  input: z.object({
+  input: z.strictObject({
     flowLMin: quantity('lMin', { min: 0, max: 200 }),
     arcMin: quantity('min', { min: 0, max: 100000 }),
     postflowS: quantity('s', { min: 0, max: 600 }).default(0),
@@ -132,7 +132,7 @@ const oneOf = <T extends string>(table: Readonly<Record<T, unknown>>) => {
 export const machineSetup = question({
   name: 'machine.setup',
   purpose: 'Tungsten, tip, cup, gas, post-flow, rod, balance and frequency for a current, with each school\'s range',
-  input: z.object({
+  input: z.strictObject({
     process: z.enum(['ac-tig', 'mig-pulse', 'mig-spool'], { error: 'one of ac-tig, mig-pulse, mig-spool' }).default('ac-tig'),
     a: positive('a', { max: 1000 }),
     fillerMm: positive('mm', { min: 0.5, max: 10 }).optional(),
@@ -151,7 +151,7 @@ export const machineSetup = question({
 export const migSetupQuestion = question({
   name: 'mig.setup',
   purpose: 'Wire feed, voltage and deposit of a MIG gun for a wall',
-  input: z.object({
+  input: z.strictObject({
     wireMm: positive('mm', { min: 0.6, max: 3.2 }),
     filler: alloyName.default(() => alloyName.parse('4043')),
     wallMm: positive('mm', { min: 0.5, max: 40 }),

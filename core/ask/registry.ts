@@ -1,5 +1,6 @@
 import type { z } from 'zod'
-import { NoAnswer, type Question, type Solved } from './question'
+import { NoAnswer, type Question, type Solved, type Step } from './question'
+import { tidyFigures } from '../quantity/tidy'
 import { nearest } from './nearest'
 
 export interface InputIssue { readonly path: string, readonly message: string }
@@ -8,6 +9,8 @@ export type AskError =
   | { readonly kind: 'invalid-input', readonly issues: readonly InputIssue[] }
   | { readonly kind: 'no-answer', readonly reason: string }
   | { readonly kind: 'unknown-question', readonly name: string, readonly nearest: readonly string[] }
+  /** A mistake in the program, with a code to quote; nothing is wrong with what was put in. */
+  | { readonly kind: 'fault', readonly code: string, readonly reason: string }
 
 export type Asked<Out = unknown> = ({ readonly ok: true } & Solved<Out>) | { readonly ok: false, readonly error: AskError }
 
@@ -21,9 +24,24 @@ export interface Registry {
 
 const GONE_WRONG = 'the figures put in lie outside what can be worked out'
 
-function pathText(path: readonly PropertyKey[]): string {
-  return path.map((key, index) => typeof key === 'number' ? `[${key}]` : `${index ? '.' : ''}${String(key)}`).join('')
+/** More issues than these are not read; nor is a longer message. */
+const MOST_ISSUES = 20
+const LONGEST_MESSAGE = 300
+const LONGEST_PATH = 120
+
+/** A short code for a fault, the same for the same fault: FNV-1a of its name and words, without the figures in them. */
+function faultCode(error: unknown): string {
+  const text = error instanceof Error ? `${error.name} ${error.message}`.replace(/\d+/g, '#') : String(error)
+  let hash = 0x811c9dc5
+  for (const letter of text) hash = Math.imul(hash ^ letter.codePointAt(0)!, 0x01000193)
+  return `F-${(hash >>> 0).toString(36).toUpperCase()}`
 }
+
+function pathText(path: readonly PropertyKey[]): string {
+  return shortened(path.map((key, index) => typeof key === 'number' ? `[${key}]` : `${index ? '.' : ''}${String(key)}`).join(''), LONGEST_PATH)
+}
+
+const shortened = (text: string, most: number) => text.length > most ? `${text.slice(0, most - 1)}…` : text
 
 /** A union's own message says little; the branch that came furthest says what is wrong. */
 function flatten(issue: z.core.$ZodIssue, prefix: readonly PropertyKey[] = []): InputIssue[] {
@@ -32,12 +50,16 @@ function flatten(issue: z.core.$ZodIssue, prefix: readonly PropertyKey[] = []): 
     const furthest = [...issue.errors].sort((a, b) => a.length - b.length)[0]
     if (furthest?.length && furthest.some(inner => inner.path.length > 0)) return furthest.flatMap(inner => flatten(inner, path))
   }
-  return [{ path: pathText(path), message: issue.message }]
+  if (issue.code === 'unrecognized_keys') {
+    const words = issue.message.split('\n')
+    return words.map((message, n) => ({ path: pathText([...path, issue.keys[n] ?? '']), message }))
+  }
+  return [{ path: pathText(path), message: shortened(issue.message, LONGEST_MESSAGE) }]
 }
 
-/** Turns Zod's issues into paths and messages a person can act on. */
+/** Turns Zod's issues into paths and messages a person can act on; no more than can be read. */
 export function readIssues(error: z.ZodError): InputIssue[] {
-  return error.issues.flatMap(issue => flatten(issue))
+  return error.issues.slice(0, MOST_ISSUES).flatMap(issue => flatten(issue)).slice(0, MOST_ISSUES)
 }
 
 function firstNonFinite(value: unknown, path = 'answer'): string | undefined {
@@ -50,6 +72,9 @@ function firstNonFinite(value: unknown, path = 'answer'): string | undefined {
   }
   return undefined
 }
+
+/** One way of writing figures in every working. */
+const tidyStep = (step: Step): Step => ({ ...step, label: tidyFigures(step.label), formula: tidyFigures(step.formula), value: typeof step.value === 'string' ? tidyFigures(step.value) : step.value })
 
 /**
  * Gathers the questions and asks them.
@@ -73,10 +98,11 @@ export function createRegistry(questions: readonly AnyQuestion[]): Registry {
       try {
         const solved = found.solve(parsed.data)
         const bad = firstNonFinite(solved.answer)
-        return bad ? { ok: false, error: { kind: 'no-answer', reason: `${GONE_WRONG} (${bad})` } } : { ok: true, ...solved }
+        return bad ? { ok: false, error: { kind: 'no-answer', reason: `${GONE_WRONG} (${bad})` } } : { ok: true, ...solved, working: solved.working.map(tidyStep) }
       }
       catch (error) {
-        return { ok: false, error: { kind: 'no-answer', reason: error instanceof NoAnswer ? error.message : GONE_WRONG } }
+        if (error instanceof NoAnswer) return { ok: false, error: { kind: 'no-answer', reason: error.message } }
+        return { ok: false, error: { kind: 'fault', code: faultCode(error), reason: 'a mistake in the program, not in what was put in; it was not worked out' } }
       }
     },
   }

@@ -9,7 +9,7 @@ import { BRAZE_ROD_IDS } from './rods.table'
 export const brazePlan = question({
   name: 'braze.plan',
   purpose: 'Whether a rod brazes this part, and whether this flame brings it to working heat',
-  input: z.object({
+  input: z.strictObject({
     baseAlloy: alloyName,
     rod: z.enum(BRAZE_ROD_IDS, { error: `one of ${BRAZE_ROD_IDS.join(', ')}` }),
     massKg: positive('kg', { max: 1000 }),

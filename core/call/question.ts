@@ -28,10 +28,10 @@ const base = z.string().max(60).transform((written, context): Alloy => {
 export const fillerChoose = question({
   name: 'filler.choose',
   purpose: 'Fillers ranked for a pair of bases and a service, with crack index, strength and reasons',
-  input: z.object({
+  input: z.strictObject({
     baseA: base,
     baseB: base.optional(),
-    service: z.object({
+    service: z.strictObject({
       maxC: quantity('c', { min: -100, max: 500 }).default(40),
       anodised: z.boolean().default(false),
       saltWater: z.boolean().default(false),
@@ -53,7 +53,7 @@ export const fillerChoose = question({
 export const processChoose = question({
   name: 'process.choose',
   purpose: 'Processes ranked for a wall, metal, dirt and the kit at hand, with minutes',
-  input: z.object({
+  input: z.strictObject({
     wallMm: positive('mm', { max: 500 }),
     family: familyId,
     soak,
@@ -63,7 +63,7 @@ export const processChoose = question({
     areaMm2: positive('mm2').default(900),
     count: z.number().int().min(1).max(10000).default(1),
     arcMin: quantity('min', { min: 0, max: 10000 }).optional(),
-    kit: z.array(z.object({
+    kit: z.array(z.strictObject({
       process: z.enum(PROCESS_IDS, { error: `one of ${PROCESS_IDS.join(', ')}` }),
       maxA: positive('a').optional(), ratedA: positive('a').optional(), dutyPct: percent().optional(), torchA: positive('a').optional(),
     })).max(60).default([]),
@@ -79,9 +79,9 @@ export const processChoose = question({
 export const repairJudge = question({
   name: 'repair.judge',
   purpose: 'Whether to mend: the chance that it lasts, what raises and lowers it, and who must decide',
-  input: z.object({
+  input: z.strictObject({
     family: familyId.optional(),
-    families: z.array(z.union([z.object({ id: familyId, probability: z.number().min(0).max(1) }), familyId.transform(id => ({ id, probability: 1 }))])).min(1).max(60).optional(),
+    families: z.array(z.union([z.strictObject({ id: familyId, probability: z.number().min(0).max(1) }), familyId.transform(id => ({ id, probability: 1 }))])).min(1).max(60).optional(),
     soak,
     earlierRepair,
     load,

@@ -10,12 +10,12 @@ import { crackMap } from './crack-map'
 /** Past this the liquidus slopes and phase surfaces say nothing. */
 const MOST_ALLOYED_PCT = 40
 
-const base = z.union([z.object({ alloy: alloyName }), z.object({ pct: pctMap })], { error: 'either { alloy } or { pct }' })
+const base = z.union([z.strictObject({ alloy: alloyName }), z.strictObject({ pct: pctMap })], { error: 'either { alloy } or { pct }' })
 
 export const weldChemistry = question({
   name: 'weld.chemistry',
   purpose: 'Composition of a bead, or of each pass, from base, filler and dilution',
-  input: z.object({
+  input: z.strictObject({
     base,
     filler: alloyName,
     dilutionPct: percent(),
@@ -41,7 +41,7 @@ export const weldChemistry = question({
 export const weldCrackMap = question({
   name: 'weld.crackMap',
   purpose: 'Crack index over silicon and magnesium, with base, filler and every pass on it',
-  input: z.object({ base, filler: z.union([alloyName.transform(alloy => alloy.pct), z.object({ pct: pctMap }).transform(entry => entry.pct)], { error: 'a filler name, or { pct }' }), dilutionPct: percent().default(30), passes: z.number().int().min(1).max(12).default(1), points: z.number().int().min(5).max(120).default(60) }),
+  input: z.strictObject({ base, filler: z.union([alloyName.transform(alloy => alloy.pct), z.strictObject({ pct: pctMap }).transform(entry => entry.pct)], { error: 'a filler name, or { pct }' }), dilutionPct: percent().default(30), passes: z.number().int().min(1).max(12).default(1), points: z.number().int().min(5).max(120).default(60) }),
   example: { base: { alloy: '6061' }, filler: '4043', dilutionPct: 30, passes: 2, points: 9 },
   solve: ({ base: from, filler, dilutionPct, passes, points }) => {
     const answer = crackMap('alloy' in from ? from.alloy.pct : from.pct, filler, dilutionPct, passes, points)
@@ -56,7 +56,7 @@ export const weldCrackMap = question({
 export const weldCrackIndex = question({
   name: 'weld.crackIndex',
   purpose: 'How readily a weld metal cracks as it freezes, from its own freezing path',
-  input: z.object({ pct: pctMap }),
+  input: z.strictObject({ pct: pctMap }),
   example: { pct: { Si: 0.6, Cu: 0.28, Mg: 1.0 } },
   solve: ({ pct }) => {
     const others = Object.entries(pct).filter(([element]) => element !== 'Al').reduce((sum, [, value]) => sum + value, 0)

@@ -8,17 +8,17 @@ import { schedule, scheduled } from './search'
 const minutes = () => quantity('min', { min: 0, max: 1e6 })
 const id = z.string().min(1).max(80)
 
-export const dayInput = z.object({
-  jobs: z.array(z.object({
+export const dayInput = z.strictObject({
+  jobs: z.array(z.strictObject({
     id, due: minutes().optional(),
-    tasks: z.array(z.object({
+    tasks: z.array(z.strictObject({
       id, name: z.string().max(120).optional(), minutes: minutes(), needs: z.array(id).max(10).default([]), after: z.array(id).max(50).default([]),
       unattended: z.boolean().default(false), earliestMin: minutes().optional(), maxWaitMin: minutes().optional(),
     })).max(400),
   })).max(200),
-  resources: z.array(z.object({ id, count: z.number().int().min(1).max(100).default(1) })).max(100),
+  resources: z.array(z.strictObject({ id, count: z.number().int().min(1).max(100).default(1) })).max(100),
   /** Left out, the hands are there all the time. */
-  shifts: z.array(z.object({ startMin: minutes(), endMin: minutes() }).refine(shift => shift.endMin > shift.startMin, { path: ['endMin'], error: 'must come after the start' })).max(400).default([]),
+  shifts: z.array(z.strictObject({ startMin: minutes(), endMin: minutes() }).refine(shift => shift.endMin > shift.startMin, { path: ['endMin'], error: 'must come after the start' })).max(400).default([]),
   /** How long it looks for something better, over the usual. */
   effort: z.number().min(0.01).max(20).default(1),
 }).refine(day => day.jobs.reduce((sum, job) => sum + job.tasks.length, 0) <= 2000, { path: ['jobs'], error: 'at most 2000 tasks' })

@@ -14,7 +14,7 @@ import { runOut } from './run-out'
 export const runoutEvaluate = question({
   name: 'runout.evaluate',
   purpose: 'Total run-out, eccentricity, high spot and lobes from dial readings round a turn',
-  input: z.object({ readingsMm: z.array(quantity('mm', { min: -1000, max: 1000 })).min(3).max(3600) }),
+  input: z.strictObject({ readingsMm: z.array(quantity('mm', { min: -1000, max: 1000 })).min(3).max(3600) }),
   example: { readingsMm: [0.02, 0.05, 0.09, 0.1, 0.08, 0.04, 0.01, 0] },
   solve: ({ readingsMm }) => {
     const { working, ...answer } = runOut(readingsMm)
@@ -25,7 +25,7 @@ export const runoutEvaluate = question({
 export const balanceCorrect = question({
   name: 'balance.correct',
   purpose: 'Unbalance from metal put on a turning part, and the mass that puts it right',
-  input: z.object({
+  input: z.strictObject({
     radiusMm: quantity('mm', { min: 0 }),
     addedG: quantity('g').optional(),
     volumeMm3: positive('mm3').optional(),
@@ -42,12 +42,12 @@ export const balanceCorrect = question({
   },
 })
 
-const hole = z.object({ xMm: quantity('mm', { min: -1e5, max: 1e5 }), yMm: quantity('mm', { min: -1e5, max: 1e5 }) })
+const hole = z.strictObject({ xMm: quantity('mm', { min: -1e5, max: 1e5 }), yMm: quantity('mm', { min: -1e5, max: 1e5 }) })
 
 export const holesCircle = question({
   name: 'holes.circle',
   purpose: 'The even bolt circle nearest to measured holes, and how far each is off it',
-  input: z.object({ holes: z.array(hole).min(3).max(200), places: z.number().int().min(3).max(200).optional() }),
+  input: z.strictObject({ holes: z.array(hole).min(3).max(200), places: z.number().int().min(3).max(200).optional() }),
   example: { holes: [{ xMm: 30.02, yMm: 0 }, { xMm: 0, yMm: 29.97 }, { xMm: -30, yMm: 0.05 }, { xMm: 0.01, yMm: -30 }] },
   solve: ({ holes, places }) => {
     const { working, ...answer } = boltCircle(holes, places ?? holes.length)
@@ -58,7 +58,7 @@ export const holesCircle = question({
 export const bendStraighten = question({
   name: 'bend.straighten',
   purpose: 'Pressing a bent flange or rim back in steps: how far past each time, and what it should then read',
-  input: z.object({ outMm: positive('mm', { max: 500 }), overMm: positive('mm', { max: 5000 }), thickMm: positive('mm', { max: 200 }), alloy: alloyName }),
+  input: z.strictObject({ outMm: positive('mm', { max: 500 }), overMm: positive('mm', { max: 5000 }), thickMm: positive('mm', { max: 200 }), alloy: alloyName }),
   example: { outMm: 4, overMm: 60, thickMm: 5, alloy: '6061' },
   solve: ({ alloy, ...input }) => {
     const { working, ...answer } = straighten(input.outMm, input.overMm, input.thickMm, mechanicalOf(alloy))
@@ -71,7 +71,7 @@ const oneOf = <T extends string>(ids: readonly T[]) => z.enum(ids as [T, ...T[]]
 export const finishAfter = question({
   name: 'finish.after',
   purpose: 'What paint, powder, plating or anodising afterwards does to temper, to the look of the bead, and to a brazed joint',
-  input: z.object({ after: oneOf(Object.keys(CURES) as AfterFinish[]), baseAlloy: alloyName, filler: alloyName.optional(), brazeRod: oneOf(BRAZE_ROD_IDS).optional() }),
+  input: z.strictObject({ after: oneOf(Object.keys(CURES) as AfterFinish[]), baseAlloy: alloyName, filler: alloyName.optional(), brazeRod: oneOf(BRAZE_ROD_IDS).optional() }),
   example: { after: 'anodised', baseAlloy: '6061', filler: '4043' },
   solve: ({ after, baseAlloy, filler, brazeRod }) => {
     const answer = finishAdvice(after, baseAlloy, filler ?? null, brazeRod ?? null)

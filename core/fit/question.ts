@@ -17,7 +17,7 @@ const softensCaution = (hubC: number) => hubC > SOFTENS_C ? [{ code: 'softens', 
 export const fitPress = question({
   name: 'fit.press',
   purpose: 'Pressure, stresses and push-out of a slug pressed into a hub',
-  input: z.object({
+  input: z.strictObject({
     diameterMm: positive('mm', { max: 2000 }), interferenceMm: positive('mm', { max: 20 }), hubMm: positive('mm', { max: 5000 }), lengthMm: positive('mm', { max: 5000 }),
     holeMm: quantity('mm', { min: 0 }).default(0), hubAlloy: alloyName, slugAlloy: alloyName, friction: z.number().min(0).max(2).default(0.2),
   }),
@@ -31,7 +31,7 @@ export const fitPress = question({
 export const fitShrink = question({
   name: 'fit.shrink',
   purpose: 'How hot a hub must be to take a cold slug, the gap, and how long until it seizes',
-  input: z.object({
+  input: z.strictObject({
     diameterMm: positive('mm', { max: 2000 }), interferenceMm: quantity('mm', { min: 0, max: 20 }), clearanceMm: quantity('mm', { min: 0, max: 20 }),
     hubAlloy: alloyName, slugAlloy: alloyName, slugC: quantity('c', { min: -200, max: 300 }), ambientC: quantity('c', { min: -60, max: 60 }).default(20), hubC: quantity('c', { min: -60, max: 600 }).optional(),
   }),
@@ -48,7 +48,7 @@ export const fitShrink = question({
 export const fitSlug = question({
   name: 'fit.slug',
   purpose: 'A slug for a stripped boss: size, interference, stresses, heat and cold, the clock of the fit, the weld left after facing',
-  input: z.object({
+  input: z.strictObject({
     threadMajorMm: positive('mm', { max: 300 }), bossMm: positive('mm', { max: 2000 }), depthMm: positive('mm', { max: 1000 }), beneathMm: positive('mm', { max: 2000 }).optional(),
     bodyAlloy: alloyName, slugAlloy: alloyName.default(() => alloyName.parse('6061')), slugMm: positive('mm', { max: 500 }).optional(), interferenceMm: quantity('mm', { min: 0, max: 5 }).optional(),
     clearanceMm: quantity('mm', { min: 0, max: 5 }).default(0.02), cold: z.enum(Object.keys(COLD) as [Cold, ...Cold[]], { error: `one of ${Object.keys(COLD).join(', ')}` }).default('freezer'),
@@ -64,7 +64,7 @@ export const fitSlug = question({
 export const cutSpeedQuestion = question({
   name: 'cut.speed',
   purpose: 'Spindle speed and feed for drill, end mill, tap or boring bar in aluminium',
-  input: z.object({
+  input: z.strictObject({
     tool: z.enum(Object.keys(SURFACE_M_MIN) as [CuttingTool, ...CuttingTool[]], { error: `one of ${Object.keys(SURFACE_M_MIN).join(', ')}` }),
     diameterMm: positive('mm', { min: 0.1, max: 2000 }), alloy: alloyName, surfaceMMin: positive('mMin').optional(), pitchMm: positive('mm', { max: 50 }).optional(), flutes: z.number().int().min(1).max(20).default(2),
   }).superRefine((input, context) => {

@@ -8,7 +8,7 @@ import { planFlame } from './plan'
 export const flamePlan = question({
   name: 'flame.plan',
   purpose: 'Whether a flame makes a puddle on this wall, from what heat and how soon: welding with oxygen and fuel gas',
-  input: z.object({
+  input: z.strictObject({
     baseAlloy: alloyName,
     /** Such as oxy-acetylene or propylene: what has no oxygen in its name draws its own air. */
     gas: z.string().max(60).default('oxy-acetylene'),

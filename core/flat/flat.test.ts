@@ -106,5 +106,11 @@ describe('lapping', () => {
     }), { numRuns: 40, seed: 17 })
     expect(planLapping(grid(4, 4, () => 0), 0.02, 100)).toMatchObject({ removeMm: 0, minutes: 0 })
   })
-  it('refuses points in one line', () => expect(questions.ask('flat.evaluate', { points: [0, 1, 2, 3].map(n => ({ xMm: n * 10, yMm: 0, zMm: 0 })) })).toMatchObject({ ok: false, error: { kind: 'no-answer', reason: expect.stringContaining('one line') } }))
+  it('refuses points in one place or on one line as bad input', () => {
+    for (const at of [(n: number) => ({ xMm: n * 10, yMm: 0, zMm: 0 }), (n: number) => ({ xMm: n * 10, yMm: n * 7, zMm: n % 2 }), () => ({ xMm: 5, yMm: 5, zMm: 0 })]) {
+      const points = [0, 1, 2, 3].map(at)
+      expect(questions.ask('flat.evaluate', { points })).toMatchObject({ ok: false, error: { kind: 'invalid-input', issues: [{ path: 'points', message: expect.stringContaining('one line') }] } })
+      expect(questions.ask('flat.lap', { points, toMm: 0.02 })).toMatchObject({ ok: false, error: { kind: 'invalid-input' } })
+    }
+  })
 })

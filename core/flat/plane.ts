@@ -9,6 +9,19 @@ export interface Levelled { points: [number, number, number][] }
 
 const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
 
+/** Of the longest reach among points, the least that they must lie off the line along it to span a plane: a slip of a straightedge's width. */
+const LEAST_SPREAD = 1e-6
+
+/** Whether points spread over a face, seen from above: not all in one place, nor on one line. */
+export function spansPlane(points: readonly Point3[]): boolean {
+  const [first] = points
+  if (!first) return false
+  const off = points.map(p => [p.xMm - first.xMm, p.yMm - first.yMm] as const)
+  const far = off.reduce((best, p) => Math.hypot(...p) > Math.hypot(...best) ? p : best)
+  const reach = Math.hypot(...far)
+  return reach > 0 && off.some(p => Math.abs(p[0] * far[1] - p[1] * far[0]) > LEAST_SPREAD * reach * reach)
+}
+
 /**
  * Turns points into the frame of their least-squares plane (distances at right angles to it): x and y in the plane, z off it.
  * Source: total least squares by the eigenvectors of the scatter matrix; any text on coordinate metrology.

@@ -37,6 +37,26 @@ describe('measuring from a picture', () => {
     const spread = Math.sqrt(found.reduce((sum, value) => sum + (value - mean) ** 2, 0) / found.length)
     expect(measurePhoto(seen(view, CORNERS), CRACK.map(view), 1).uncertaintyMm / spread).toBeCloseTo(1, 0.9)
   })
+  it('says the same as moving every point would, known and traced, with points to spare or none', () => {
+    const view = camera(0.5, 0.2)
+    for (const marks of [CORNERS, [...CORNERS, [50, 30], [20, 45], [80, 12]] as Point[]]) {
+      // Known points that do not quite fit, so that the fit's own part in it counts.
+      const known = seen(view, marks).map((entry, i) => ({ ...entry, mm: [entry.mm[0] + 0.2 * Math.sin(i), entry.mm[1] + 0.2 * Math.cos(3 * i)] as Point }))
+      const trace = CRACK.map(view)
+      const at = (k: readonly Known[], t: readonly Point[]) => measurePhoto(k, t, 1)
+      const nudge = (point: Point, axis: number, by: number): Point => [point[0] + (axis === 0 ? by : 0), point[1] + (axis === 1 ? by : 0)]
+      const slope = (moved: (by: number) => { lengthMm: number, areaMm2: number }) => { const [a, b] = [moved(0.01), moved(-0.01)]; return [(a.lengthMm - b.lengthMm) / 0.02, (a.areaMm2 - b.areaMm2) / 0.02] as const }
+      const slopes = [0, 1].flatMap(axis => [
+        ...trace.map((_, i) => slope(by => at(known, trace.map((point, n) => n === i ? nudge(point, axis, by) : point)))),
+        ...known.map((_, i) => slope(by => at(known.map((entry, n) => n === i ? { ...entry, px: nudge(entry.px, axis, by) } : entry), trace))),
+      ])
+      const found = at(known, trace)
+      const spread = Math.max(...known.flatMap(a => known.map(b => Math.hypot(a.mm[0] - b.mm[0], a.mm[1] - b.mm[1]))))
+      const misfit = found.misfitMm / spread
+      expect(found.uncertaintyMm).toBeCloseTo(Math.hypot(Math.sqrt(slopes.reduce((sum, [l]) => sum + l * l, 0)), misfit * found.lengthMm), 2)
+      expect(found.areaUncertaintyMm2 / Math.hypot(Math.sqrt(slopes.reduce((sum, [, a]) => sum + a * a, 0)), 2 * misfit * found.areaMm2)).toBeCloseTo(1, 2)
+    }
+  })
   it('shows it when more points than needed do not fit', () => {
     const view = camera(0.4, 0)
     const good = seen(view, [...CORNERS, [50, 30]])

@@ -9,7 +9,7 @@ import { planGroove } from './plan'
 import { reinforce } from './reinforce'
 import { ENDS } from './run'
 
-export const grooveInput = z.object({
+export const grooveInput = z.strictObject({
   crackMm: positive('mm', { max: 20000 }),
   wallMm: positive('mm', { max: 500 }),
   sides: z.union([z.literal(1), z.literal(2)], { error: '1 or 2' }).default(1),
@@ -44,7 +44,7 @@ export const groovePlan = question({
 export const grooveBuildUp = question({
   name: 'groove.buildUp',
   purpose: 'Layers, beads, rods and arc minutes to build up a lost edge or corner',
-  input: z.object({
+  input: z.strictObject({
     longMm: positive('mm', { max: 5000 }), wideMm: positive('mm', { max: 1000 }), highMm: positive('mm', { max: 1000 }),
     proudMm: quantity('mm', { min: 0, max: 50 }).default(1.5),
     fillerMm: positive('mm', { min: 0.5, max: 10 }).default(2.4), rodMm: positive('mm', { min: 10, max: 5000 }).default(914), efficiencyPct: percent({ min: 5 }).default(90),
@@ -60,7 +60,7 @@ export const grooveBuildUp = question({
 export const plateReinforce = question({
   name: 'plate.reinforce',
   purpose: 'What a plate welded on a bar does to its stiffness and strength in bending',
-  input: z.object({
+  input: z.strictObject({
     widthMm: positive('mm'), heightMm: positive('mm'), plateMm: positive('mm'), plateWidthMm: positive('mm').optional(),
     sides: z.union([z.literal(1), z.literal(2)], { error: '1 or 2' }).default(1),
   }),
@@ -77,8 +77,8 @@ const millimetres = z.tuple([quantity('mm'), quantity('mm')], { error: 'a pair o
 export const photoMeasure = question({
   name: 'photo.measure',
   purpose: 'Length and area of a trace in a picture, by two known points or a flat figure seen at a slant',
-  input: z.object({
-    known: z.array(z.object({ px: pixels, mm: millimetres })).min(2).max(200).refine(known => known.length !== 3, { error: 'two points give a scale, four or more a surface; three give neither' }),
+  input: z.strictObject({
+    known: z.array(z.strictObject({ px: pixels, mm: millimetres })).min(2).max(200).refine(known => known.length !== 3, { error: 'two points give a scale, four or more a surface; three give neither' }),
     trace: z.array(pixels).min(2).max(5000),
     pickPx: z.number().min(0.01).max(100).default(1),
   }),

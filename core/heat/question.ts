@@ -16,7 +16,7 @@ import { shapeSchema } from './solid/shape.schema'
 /** Specific heat where no alloy is named: J/(kg·K), the middle of the table. */
 const USUAL_SPECIFIC_HEAT_JKGK = 900
 
-export const preheatInput = z.object({
+export const preheatInput = z.strictObject({
   massKg: positive('kg', { max: 5000 }).optional(),
   volumeMm3: positive('mm3').optional(),
   alloy: alloyName.optional(),
@@ -53,7 +53,7 @@ export const heatPreheat = question({
 export const heatArcPoint = question({
   name: 'heat.arcPoint',
   purpose: 'Temperature beside a steadily moving arc, in a thick part or a plate',
-  input: z.object({
+  input: z.strictObject({
     powerW: positive('w'),
     travelMmS: quantity('mmS', { min: 0, max: 1000 }),
     alloy: alloyName,
@@ -96,12 +96,12 @@ export const heatSimulate = question({
   },
 })
 
-const readingSchema = z.object({ s: quantity('s', { min: 0, max: 86_400 }), C: quantity('c', { min: -100, max: 1000 }) })
+const readingSchema = z.strictObject({ s: quantity('s', { min: 0, max: 86_400 }), C: quantity('c', { min: -100, max: 1000 }) })
 
 export const heatFitSource = question({
   name: 'heat.fitSource',
   purpose: 'Source power and film coefficient from a series of thermometer readings, with standard errors',
-  input: z.object({
+  input: z.strictObject({
     readings: z.array(readingSchema).min(4).max(2000),
     massKg: positive('kg', { max: 5000 }).optional(),
     volumeMm3: positive('mm3').optional(),

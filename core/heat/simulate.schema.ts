@@ -21,16 +21,16 @@ const PLACED = { path: ['atMm'], error: 'say where it points: atMm, or pathMm wi
 
 /** What heats the part. */
 export const sourceSchema = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('volume'), ...window, ...power }),
-  z.object({ kind: z.literal('face'), ...window, ...power, face: face.default('top') }),
-  z.object({ kind: z.literal('torch'), ...spot, radiusMm: positive('mm', { max: 500 }).default(15) }).refine(placed, PLACED),
-  z.object({ kind: z.literal('arc'), ...spot, radiusMm: positive('mm', { max: 100 }).default(4) }).refine(placed, PLACED),
-  z.object({ kind: z.literal('hot-air'), ...window, airC, filmWm2K: positive('wm2K', { max: 2000 }).default(120), face: face.default('top'), atMm: placeSchema, radiusMm: positive('mm', { max: 500 }).default(30) }),
-  z.object({ kind: z.literal('oven'), ...window, airC }),
+  z.strictObject({ kind: z.literal('volume'), ...window, ...power }),
+  z.strictObject({ kind: z.literal('face'), ...window, ...power, face: face.default('top') }),
+  z.strictObject({ kind: z.literal('torch'), ...spot, radiusMm: positive('mm', { max: 500 }).default(15) }).refine(placed, PLACED),
+  z.strictObject({ kind: z.literal('arc'), ...spot, radiusMm: positive('mm', { max: 100 }).default(4) }).refine(placed, PLACED),
+  z.strictObject({ kind: z.literal('hot-air'), ...window, airC, filmWm2K: positive('wm2K', { max: 2000 }).default(120), face: face.default('top'), atMm: placeSchema, radiusMm: positive('mm', { max: 500 }).default(30) }),
+  z.strictObject({ kind: z.literal('oven'), ...window, airC }),
 ], { error: 'a source: volume, face, torch, arc, hot-air or oven' })
 
 /** How the part loses heat, and what it rests on. */
-export const lossesSchema = z.object({
+export const lossesSchema = z.strictObject({
   filmWm2K: quantity('wm2K', { min: 0, max: 5000 }).default(10),
   emissivity: z.number().min(0).max(1).default(0.2),
   ambientC: quantity('c', { min: -60, max: 100 }).default(20),
@@ -42,14 +42,14 @@ export const lossesSchema = z.object({
 })
 
 /** A part, as the heat bench takes it. */
-export const partSchema = z.object({
+export const partSchema = z.strictObject({
   shape: shapeSchema,
   cellMm: positive('mm', { max: 200 }),
   alloy: alloyName,
   startC: quantity('c', { min: -100, max: 700 }).default(20),
 })
 
-export const probeSchema = z.object({
+export const probeSchema = z.strictObject({
   name: z.string().max(80).optional(),
   xMm: quantity('mm', { min: -5000, max: 5000 }), yMm: quantity('mm', { min: -5000, max: 5000 }), zMm: quantity('mm', { min: -5000, max: 5000 }),
 })

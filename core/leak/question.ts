@@ -10,7 +10,7 @@ const MOST_STORED_J = 200
 export const leakDecayQuestion = question({
   name: 'leak.decay',
   purpose: 'Leak, hole and stored energy from the fall of pressure in a closed part',
-  input: z.object({
+  input: z.strictObject({
     volumeL: positive('l', { max: 1e5 }),
     startKPa: quantity('kPa', { min: -101, max: 1e5 }),
     endKPa: quantity('kPa', { min: -101, max: 1e5 }),

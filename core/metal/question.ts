@@ -10,7 +10,7 @@ import { useByPart, USES } from './identify/uses.table'
 export const alloyList = question({
   name: 'alloy.list',
   purpose: 'Every alloy and filler known here: composition, melting range, density, conductivity',
-  input: z.object({}),
+  input: z.strictObject({}),
   example: {},
   solve: () => ({
     answer: {
@@ -26,7 +26,7 @@ export const alloyList = question({
 export const alloyDensity = question({
   name: 'alloy.density',
   purpose: 'Density of a part weighed dry and hung under water',
-  input: z.object({
+  input: z.strictObject({
     dryG: positive('g'),
     submergedG: quantity('g'),
     waterC: quantity('c', { min: 0, max: 99 }).default(20),
@@ -43,7 +43,7 @@ export const alloyDensity = question({
 export const alloyIdentify = question({
   name: 'alloy.identify',
   purpose: 'Which alloy family a part belongs to, how sure, and which test to do next',
-  input: z.object({
+  input: z.strictObject({
     evidence: z.array(evidenceSchema).max(60).default([]),
     use: z.string().max(120).refine(part => useByPart(part) !== undefined, { error: `one of: ${USES.map(row => row.part).join('; ')}` }).optional(),
   }),

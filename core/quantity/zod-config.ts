@@ -1,4 +1,20 @@
 import { z } from 'zod'
+import { nearest } from '../ask/nearest'
+
+/** A longer key says nothing more; nor do more of them. */
+const LONGEST_KEY = 40
+const MOST_KEYS = 10
+
+interface UnknownKeys { code?: string, keys?: readonly string[], inst?: { _zod?: { def?: { shape?: object } } } }
+
+/** What is said of a key that an object does not know, one line a key, with the nearest that it knows. */
+export function unknownKeyWords({ keys = [], inst }: UnknownKeys): string {
+  const known = Object.keys(inst?._zod?.def?.shape ?? {})
+  return keys.slice(0, MOST_KEYS).map((key) => {
+    const [like] = nearest(key.slice(0, LONGEST_KEY), known, 1)
+    return like ? `is not known here; the nearest is ${like}` : 'is not known here: nothing is taken'
+  }).join('\n')
+}
 
 /** No compiling of schemas at run time: a strict content security policy forbids it, and says so on the console when it is tried. */
-z.config({ jitless: true })
+z.config({ jitless: true, customError: issue => issue.code === 'unrecognized_keys' ? unknownKeyWords(issue as UnknownKeys) : undefined })

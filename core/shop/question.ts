@@ -10,13 +10,13 @@ const name = z.string().trim().min(1).max(80)
 export const jobQuote = question({
   name: 'job.quote',
   purpose: 'Price of a repair from minutes by phase, filler, gas, power and extras, against a new part',
-  input: z.object({
-    phases: z.array(z.object({ name, minutes: quantity('min', { min: 0, max: 1e6 }) })).max(60),
+  input: z.strictObject({
+    phases: z.array(z.strictObject({ name, minutes: quantity('min', { min: 0, max: 1e6 }) })).max(60),
     ratePerHour: money,
-    filler: z.object({ rods: z.number().min(0).max(1e5), pricePerRod: money }).default({ rods: 0, pricePerRod: 0 }),
-    gas: z.object({ litres: z.number().min(0).max(1e7), pricePerL: money }).default({ litres: 0, pricePerL: 0 }),
-    power: z.object({ kWh: z.number().min(0).max(1e6), pricePerKWh: money }).default({ kWh: 0, pricePerKWh: 0 }),
-    other: z.array(z.object({ name, price: money })).max(60).default([]),
+    filler: z.strictObject({ rods: z.number().min(0).max(1e5), pricePerRod: money }).default({ rods: 0, pricePerRod: 0 }),
+    gas: z.strictObject({ litres: z.number().min(0).max(1e7), pricePerL: money }).default({ litres: 0, pricePerL: 0 }),
+    power: z.strictObject({ kWh: z.number().min(0).max(1e6), pricePerKWh: money }).default({ kWh: 0, pricePerKWh: 0 }),
+    other: z.array(z.strictObject({ name, price: money })).max(60).default([]),
     newPrice: money.optional(),
   }),
   example: {
@@ -34,8 +34,8 @@ export const jobQuote = question({
 export const logLearn = question({
   name: 'log.learn',
   purpose: 'What the shop\'s own finished jobs say: success and time by family, process, soak and filler, with intervals',
-  input: z.object({
-    records: z.array(z.object({
+  input: z.strictObject({
+    records: z.array(z.strictObject({
       success: z.boolean(), family: z.string().max(60).optional(), process: z.string().max(60).optional(), soak: z.string().max(60).optional(), filler: z.string().max(60).optional(),
       plannedMin: positive('min').optional(), actualMin: positive('min').optional(),
     })).max(50_000),

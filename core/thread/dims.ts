@@ -1,6 +1,7 @@
 import type { Step } from '../ask/question'
 import { MM_PER_INCH } from '../quantity/constants'
 import { DRILLS, type Drill } from './drills.table'
+import { TAPER_DRILLS } from './taper-drills.table'
 import type { Thread } from './thread'
 
 /** Full thread height doubled, over the pitch, from which the thread percentage counts: 1.299038 for 60° (ASME B1.1), twice 0.640327 for 55°, 1.2 for BA, 1.6 for taper pipe. */
@@ -24,8 +25,26 @@ const countedFromMm = (thread: Thread) => thread.taperDeg > 0 && thread.flankDeg
 /** Percentage of full thread that a hole leaves. */
 export const threadPct = (thread: Thread, holeMm: number) => 100 * (countedFromMm(thread) - holeMm) / (fullHeight(thread) * thread.pitchMm)
 
-/** Drills for tapping out of those there are, the best for aluminium first. */
+/** A drill stands for another within this: less than a drill's own play. Common practice, no source. */
+const STANDS_FOR_MM = 0.1
+
+/** The standard's own hole for a taper pipe thread; undefined for a parallel one. @throws Error for a taper size that the table lacks: a mistake in the tables */
+function taperDrill(thread: Thread): Drill | undefined {
+  if (thread.taperDeg === 0) return undefined
+  const size = thread.system === 'R' ? thread.designation.slice(1) : thread.designation.replace(/-[\d.]+ NPTF?$/, '')
+  const found = TAPER_DRILLS[thread.system === 'R' ? 'R' : 'NPT'][size]
+  if (!found) throw new Error(`no tap drill for ${thread.designation}`)
+  return { mm: found[0], name: found[1] }
+}
+
+/** Drills for tapping out of those there are, the best for aluminium first; for a taper pipe thread the standard's own and what stands for it. */
 export function tapDrills(thread: Thread, drills: readonly Drill[] = DRILLS): TapDrill[] {
+  const own = taperDrill(thread)
+  if (own) {
+    const near = drills.filter(drill => Math.abs(drill.mm - own.mm) <= STANDS_FOR_MM && drill.name !== own.name).toSorted((a, b) => Math.abs(a.mm - own.mm) - Math.abs(b.mm - own.mm))
+    const has = drills === DRILLS || drills.some(drill => drill.name === own.name)
+    return [...(has ? [own] : []), ...near].slice(0, MOST_DRILLS).map(drill => ({ ...drill, threadPct: threadPct(thread, drill.mm) }))
+  }
   return drills.map(drill => ({ ...drill, threadPct: threadPct(thread, drill.mm) }))
     .filter(drill => drill.threadPct >= LEAST_PCT && drill.threadPct <= MOST_PCT)
     .toSorted((a, b) => Math.abs(a.threadPct - BEST_PCT) - Math.abs(b.threadPct - BEST_PCT)).slice(0, MOST_DRILLS)

@@ -15,7 +15,7 @@ const strengthMPa = () => positive('mPa', { max: 3000 })
 export const threadDimsQuestion = question({
   name: 'thread.dims',
   purpose: 'Sizes of a standard thread, its stress area, and the drills that tap it',
-  input: z.object({ designation: threadName }),
+  input: z.strictObject({ designation: threadName }),
   example: { designation: 'M10x1.25' },
   solve: ({ designation }) => {
     const { working, ...answer } = threadDims(designation)
@@ -26,7 +26,7 @@ export const threadDimsQuestion = question({
 export const threadIdentify = question({
   name: 'thread.identify',
   purpose: 'Which standard thread it is, from a diameter and what else was measured',
-  input: z.object({
+  input: z.strictObject({
     side: z.enum(['male', 'female'], { error: 'male or female' }),
     diameterMm: positive('mm', { min: 0.5, max: 120 }),
     pitchMm: positive('mm', { min: 0.1, max: 12 }).optional(),
@@ -47,7 +47,7 @@ export const threadIdentify = question({
 export const threadStrengthQuestion = question({
   name: 'thread.strength',
   purpose: 'What gives way first: the bolt, the thread in the body, or the thread on the bolt',
-  input: z.object({ designation: threadName, engagementMm: positive('mm', { max: 1000 }), boltUtsMPa: strengthMPa().default(800), bodyUtsMPa: strengthMPa() }),
+  input: z.strictObject({ designation: threadName, engagementMm: positive('mm', { max: 1000 }), boltUtsMPa: strengthMPa().default(800), bodyUtsMPa: strengthMPa() }),
   example: { designation: 'M8', engagementMm: 16, boltUtsMPa: 800, bodyUtsMPa: 165 },
   solve: ({ designation, engagementMm, boltUtsMPa, bodyUtsMPa }) => {
     const { working, ...answer } = threadStrength(designation, engagementMm, boltUtsMPa, bodyUtsMPa)
@@ -58,7 +58,7 @@ export const threadStrengthQuestion = question({
 export const threadInsertQuestion = question({
   name: 'thread.insert',
   purpose: 'Drill, tap and least wall for a wire or solid thread insert',
-  input: z.object({ designation: threadName, kind: z.enum(['wire', 'solid'], { error: 'wire or solid' }).default('wire') }),
+  input: z.strictObject({ designation: threadName, kind: z.enum(['wire', 'solid'], { error: 'wire or solid' }).default('wire') }),
   example: { designation: 'M10x1.5', kind: 'wire' },
   solve: ({ designation, kind }) => {
     const { working, ...answer } = threadInsert(designation, kind)
@@ -69,7 +69,7 @@ export const threadInsertQuestion = question({
 export const bossCompare = question({
   name: 'boss.compare',
   purpose: 'Ways of giving a stripped boss its thread back, by what each holds, costs and heats',
-  input: z.object({
+  input: z.strictObject({
     designation: threadName,
     boltUtsMPa: strengthMPa().default(800),
     torqueNm: positive('nm', { max: 5000 }).optional(),

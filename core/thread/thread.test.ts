@@ -77,6 +77,13 @@ describe('tap drills', () => {
     expect(threadDims(findThread('M6')!).tapDrills.map(drill => drill.name)).toContain('5 mm')
     expect(threadDims(findThread('3/8-16 UNC')!).tapDrills.map(drill => drill.name)).toContain('5/16 in')
   })
+  it('of taper pipe threads are the standard\'s own: NPT 1/4 is 7/16 in, 1/2 is 45/64 in, 2 is 2 3/16 in; R 1/2 is 18.25 mm (with ASME B1.20.1 and ISO 7-1, from memory)', () => {
+    for (const [name, drill, mm] of [['1/4-18 NPT', '7/16 in', 11.1], ['1/2-14 NPT', '45/64 in', 17.9], ['2-11.5 NPT', '2 3/16 in', 55.6], ['1-1/4-11.5 NPT', '1 31/64 in', 37.7], ['R1/2', '18.25 mm', 18.25]] as const) {
+      const [first] = threadDims(findThread(name)!).tapDrills
+      expect([first!.name, first!.mm.toFixed(1)]).toEqual([drill, mm.toFixed(1)])
+    }
+    expect(threadDims(findThread('1/4 NPT')!).tapDrills.every(drill => Math.abs(drill.mm - 11.1125) <= 0.1)).toBe(true)
+  })
 })
 
 describe('what thread is this?', () => {
