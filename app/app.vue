@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue'
-import { onKeyStroke } from '@vueuse/core'
+import { onKeyStroke, useEventListener } from '@vueuse/core'
 import { useTheme } from 'vuetify'
 import { STATION_IDS } from '#core/job/stations.table'
 import ClockBar from '~/bench/ClockBar.vue'
+import NotStored from '~/bench/NotStored.vue'
 import KeyList from '~/bench/KeyList.vue'
 import TopBar from '~/bench/TopBar.vue'
 import { typingNow } from '~/composables/typing'
@@ -26,6 +27,8 @@ watch(() => settings.gloves, on => document.documentElement.classList.toggle('gl
 onMounted(() => shop.open().catch((error: unknown) => {
   failure.value = error instanceof Error ? error.message : 'the browser will not open its database'
 }))
+
+useEventListener(window, 'beforeunload', (event) => { if (store.unsafe) event.preventDefault() })
 
 onKeyStroke((event) => {
   if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && jobId.value) {
@@ -53,7 +56,7 @@ onKeyStroke((event) => {
     <TopBar :job-id="jobId" @keys="keysShown = true" />
     <main id="main" tabindex="-1" :data-saving="store.saving">
       <p v-if="failure" class="page" role="alert">The database could not be opened: {{ failure }}. Nothing was changed. Private windows and full disks do this; a reload may help.</p>
-      <p v-else-if="store.saveError" class="unsaved" role="alert">Not stored: {{ store.saveError }}. What you see is only on this page; hand it out as a file before you close it.</p>
+      <NotStored v-else />
       <NuxtPage v-if="shop.ready" />
     </main>
     <ClockBar />
@@ -63,5 +66,4 @@ onKeyStroke((event) => {
 
 <style scoped>
 main { flex: 1; padding-bottom: 104px; outline: none; }
-.unsaved { background: var(--stop); color: var(--paper); padding: 10px 24px; margin: 0; }
 </style>

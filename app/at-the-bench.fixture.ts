@@ -10,7 +10,7 @@ vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined, r
 
 /** An empty database with one job, open on the bench. */
 export async function jobOnTheBench(change: Partial<Job> = {}) {
-  await Promise.all([db.jobs.clear(), db.cards.clear(), db.kit.clear(), db.facts.clear(), db.files.clear(), db.clocks.clear()])
+  await Promise.all([db.jobs.clear(), db.cards.clear(), db.kit.clear(), db.facts.clear(), db.held.clear(), db.clocks.clear()])
   await db.jobs.add({ ...newJob('a', 'A part', '', '2026-11-12T09:00:00.000Z'), ...change })
   setActivePinia(createPinia())
   const store = useJob()

@@ -30,7 +30,7 @@ function usual(index: number) {
 }
 async function start() {
   if (trouble.value || !reading.value.ok) return
-  await clocks.start(name.value, reading.value.value * 60, typeof route.params.id === 'string' ? route.params.id : null)
+  void clocks.start(name.value, reading.value.value * 60, typeof route.params.id === 'string' ? route.params.id : null)
   asking.value = false
 }
 onKeyStroke('c', (event) => {

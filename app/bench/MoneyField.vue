@@ -17,8 +17,7 @@ function set(text: string | null) {
   typed.value = text ?? ''
   const plain = typed.value.replace(/[^\d.,-]/g, '').replace(',', '.')
   const value = plain === '' ? null : Number(plain)
-  error.value = value !== null && !(value >= 0 && value <= 1e7) ? 'an amount from 0 up' : null
-  if (!error.value) store.edit(keys.value, value)
+  error.value = value !== null && !(value >= 0) ? 'an amount from 0 up' : store.edit(keys.value, value)
 }
 </script>
 

@@ -5,7 +5,7 @@ import { useReading } from '~/composables/use-reading'
 import { useInstruments } from '~/stores/instruments'
 
 const props = defineProps<{ path: string, unit: UnitKey, label: string, note?: string }>()
-const { typed, error, also, bareUnit, take, leave } = useReading(toRef(props, 'path'), toRef(props, 'unit'))
+const { typed, error, unstored, also, bareUnit, take, leave } = useReading(toRef(props, 'path'), toRef(props, 'unit'))
 const field = useId()
 const instruments = useInstruments()
 const target = { label: props.label, unit: props.unit, take }
@@ -19,7 +19,7 @@ onBeforeUnmount(() => { if (instruments.target === target) instruments.target = 
       :id="field" class="figure" type="text" inputmode="text" autocomplete="off" spellcheck="false" maxlength="60" :data-path="path"
       :value="typed" :placeholder="bareUnit || '#'" :aria-invalid="error !== null" :aria-describedby="`${field}-also`" @focus="instruments.target = target" @input="take(($event.target as HTMLInputElement).value)" @blur="leave"
     >
-    <p :id="`${field}-also`" class="small" :class="error ? 'wrong' : 'quiet'">{{ error ?? also }}<template v-if="note && !error">{{ also ? ', ' : '' }}{{ note }}</template></p>
+    <p :id="`${field}-also`" class="small" :class="error ? 'wrong' : 'quiet'">{{ error ?? also }}<template v-if="unstored"><b class="wrong" data-testid="unstored"> not stored yet</b></template><template v-if="note && !error">{{ also ? ', ' : '' }}{{ note }}</template></p>
   </div>
 </template>
 

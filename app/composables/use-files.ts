@@ -1,9 +1,13 @@
 import { ref, toRaw } from 'vue'
+import { wrongKind, type FileType } from '#core/job/file-kind'
+import type { JobCorrected } from '#core/job/files'
 import type { Job } from '#core/job/job.schema'
+import type { Damaged } from '#core/job/out'
 import { db } from '~/db/database'
 import { bundledFiles } from '~/db/files'
 import type { Imported } from '~/db/shelf'
 import { useShop } from '~/stores/shop'
+import { filesWorker } from './files-worker'
 
 /** Hands bytes or text to the reader as a file. */
 export function download(name: string, content: string | Uint8Array, type = 'application/json') {
@@ -25,6 +29,12 @@ const mergeLines = ({ merged }: Imported) => merged.filter(entry => entry.change
   return `${title}: ${says.filter(([, fields]) => fields.length).map(([words, fields]) => `${words}: ${fields.slice(0, 8).join(', ')}${fields.length > 8 ? ` and ${fields.length - 8} more` : ''}`).join('; ')}`
 })
 
+/** What a file held that was put right, or not taken, a line each. */
+const otherLines = ({ corrected, clashes }: Imported & { corrected: readonly JobCorrected[] }) => [
+  ...corrected.flatMap(({ title, readings }) => readings.map(({ path, typed, was, now }) => `${title}: ${path} held ${was ?? 'nothing'} under “${typed}”; taken as ${now ?? 'not understood'}`)),
+  ...clashes.map(name => `${name} differs from the file of that name here; the one here stays`),
+]
+
 export interface FileReport { bad: boolean, text: string, lines: string[] }
 
 /** Files in and out of the bench, with a report in words. */
@@ -41,38 +51,56 @@ export function useFiles() {
     else {
       const taken = await shop.importBytes(new Uint8Array(await file.arrayBuffer())).catch((error: unknown) => ({ ok: false as const, issues: [{ path: '', message: error instanceof Error ? error.message : 'the browser would not store it' }] }))
       report.value = taken.ok
-        ? { bad: false, text: `${file.name}: ${taken.report.added} new, ${taken.report.replaced} brought up to date, ${taken.report.kept} already here${taken.report.kit ? ', and the kit' : ''}.`, lines: mergeLines(taken.report) }
+        ? { bad: false, text: `${file.name}: ${taken.report.added} new, ${taken.report.replaced} brought up to date, ${taken.report.kept} already here${taken.report.kit ? ', and the kit' : ''}.`, lines: [...mergeLines(taken.report), ...otherLines(taken.report)] }
         : { bad: true, text: `${file.name} was not taken in; nothing was changed.`, lines: taken.issues.map(issue => issue.path ? `${issue.path}: ${issue.message}` : issue.message) }
     }
     input.value = ''
   }
 
-  /** Plain JSON where there are no pictures, a zip with them where there are. */
-  async function save(name: string, text: string, jobs: readonly Job[]) {
-    const files = await bundledFiles(jobs)
-    if (!files.length) return download(`${name}.json`, text)
-    const { packBundle } = await import('#core/job/bundle')
-    download(`${name}.zip`, packBundle(text, files), 'application/zip')
+  /** Plain JSON where there are no pictures, a zip with them where there are. A picture that is damaged stays behind, named. */
+  async function save(name: string, text: string, jobs: readonly Job[]): Promise<string[]> {
+    const all = await bundledFiles(jobs)
+    const wrong = all.map(file => ({ file, why: wrongKind(file.bytes, file.type as FileType) }))
+    const files = wrong.filter(({ why }) => why === null).map(({ file }) => file)
+    if (files.length) download(`${name}.zip`, await filesWorker().pack(text, files), 'application/zip')
+    else download(`${name}.json`, text)
+    return wrong.filter(({ why }) => why !== null).map(({ file, why }) => `${file.name || file.id} ${why}: left out`)
+  }
+
+  /** What is damaged goes out by itself, with all of its words. */
+  function saveDamaged(damaged: readonly Damaged[]) {
+    download('wild-sparrow-damaged.json', JSON.stringify({ kind: 'wild-sparrow/damaged', things: damaged }, null, 2))
   }
 
   async function saveJob(job: Job) {
-    const { jobToText } = await import('#core/job/files')
-    await save(`${fileName(job.title)}.wild-sparrow-job`, jobToText(toRaw(job)), [toRaw(job)])
+    const out = await filesWorker().jobOut(toRaw(job))
+    if (!out.ok) {
+      saveDamaged([out.damaged])
+      report.value = { bad: true, text: `${job.title} could not be brought back as it is; its words went out instead.`, lines: [out.damaged.why] }
+      return
+    }
+    const left = await save(`${fileName(job.title)}.wild-sparrow-job`, out.text, [out.job])
+    report.value = left.length ? { bad: true, text: 'Taken out, but not all of it.', lines: left } : null
   }
 
+  /** The whole shop, read back before it is offered; what is damaged goes out apart and holds nothing back. */
   async function saveShop() {
-    const { shopToText } = await import('#core/job/files')
-    const jobs = await db.jobs.toArray()
-    await save('wild-sparrow-shop', shopToText(jobs, toRaw(shop.kit), new Date().toISOString()), jobs)
+    const out = await filesWorker().shopOut(await db.jobs.toArray(), structuredClone(toRaw(shop.kit)), new Date().toISOString())
+    const left = await save('wild-sparrow-shop', out.text, out.jobs)
+    shop.noteDamaged(out.damaged)
+    if (out.damaged.length) saveDamaged(out.damaged)
+    const lines = [...out.damaged.map(({ title, why }) => `${title}: ${why}`), ...left]
+    report.value = lines.length ? { bad: true, text: `Taken out: ${out.jobs.length} jobs. What follows is damaged${out.damaged.length ? ' and went out apart, with its words, as wild-sparrow-damaged.json' : ''}.`, lines } : null
   }
 
   /** All jobs and all logs as tables for a spreadsheet. */
   async function saveTables() {
     const { jobsCsv, logCsv } = await import('#core/job/tables')
-    const jobs = await db.jobs.toArray()
+    const { jobs, damaged } = await filesWorker().sorted(await db.jobs.toArray())
+    shop.noteDamaged(damaged)
     download('wild-sparrow-jobs.csv', jobsCsv(jobs), 'text/csv')
     download('wild-sparrow-log.csv', logCsv(jobs), 'text/csv')
   }
 
-  return { report, bringIn, saveJob, saveShop, saveTables }
+  return { report, bringIn, saveJob, saveShop, saveTables, saveDamaged }
 }

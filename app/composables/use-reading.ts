@@ -1,5 +1,5 @@
 import { computed, ref, watch, type Ref } from 'vue'
-import { valueAt } from '#core/job/patch'
+import { addressed, valueAt } from '#core/job/patch'
 import type { StoredReading } from '#core/job/job.schema'
 import { read, type Reading } from '#core/quantity/read'
 import { KEY_UNITS, type UnitKey } from '#core/quantity/units.table'
@@ -46,5 +46,7 @@ export function useReading(path: Ref<string>, unit: Ref<UnitKey>) {
     if (suffix) take(`${text} ${suffix}`)
   }
 
-  return { typed, error, also, bareUnit, take, leave }
+  const unstored = computed(() => store.unstored.has(path.value) || store.unstored.has(addressed(store.job, keys.value).join('.')))
+
+  return { typed, error, unstored, also, bareUnit, take, leave }
 }

@@ -16,7 +16,7 @@ export function useStorage() {
     // Asked once something is worth keeping; the browser may say yes without a word to the reader.
     const jobs = await db.jobs.count()
     const kept = jobs > 0 && navigator.storage.persist ? await navigator.storage.persisted() || await navigator.storage.persist() : null
-    holds.value = { jobs, files: await db.files.count() }
+    holds.value = { jobs, files: await db.held.count() }
     room.value = { usedMB: usage / 1e6, quotaMB: quota / 1e6, nearlyFull: quota > 0 && usage / quota > NEARLY_FULL, kept }
   }
   onMounted(() => { void look().catch(() => undefined) })

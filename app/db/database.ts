@@ -1,4 +1,4 @@
-import Dexie, { type EntityTable } from 'dexie'
+import Dexie, { type EntityTable, type Table } from 'dexie'
 import type { Card } from '#core/job/card'
 import type { Job, Kit } from '#core/job/job.schema'
 
@@ -27,7 +27,8 @@ export class BenchDatabase extends Dexie {
   jobs!: EntityTable<Job, 'id'>
   kit!: EntityTable<{ id: string, kit: Kit }, 'id'>
   clocks!: EntityTable<StoredClock, 'id'>
-  files!: EntityTable<StoredFile, 'id'>
+  /** Each job's own files: the same id in another job is another file. */
+  held!: Table<StoredFile, [jobId: string, id: string]>
   /** What the shelf shows of each job; written with it. */
   cards!: EntityTable<Card, 'id'>
   facts!: EntityTable<{ key: string, value: unknown }, 'key'>
@@ -38,6 +39,10 @@ export class BenchDatabase extends Dexie {
     this.version(1).stores({ jobs: 'id, updatedAt', kit: 'id', clocks: 'id, endsAt', facts: 'key' })
     this.version(2).stores({ files: 'id, jobId' })
     this.version(3).stores({ cards: 'id, updatedAt, handedAt' })
+    this.version(4).stores({ held: '[jobId+id], jobId' }).upgrade(async (change) => {
+      await change.table<StoredFile>('files').each(async (file) => { await change.table('held').put(file) })
+    })
+    this.version(5).stores({ files: null })
   }
 }
 

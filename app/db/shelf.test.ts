@@ -14,7 +14,7 @@ const job = (id: string, title = id): Job => newJob(id, title, '', AT)
 const reading = (typed: string, value: number | null) => ({ typed, value })
 
 beforeEach(async () => {
-  await Promise.all([db.jobs.clear(), db.kit.clear(), db.clocks.clear(), db.facts.clear(), db.cards.clear(), db.files.clear()])
+  await Promise.all([db.jobs.clear(), db.kit.clear(), db.clocks.clear(), db.facts.clear(), db.cards.clear(), db.held.clear()])
 })
 
 describe('writing changes', () => {
@@ -92,7 +92,7 @@ describe('a disk that is full', () => {
   const full = () => Promise.reject(Object.assign(new Error('no room'), { name: 'QuotaExceededError' }))
   it('takes in all of a file or nothing: jobs stand as they were when a picture finds no room', async () => {
     await db.jobs.bulkAdd([job('a', 'here')])
-    const put = vi.spyOn(db.files, 'bulkPut').mockImplementation(full as never)
+    const put = vi.spyOn(db.held, 'bulkPut').mockImplementation(full as never)
     await expect(takeInFile([{ ...job('a', 'from the file'), updatedAt: LATER }, job('b')], { ...EMPTY_KIT, shop: 'Theirs' }, [{ id: 'p', jobId: 'b', kind: 'picture', name: 'p', type: 'image/png', bytes: new Uint8Array([1]) }])).rejects.toThrow('no room')
     put.mockRestore()
     expect((await db.jobs.toArray()).map(each => each.title)).toEqual(['here'])
@@ -112,10 +112,13 @@ describe('what an earlier version stored', () => {
   it('is brought up to this shape with its card; what cannot be read is left and named', async () => {
     const { readings: _readings, stamps: _stamps, ...older } = job('old', 'Older')
     await db.jobs.bulkAdd([older as Job, { id: 'odd', title: 'Not a job' } as Job])
-    expect(await upgradeStored()).toEqual(['Not a job'])
+    expect(await upgradeStored()).toMatchObject([{ id: 'odd', title: 'Not a job', text: expect.stringContaining('Not a job') }])
     expect(await db.jobs.get('old')).toMatchObject({ readings: [], stamps: {} })
     expect(await db.cards.get('old')).toMatchObject({ title: 'Older', next: 'take-in' })
     expect(await db.jobs.get('odd')).toEqual({ id: 'odd', title: 'Not a job' })
+    // And again at every start, as long as it is there.
+    expect(await upgradeStored()).toMatchObject([{ id: 'odd' }])
+    await db.jobs.delete('odd')
     expect(await upgradeStored()).toEqual([])
   })
 })

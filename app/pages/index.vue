@@ -3,8 +3,10 @@ import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { format } from 'date-fns'
 import { STATION_IDS, STATION_NAMES } from '#core/job/stations.table'
 import { findCards, likeCards, type Card } from '#core/job/card'
+import { refusalWords } from '~/composables/refusal'
 import { useFiles } from '~/composables/use-files'
 import { useStorage } from '~/composables/use-storage'
+import { db } from '~/db/database'
 import { useShop } from '~/stores/shop'
 
 const shop = useShop()
@@ -16,6 +18,17 @@ const find = ref('')
 const findField = ref<HTMLElement | null>(null)
 const title = ref('')
 const customer = ref('')
+const trouble = ref<string | null>(null)
+/** The job that is about to be taken off. */
+const leaving = ref<Card | null>(null)
+async function takeOff() {
+  if (leaving.value) await shop.takeOff(leaving.value.id)
+  leaving.value = null
+}
+async function takeOut() {
+  const job = leaving.value && await db.jobs.get(leaving.value.id)
+  if (job) await files.saveJob(job)
+}
 
 /** Rows drawn at first, and as many more at each press. */
 const ROWS = 30
@@ -45,8 +58,14 @@ onBeforeUnmount(() => leave?.())
 
 async function start() {
   if (!title.value.trim()) return
-  const id = await shop.startJob(title.value, customer.value)
-  await router.push(`/job/${id}/take-in`)
+  try {
+    const id = await shop.startJob(title.value, customer.value)
+    trouble.value = null
+    await router.push(`/job/${id}/take-in`)
+  }
+  catch (error) {
+    trouble.value = refusalWords(error)
+  }
 }
 /** `/` leads here with ?find: the cursor goes into the field, and the word out of the address, so that it works again. */
 async function focusFind() {
@@ -62,7 +81,12 @@ watch(() => route.query.find, focusFind)
 <template>
   <div class="page">
     <h1>Shelf</h1>
-    <p v-if="shop.unread.length" role="alert" class="unread">These jobs were stored in a shape this version cannot read, and were left as they are: {{ shop.unread.join(', ') }}.</p>
+    <div v-if="shop.damaged.length" role="alert" class="unread" data-testid="damaged">
+      <p>Damaged, or stored in a shape this version cannot read; left as they are, and holding nothing else back:</p>
+      <ul><li v-for="thing in shop.damaged" :key="thing.id"><b>{{ thing.title }}</b>: {{ thing.why }} <button type="button" class="open-figure" @click="files.saveDamaged([thing])">take its words out</button></li></ul>
+    </div>
+    <p v-if="trouble" role="alert" class="unread" data-testid="start-trouble">Not taken in: {{ trouble }}. What you typed stands.</p>
+    <p v-if="shop.takenOff?.job" role="status" class="off">{{ shop.takenOff.job.title }} is off the shelf. <button type="button" class="open-figure" data-testid="put-back" @click="shop.putItBack()">Put it back</button></p>
     <form class="new row" aria-label="New job" @submit.prevent="start">
       <v-text-field v-model="title" label="What is it" maxlength="120" data-testid="new-title" />
       <v-text-field v-model="customer" label="Who brings it" maxlength="120" />
@@ -75,7 +99,7 @@ watch(() => route.query.find, focusFind)
       <v-btn-toggle v-model="stands" mandatory aria-label="Which jobs"><v-btn v-for="(words, id) in STANDS" :key="id" :value="id">{{ words }}</v-btn></v-btn-toggle>
     </div>
     <table v-if="shown.length" class="jobs">
-      <thead><tr><th>Part</th><th class="wide">For</th><th>Stands</th><th class="wide">Strip</th><th class="wide">Taken in</th></tr></thead>
+      <thead><tr><th>Part</th><th class="wide">For</th><th>Stands</th><th class="wide">Strip</th><th class="wide">Taken in</th><th><span class="visually-hidden">Off the shelf</span></th></tr></thead>
       <tbody>
         <tr v-for="job in shown" :key="job.id">
           <td><NuxtLink :to="`/job/${job.id}/${job.next ?? 'hand-over'}`">{{ job.title }}</NuxtLink></td>
@@ -83,6 +107,7 @@ watch(() => route.query.find, focusFind)
           <td>{{ standing(job) }}<span v-if="job.dueAt && !job.handedAt" class="quiet small figure">, due {{ format(new Date(job.dueAt), 'd MMM') }}</span></td>
           <td class="wide"><svg class="beads" viewBox="0 0 100 12" role="img" :aria-label="`${job.settled.length} of 9 stations settled`"><ellipse v-for="(id, n) in STATION_IDS" :key="id" :cx="6 + n * 11" cy="6" rx="6.5" ry="4.5" :class="{ laid: job.settled.includes(id) }" /></svg></td>
           <td class="wide figure small">{{ format(new Date(job.takenInAt), 'd MMM yyyy') }}</td>
+          <td class="end"><button type="button" class="open-figure small" :aria-label="`Take ${job.title} off the shelf`" @click="leaving = job">off</button></td>
         </tr>
       </tbody>
     </table>
@@ -91,6 +116,13 @@ watch(() => route.query.find, focusFind)
     <p v-if="!shown.length && shop.cards.length" class="empty">Nothing on the shelf answers to “{{ find }}”.</p>
     <p v-else-if="!shop.cards.length" class="empty">The shelf is empty. Name a part above to take it in, bring in a file, or <button type="button" class="open-figure" @click="shop.loadDemo()">look round a made-up shop</button>.</p>
 
+    <v-dialog :model-value="leaving !== null" aria-label="Take a job off the shelf" @update:model-value="leaving = null">
+      <v-card class="leaving">
+        <h2>Take {{ leaving?.title }} off the shelf?</h2>
+        <p>It goes with its pictures and its log. A file of it keeps a copy; it can be put back until the next one is taken off or this page is closed.</p>
+        <div class="row"><button type="button" class="plain-button" @click="takeOut()">Take it out as a file</button><button type="button" class="plain-button strong" data-testid="take-off" @click="takeOff()">Take it off</button><button type="button" class="plain-button" @click="leaving = null">Leave it</button></div>
+      </v-card>
+    </v-dialog>
     <h2>Files</h2>
     <p class="quiet small">All you enter stays in this browser. Take it out as a file to keep a copy or carry it to another bench; the same file brought in twice changes nothing.</p>
     <div class="row">
@@ -122,6 +154,9 @@ watch(() => route.query.find, focusFind)
 .empty { margin: 24px 0; }
 h2 { margin: 22px 0 4px; font-size: 1.1rem; }
 .unread { color: var(--stop); }
+.leaving { padding: 18px 20px; }
+.end { text-align: right; }
+.end button { min-height: var(--touch); min-width: 44px; }
 .report { border-left: 4px solid var(--slate); padding: 6px 12px; margin-top: 14px; }
 .report.bad { border-color: var(--stop); }
 code { font-family: var(--figures); font-size: 0.8rem; }

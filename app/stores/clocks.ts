@@ -2,23 +2,49 @@ import { useIntervalFn } from '@vueuse/core'
 import { liveQuery } from 'dexie'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
+import { refusalWords } from '~/composables/refusal'
 import { db, type StoredClock } from '~/db/database'
 
 /** Named clocks of all jobs; their ends are stored, so a reload or a closed tab changes nothing. */
 export const useClocks = defineStore('clocks', () => {
   const clocks = shallowRef<StoredClock[]>([])
+  /** Started here and not stored yet: they run on this page, and are tried again. */
+  const unstored = shallowRef<readonly StoredClock[]>([])
+  const saveError = ref<string | null>(null)
   const now = ref(Date.now())
   useIntervalFn(() => { now.value = Date.now() }, 500)
+  useIntervalFn(() => { if (unstored.value.length) void store() }, 4000)
   liveQuery(() => db.clocks.orderBy('endsAt').toArray()).subscribe((found) => { clocks.value = found })
 
-  const running = computed(() => clocks.value.map(clock => ({ ...clock, leftS: Math.ceil((clock.endsAt - now.value) / 1000) })))
+  const running = computed(() => [...clocks.value, ...unstored.value.filter(clock => !clocks.value.some(({ id }) => id === clock.id))].toSorted((a, b) => a.endsAt - b.endsAt)
+    .map(clock => ({ ...clock, leftS: Math.ceil((clock.endsAt - now.value) / 1000) })))
+
+  async function store() {
+    for (const clock of unstored.value) {
+      try {
+        await db.clocks.put(clock)
+        unstored.value = unstored.value.filter(({ id }) => id !== clock.id)
+        saveError.value = null
+      }
+      catch (error) {
+        saveError.value = refusalWords(error)
+        return
+      }
+    }
+  }
 
   async function start(name: string, seconds: number, jobId: string | null) {
     const startedAt = now.value = Date.now()
-    await db.clocks.add({ id: crypto.randomUUID(), name: name.trim() || 'Clock', jobId, startedAt, endsAt: startedAt + seconds * 1000 })
+    unstored.value = [...unstored.value, { id: crypto.randomUUID(), name: name.trim() || 'Clock', jobId, startedAt, endsAt: startedAt + seconds * 1000 }]
+    await store()
   }
 
+  async function stop(id: string) {
+    unstored.value = unstored.value.filter(clock => clock.id !== id)
+    if (!unstored.value.length) saveError.value = null
+    await db.clocks.delete(id)
+  }
   const hush = (id: string) => db.clocks.update(id, { hushed: true })
 
-  return { running, start, hush, stop: (id: string) => db.clocks.delete(id) }
+  return { running, saveError, start, hush, stop, tryAgain: store }
 })

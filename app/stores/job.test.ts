@@ -1,10 +1,12 @@
 import 'fake-indexeddb/auto'
 import fc from 'fast-check'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import type { Job, Kit } from '#core/job/job.schema'
+import { jobSchema, type Job, type Kit } from '#core/job/job.schema'
+import { pictureSchema } from '#core/job/picture.schema'
 import { valueAt } from '#core/job/patch'
 import { planJob } from '#core/plan/plan-job'
 import { db } from '~/db/database'
+import { replayJournals } from '~/db/journal'
 import { writePatches } from '~/db/shelf'
 import { jobOnTheBench, settled } from '~/at-the-bench.fixture'
 
@@ -13,6 +15,13 @@ const asked: { job: Job, kit: Kit, answer: () => void, fail: (error: Error) => v
 vi.mock('~/composables/core-worker', () => ({
   coreWorker: () => ({ plan: (job: Job, kit: Kit) => new Promise((resolve, reject) => { asked.push({ job, kit, answer: () => resolve(planJob(job, kit)), fail: reject }) }) }),
 }))
+
+/** The browser's own small store, in which the journal lies. */
+let kept: Record<string, string> = {}
+beforeEach(() => {
+  kept = {}
+  vi.stubGlobal('localStorage', { get length() { return Object.keys(kept).length }, key: (n: number) => Object.keys(kept)[n] ?? null, getItem: (key: string) => kept[key] ?? null, setItem: (key: string, text: string) => { kept[key] = text }, removeItem: (key: string) => { kept = Object.fromEntries(Object.entries(kept).filter(([each]) => each !== key)) } })
+})
 
 const reading = (typed: string, value: number | null) => ({ typed, value })
 const stored = () => db.jobs.get('a') as Promise<Job>
@@ -111,6 +120,41 @@ describe('two tabs on one job', () => {
     expect([...(await stored()).weld.passesDone].toSorted()).toEqual([1, 2, 3])
     expect([...store.job!.weld.passesDone].toSorted()).toEqual([1, 2, 3])
   })
+  it('undoes its own picture\'s name after the other has taken an earlier picture off: no stump, and what is undone is its own', async () => {
+    const picture = (id: string) => pictureSchema.parse({ id, name: id, widthPx: 10, heightPx: 10 })
+    await writePatches('a', [{ path: ['pictures'], value: [picture('p'), picture('q')], before: [] }], new Date().toISOString())
+    await settled()
+    store.edit(['pictures', 1, 'name'], 'renamed')
+    await store.stored()
+    await writePatches('a', [{ path: ['pictures'], value: [{ ...picture('q'), name: 'renamed' }], before: [picture('p'), { ...picture('q'), name: 'renamed' }] }], new Date().toISOString())
+    await settled()
+    store.undo()
+    await store.stored()
+    expect((await stored()).pictures).toEqual([picture('q')])
+    expect(jobSchema.safeParse(await stored()).success).toBe(true)
+  })
+  it('undoes what put an entry in, and leaves what the other put in since', async () => {
+    const log = (id: string) => ({ id, at: '2026-11-12T09:00:00.000Z', pass: 1, saw: 'pinhole' as const, note: '', settings: '' })
+    store.edit(['weld', 'log'], [log('mine')])
+    await store.stored()
+    await writePatches('a', [{ path: ['weld', 'log'], value: [log('mine'), log('theirs')], before: [log('mine')] }], new Date().toISOString())
+    await settled()
+    store.undo()
+    await store.stored()
+    expect((await stored()).weld.log.map(entry => entry.id)).toEqual(['theirs'])
+  })
+  it('keeps every extra of two tabs that add in the same instant, forty times', async () => {
+    const extra = (id: string) => ({ id, name: id, price: 1 })
+    for (let n = 0; n < 20; n++) {
+      const before = (await stored()).handOver.other
+      const there = writePatches('a', [{ path: ['handOver', 'other'], value: [...before, extra(`there${n}`)], before }], new Date().toISOString())
+      store.edit(['handOver', 'other'], [...store.job!.handOver.other, extra(`here${n}`)])
+      await Promise.all([there, store.stored()])
+      await settled()
+    }
+    expect((await stored()).handOver.other).toHaveLength(40)
+    expect(store.job!.handOver.other).toHaveLength(40)
+  })
   it('leaves a job alone that the other has taken off the shelf', async () => {
     await db.jobs.delete('a')
     store.edit(['title'], 'Gone')
@@ -128,9 +172,50 @@ describe('what goes wrong', () => {
     expect(store.job!.title).toBe('Too much')
     expect((await stored()).title).toBe('A part')
     full.mockRestore()
+    expect([...store.unstored]).toEqual(['title'])
     store.edit(['takeIn', 'damage'], 'more')
     await store.stored()
     expect(store.saveError).toBeNull()
+    expect(store.unstored.size).toBe(0)
+    // What found no room at first is stored with the rest, not taken back.
+    expect(await stored()).toMatchObject({ title: 'Too much', takeIn: { damage: 'more' } })
+    expect(store.job).toMatchObject({ title: 'Too much', takeIn: { damage: 'more' } })
+  })
+  it('takes nothing that a file could not bring back, says why, and leaves what was there', async () => {
+    expect(store.edit(['handOver', 'other'], [{ id: 'x', name: 'gold', price: 10_000_001 }])).toMatch(/10000000/)
+    expect(store.edit(['takeIn', 'newWeeks'], 600)).toMatch(/520/)
+    expect(store.edit(['handOver', 'other'], Array.from({ length: 61 }, (_, n) => ({ id: `x${n}`, name: 'x', price: 1 })))).not.toBeNull()
+    expect(store.edit(['handOver', 'other'], [{ id: 'x', name: 'endless', price: Infinity }])).not.toBeNull()
+    expect(store.edit(['title'], '\u200b\u202e ')).not.toBeNull()
+    expect(store.refused).toMatchObject({ path: 'title' })
+    expect(store.job).toMatchObject({ title: 'A part', takeIn: { newWeeks: null }, handOver: { other: [] } })
+    expect(store.edit(['title'], 'Good')).toBeNull()
+    expect(store.refused).toBeNull()
+  })
+  it('left in the middle of storing, has all of it at the next start, once', async () => {
+    const full = vi.spyOn(db, 'transaction').mockRejectedValue(new Error('the page is going'))
+    for (const typed of ['b', 'br', 'bra', 'brac', 'brack']) store.edit(['title'], typed)
+    store.edit(['weld', 'log'], [{ id: 'one', at: '2026-11-12T09:00:00.000Z', pass: 1, saw: 'pinhole', note: '', settings: '' }])
+    await store.stored()
+    full.mockRestore()
+    expect((await stored()).title).toBe('A part')
+    // Another tab, opened later, finds the journal of the one that went.
+    const left = Object.entries(kept).filter(([key]) => key.startsWith('ws-journal:'))
+    expect(left).toHaveLength(1)
+    kept = { 'ws-journal:gone': left[0]![1] }
+    await replayJournals()
+    expect(await stored()).toMatchObject({ title: 'brack', weld: { log: [{ id: 'one' }] } })
+    expect(kept).toEqual({})
+    // A later change is not undone by a journal that turns up again.
+    await writePatches('a', [{ path: ['title'], value: 'Later' }], new Date().toISOString())
+    kept = { 'ws-journal:gone': left[0]![1] }
+    await replayJournals()
+    expect(await stored()).toMatchObject({ title: 'Later', weld: { log: [{ id: 'one' }] } })
+  })
+  it('says that a job is damaged, with its words, and opens none', async () => {
+    await db.jobs.put({ id: 'odd', title: 'Bent', pictures: 'none' } as unknown as Job)
+    await store.open('odd')
+    expect(store).toMatchObject({ job: null, missing: false, damaged: { title: 'Bent', text: expect.stringContaining('none') } })
   })
   it('says that a job is missing', async () => {
     await store.open('nowhere')

@@ -1,48 +1,67 @@
 import { liveQuery, type Subscription } from 'dexie'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
+import type { checkedAt } from '#core/job/checked'
 import type { Job } from '#core/job/job.schema'
-import { stamped } from '#core/job/field'
-import { applyPatch, inverseOf, valueAt, type Patch } from '#core/job/patch'
+import { fieldOf, stamped } from '#core/job/field'
+import type { Damaged } from '#core/job/out'
+import { addressed, applyPatch, inverseOf, valueAt, type Patch } from '#core/job/patch'
+import { same } from '#core/job/same'
+import { threeWay } from '#core/job/three-way'
 import type { JobPlan } from '#core/plan/plan-job'
 import { STATION_IDS, type StationId } from '#core/job/stations.table'
 import { coreWorker } from '~/composables/core-worker'
+import { refusalWords, TRY_AGAIN_MS } from '~/composables/refusal'
 import { db } from '~/db/database'
+import { journal, type Entry } from '~/db/journal'
 import { writePatches } from '~/db/shelf'
 import { useShop } from './shop'
 
+/** A change and the way back from it; `from` is what each goes out from, so that what came in meanwhile stays. */
 interface Change { forth: Patch, back: Patch, at: number }
-
-/** Why the browser would not store something, in words. */
-const refusalWords = (error: unknown) => /quota/i.test(`${(error as Error | null)?.name} ${(error as Error | null)?.message}`) ? 'the browser has no room left; take the shop out as a file, then take old jobs off' : error instanceof Error ? error.message : 'the browser refused to store it'
 
 /** Typing in one field within this time is one step of undo. */
 const ONE_EDIT_MS = 1500
 const MOST_UNDO = 500
-
 /** The job on the bench: every change is stored at once, can be undone, and sends the plan to be worked out anew. */
 export const useJob = defineStore('job', () => {
   const shop = useShop()
   const job = shallowRef<Job | null>(null)
   const plan = shallowRef<JobPlan | null>(null)
   const missing = ref(false)
+  /** A job that is stored in a shape this version cannot read: its words, and why. */
+  const damaged = shallowRef<Damaged | null>(null)
   const saveError = ref<string | null>(null)
+  /** Why the last change was not taken; the field keeps what was typed. */
+  const refused = ref<{ path: string, reason: string } | null>(null)
   /** Why the plan could not be worked out; what was entered is stored all the same. */
   const planError = ref<string | null>(null)
   const done = shallowRef<Change[]>([])
   const undone = shallowRef<Change[]>([])
-  let writes: Promise<void> = Promise.resolve()
-  const pending = ref(0)
+  /** Changes made here and not stored yet, in their order, of whatever job. */
+  const waiting = shallowRef<readonly Entry[]>([])
+  const journalled = ref(true)
+  let writing: Promise<void> | null = null
+  let again: ReturnType<typeof setTimeout> | undefined
+  let check: typeof checkedAt | null = null
   let following: Subscription | undefined
+
+  /** A stored job with what is waiting for it. */
+  const withWaiting = (stored: Job): Job => waiting.value.filter(entry => entry.jobId === stored.id)
+    .reduce((found, { path, value, before }) => applyPatch(found, { path, value: threeWay(fieldOf(path), before, valueAt(found, path), value) }), stored)
 
   async function open(id: string) {
     if (job.value?.id === id) return
     close()
-    const stored = await db.jobs.get(id)
+    const [stored, { checkedAt: checked }, { readJob }, { damagedJob }] = await Promise.all([db.jobs.get(id), import('#core/job/checked'), import('#core/job/files'), import('#core/job/out')])
+    check = checked
     missing.value = stored === undefined
-    job.value = stored ?? null
+    const read = stored ? readJob(stored) : null
+    damaged.value = read && !read.ok ? damagedJob(stored, read.issues.map(issue => `${issue.path}: ${issue.message}`).join('; ')) : null
+    job.value = read?.ok ? withWaiting(read.job) : null
+    if (!read?.ok) return
     following = liveQuery(() => db.jobs.get(id)).subscribe((found) => {
-      if (pending.value === 0 && job.value?.id === id && found && found.updatedAt !== job.value.updatedAt) job.value = found
+      if (waiting.value.length === 0 && !writing && job.value?.id === id && found && found.updatedAt !== job.value.updatedAt) job.value = found
     })
   }
 
@@ -50,56 +69,89 @@ export const useJob = defineStore('job', () => {
     following?.unsubscribe()
     job.value = null
     plan.value = null
+    damaged.value = null
+    refused.value = null
     done.value = []
     undone.value = []
   }
 
-  /** Something was stored that this tab has not got: another tab's. */
-  let behind = false
-
-  /** Makes a change here at once, and stores it. */
-  function carryOut(patch: Patch) {
-    const id = job.value!.id
-    const at = new Date().toISOString()
-    const before = valueAt(job.value, patch.path)
-    job.value = { ...applyPatch(job.value!, patch), updatedAt: at, stamps: stamped(job.value!.stamps, [patch.path], at) }
-    pending.value += 1
-    writes = writes
-      .then(() => writePatches(id, [{ ...patch, before }], at))
-      .then((stored) => {
-        saveError.value = null
-        return stored
-      }, (error: unknown) => { saveError.value = refusalWords(error) })
-      .then((stored) => {
-        pending.value -= 1
-        if (!stored || job.value?.id !== id) return
-        behind ||= JSON.stringify(valueAt(stored, patch.path)) !== JSON.stringify(patch.value)
-        // Another tab may have written while this one did: what is stored holds both, and the next change here starts from it.
-        if (pending.value === 0 && (behind || JSON.stringify(stored.stamps) !== JSON.stringify(job.value.stamps))) {
-          behind = false
-          job.value = stored
-        }
-      })
+  function wait(entries: readonly Entry[]) {
+    waiting.value = entries
+    journalled.value = journal(entries)
   }
 
-  function edit(path: Patch['path'], value: unknown) {
-    if (!job.value) return
-    const forth: Patch = { path, value }
-    if (JSON.stringify(valueAt(job.value, path)) === JSON.stringify(value)) return
+  /** Stores what is waiting, one job after another; what cannot be stored stays, and is tried again. */
+  function flush(): Promise<void> {
+    writing ??= (async () => {
+      clearTimeout(again)
+      while (waiting.value.length) {
+        const jobId = waiting.value[0]!.jobId
+        const batch = waiting.value.filter(entry => entry.jobId === jobId)
+        let stored: Job | undefined
+        try {
+          stored = await writePatches(jobId, batch, batch.at(-1)!.at)
+        }
+        catch (error) {
+          saveError.value = refusalWords(error)
+          again = setTimeout(() => { void flush() }, TRY_AGAIN_MS)
+          return
+        }
+        saveError.value = null
+        wait(waiting.value.filter(entry => !batch.includes(entry)))
+        // Another tab may have written while this one did: what is stored holds both, and the next change here starts from it.
+        if (stored && job.value?.id === jobId) {
+          const now = withWaiting(stored)
+          if (!same(now, job.value)) job.value = now
+        }
+      }
+    })().finally(() => { writing = null })
+    return writing
+  }
+
+  /** Makes a change here at once, and stores it. `from` is what the change goes out from. @returns why it is not taken, or null */
+  function carryOut({ path, value }: Patch, from: unknown = valueAt(job.value, path)): string | null {
+    const before = job.value!
+    const at = new Date().toISOString()
+    const changed = applyPatch(before, { path, value: threeWay(fieldOf(path), from, valueAt(before, path), value) })
+    const checked = check?.(changed, path)
+    if (checked && !checked.ok) {
+      refused.value = { path: path.join('.'), reason: checked.reason }
+      return checked.reason
+    }
+    refused.value = null
+    // What hides in a text is shown, and what an entry leaves out has its usual value: as a file would bring it back.
+    const tidy = !checked || same(checked.value, valueAt(changed, path)) ? value : checked.value
+    const next = tidy === value ? changed : applyPatch(changed, { path, value: tidy })
+    const stamps = stamped(before.stamps, [path], at, before.updatedAt)
+    job.value = { ...next, updatedAt: at, stamps }
+    wait([...waiting.value, { jobId: before.id, path: [...path], value: tidy, before: from, at, stamp: stamps[fieldOf(path)]! }])
+    void flush()
+    return null
+  }
+
+  /** @returns why the change is not taken, or null when it is */
+  function edit(path: Patch['path'], value: unknown): string | null {
+    if (!job.value) return null
+    const forth: Patch = { path: addressed(job.value, path), value }
+    if (same(valueAt(job.value, forth.path), value)) {
+      refused.value = null
+      return null
+    }
+    const back = inverseOf(job.value, forth)
+    const reason = carryOut(forth)
+    if (reason !== null) return reason
     const at = Date.now()
     const last = done.value.at(-1)
-    const same = last && at - last.at < ONE_EDIT_MS && last.forth.path.join('.') === path.join('.')
-    done.value = same
-      ? [...done.value.slice(0, -1), { forth, back: last.back, at }]
-      : [...done.value.slice(-MOST_UNDO), { forth, back: inverseOf(job.value, forth), at }]
+    const one = last && at - last.at < ONE_EDIT_MS && last.forth.path.join('.') === forth.path.join('.')
+    done.value = one ? [...done.value.slice(0, -1), { forth, back: last.back, at }] : [...done.value.slice(-MOST_UNDO), { forth, back, at }]
     undone.value = []
-    carryOut(forth)
+    return null
   }
 
   /** A change that stands by itself and is not undone: what an instrument or a running clock writes. */
   function keep(path: Patch['path'], value: unknown) {
     if (!job.value) return
-    carryOut({ path, value })
+    carryOut({ path: addressed(job.value, path), value })
   }
 
   /** Takes the last change from one pile, puts it on the other, and carries it out the way it points. */
@@ -108,7 +160,7 @@ export const useJob = defineStore('job', () => {
     if (!change || !job.value) return
     from.value = from.value.slice(0, -1)
     to.value = [...to.value, change]
-    carryOut(change[way])
+    carryOut(change[way], change[way === 'back' ? 'forth' : 'back'].value)
   }
 
   let asked = 0
@@ -136,13 +188,18 @@ export const useJob = defineStore('job', () => {
     edit(['acknowledged'], [...job.value!.acknowledged.filter(entry => entry.code !== code), { code, name: name.trim(), at: new Date().toISOString() }])
 
   return {
-    job, plan, missing, saveError, planError, open, close, edit, keep, settle,
+    job, plan, missing, damaged, saveError, refused, planError, open, close, edit, keep, settle,
     undo: () => step(done, undone, 'back'), redo: () => step(undone, done, 'forth'), acknowledge,
     unsettle: (id: StationId) => edit(['settled', id], undefined),
     canUndo: computed(() => done.value.length > 0), canRedo: computed(() => undone.value.length > 0),
-    saving: computed(() => pending.value > 0),
+    saving: computed(() => waiting.value.length > 0),
+    /** Paths on the open job that could not be stored yet, and are shown as such. */
+    unstored: computed(() => new Set(saveError.value ? waiting.value.filter(entry => entry.jobId === job.value?.id).map(entry => entry.path.join('.')) : [])),
+    /** Leaving now would lose something: it is neither stored nor in the journal. */
+    unsafe: computed(() => waiting.value.length > 0 && !journalled.value),
+    tryAgain: flush,
     staleCount: computed(() => plan.value ? STATION_IDS.filter(id => plan.value![id].changed.length).length : 0),
     /** Resolves when everything edited so far is stored. */
-    stored: () => writes,
+    stored: () => writing ?? Promise.resolve(),
   }
 })

@@ -3,17 +3,30 @@ import { readFileSync } from 'node:fs'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { EMPTY_KIT } from '#core/job/empty-kit'
 import { packBundle, readBundle } from '#core/job/bundle'
-import { readFile, shopToText } from '#core/job/files'
+import { shopToText } from '#core/job/files'
+import { newJob } from '#core/job/new-job'
+import { pictureSchema } from '#core/job/picture.schema'
 import { db } from '~/db/database'
 import { jobOnTheBench, settled } from '~/at-the-bench.fixture'
 import { useShop } from './shop'
 
+vi.mock('~/composables/files-worker', async () => {
+  const { filesBench } = await import('~/workers/files-bench')
+  const bench = filesBench(async file => file.name === 'broken.png' ? null : { wide: 10, high: 10 })
+  return { filesWorker: () => bench }
+})
 vi.mock('~/composables/core-worker', () => ({ coreWorker: () => ({ plan: () => new Promise(() => undefined) }) }))
 
 const TEXT = readFileSync(new URL('../../demo/larkmoor-bench.json', import.meta.url), 'utf8')
 const bytes = (text: string) => new TextEncoder().encode(text)
 const demo = (autoload: boolean) => vi.stubGlobal('fetch', vi.fn(async () => Response.json({ autoload, shop: JSON.parse(TEXT), files: [{ id: 'demo-x', jobId: 'gearbox-cover', kind: 'picture', name: 'x.png', type: 'image/png', base64: btoa('abc') }] })))
-const everything = async () => JSON.stringify([await db.jobs.toArray(), await db.kit.toArray(), await db.files.toArray()])
+const everything = async () => JSON.stringify([await db.jobs.toArray(), await db.kit.toArray(), await db.held.toArray()])
+
+/** A zip of one job with one picture. */
+function zipWith(name: string, { wide = 10, last = 0, jobId = 'one' } = {}) {
+  const job = { ...newJob(jobId, 'Cover', '', '2026-11-12T09:00:00.000Z'), pictures: [pictureSchema.parse({ id: 'p1', widthPx: wide, heightPx: 10 })] }
+  return packBundle(shopToText([job], EMPTY_KIT, '2026-11-12T09:00:00.000Z'), [{ id: 'p1', jobId, kind: 'picture', name, type: 'image/png', bytes: new Uint8Array([137, 80, 78, 71, 13, 10, 26, 10, last]) }])
+}
 
 let shop: ReturnType<typeof useShop>
 beforeEach(async () => {
@@ -29,7 +42,7 @@ describe('opening the bench', () => {
     demo(true)
     await shop.open()
     expect(await db.jobs.count()).toBeGreaterThan(3)
-    expect((await db.files.get('demo-x'))!.bytes.byteLength).toBe(3)
+    expect((await db.held.get(['gearbox-cover', 'demo-x']))!.bytes.byteLength).toBe(3)
     await db.jobs.clear()
     shop.ready = false
     await shop.open()
@@ -70,12 +83,31 @@ describe('taking in a file', () => {
     expect((await db.kit.get('kit'))!.kit.shop).toBe('Mine')
   })
   it('takes a zip with pictures', async () => {
-    const file = readFile(TEXT)
-    if (!file.ok) throw new Error('the demo does not read')
-    const zip = packBundle(shopToText(file.jobs.slice(0, 1), file.kit!, '2026-11-12T09:00:00.000Z'), [{ id: 'p1', jobId: file.jobs[0]!.id, kind: 'picture', name: 'a.png', type: 'image/png', bytes: new Uint8Array([137, 80, 78, 71]) }])
+    const zip = zipWith('a.png')
     expect(readBundle(zip).ok).toBe(true)
     expect(await shop.importBytes(zip)).toMatchObject({ ok: true, report: { added: 1 } })
-    expect(await db.files.count()).toBe(1)
+    expect(await db.held.count()).toBe(1)
+  })
+  it('refuses a picture that cannot be decoded or is not as large as the job says, and changes nothing', async () => {
+    const before = await everything()
+    expect(await shop.importBytes(zipWith('broken.png'))).toMatchObject({ ok: false, issues: [{ path: 'broken.png' }] })
+    expect(await shop.importBytes(zipWith('a.png', { wide: 11 }))).toMatchObject({ ok: false, issues: [{ message: expect.stringContaining('11 × 10') }] })
+    expect(await everything()).toBe(before)
+  })
+  it('never writes over a picture that is here, and says which differs; another job\'s picture of the same name is its own', async () => {
+    await shop.importBytes(zipWith('a.png'))
+    const kept = (await db.held.toArray())[0]!
+    expect(await shop.importBytes(zipWith('a.png', { last: 9 }))).toMatchObject({ ok: true, report: { clashes: ['a.png'] } })
+    expect((await db.held.get([kept.jobId, 'p1']))!.bytes).toEqual(kept.bytes)
+    expect(await shop.importBytes(zipWith('a.png', { last: 7, jobId: 'another' }))).toMatchObject({ ok: true, report: { clashes: [] } })
+    expect((await db.held.get([kept.jobId, 'p1']))!.bytes).toEqual(kept.bytes)
+    expect(await db.held.count()).toBe(2)
+  })
+  it('takes what was typed where a value says another thing, and tells it', async () => {
+    const typed = TEXT.replace(/"typed": "2.4 mm",\s*"value": 2.4\b/, '"typed": "2.4 mm", "value": 800')
+    expect(typed).not.toBe(TEXT)
+    const taken = await shop.importBytes(bytes(typed))
+    expect(taken).toMatchObject({ ok: true, report: { corrected: [{ readings: [{ typed: '2.4 mm', was: 800, now: 2.4 }] }] } })
   })
   it.each([
     ['nothing at all', new Uint8Array()], ['no JSON', bytes('{"kind":')], ['another kind of file', bytes('{"kind":"something/else"}')], ['a zip that is cut off', new Uint8Array([80, 75, 3, 4, 20, 0])], ['noise', Uint8Array.from({ length: 400 }, (_, n) => n * 73 % 256)],
@@ -98,7 +130,7 @@ describe('the shelf', () => {
     await settled()
     expect(shop.cards.map(card => card.title).toSorted()).toEqual(['First part', 'Untitled part'])
     leave()
-    await shop.removeJob(one)
+    await shop.takeOff(one)
     expect(await db.cards.get(one)).toBeUndefined()
     expect(await db.jobs.count()).toBe(1)
   })

@@ -5,15 +5,21 @@ import type { Card } from '#core/job/card'
 import type { Kit } from '#core/job/job.schema'
 import { EMPTY_KIT } from '#core/job/empty-kit'
 import type { BundledFile } from '#core/job/bundle'
+import type { JobCorrected } from '#core/job/files'
+import type { Damaged } from '#core/job/out'
+import { filesWorker } from '~/composables/files-worker'
+import { refusalWords, TRY_AGAIN_MS } from '~/composables/refusal'
 import { db } from '~/db/database'
-import { removeJob } from '~/db/files'
+import type { ReadAny } from '~/db/file-checks'
+import { putBack, removeJob, type TakenOff } from '~/db/files'
+import { journalKit, kitLeftBehind, replayJournals } from '~/db/journal'
 import { upgradeStored } from '~/db/upgrade'
 import { addJob, readKit, takeInFile, writeKit, type Imported } from '~/db/shelf'
 
 /** Enough for the first screen. */
 const FIRST_CARDS = 40
 
-type Taken = { ok: true, report: Imported } | { ok: false, issues: { path: string, message: string }[] }
+type Taken = { ok: true, report: Imported & { corrected: readonly JobCorrected[] } } | { ok: false, issues: { path: string, message: string }[] }
 
 const unpacked = ({ base64, ...file }: Omit<BundledFile, 'bytes'> & { base64: string }): BundledFile => ({ ...file, bytes: Uint8Array.from(atob(base64), letter => letter.charCodeAt(0)) })
 
@@ -23,15 +29,28 @@ export const useShop = defineStore('shop', () => {
   const cards = shallowRef<Card[]>([])
   const kit = shallowRef<Kit>(EMPTY_KIT)
   const ready = ref(false)
-  /** Titles of stored jobs that this version cannot read. */
-  const unread = ref<string[]>([])
+  /** Stored things that this version cannot read; they stand apart, and hold nothing else back. */
+  const damaged = shallowRef<readonly Damaged[]>([])
+  /** Why the kit on screen is not stored; it stays, and is tried again. */
+  const saveError = ref<string | null>(null)
+  const takenOff = shallowRef<TakenOff | null>(null)
+  let again: ReturnType<typeof setTimeout> | undefined
+
+  const noteDamaged = (found: readonly Damaged[]) => {
+    const known = new Set(damaged.value.map(({ id }) => id))
+    const more = found.filter(({ id }) => !known.has(id))
+    if (more.length) damaged.value = [...damaged.value, ...more]
+  }
 
   async function open() {
     if (ready.value) return
-    unread.value = await upgradeStored()
+    await replayJournals()
+    noteDamaged(await upgradeStored())
     kit.value = await readKit()
+    const left = kitLeftBehind()
+    if (left !== null && await saveKit(left as Kit) !== null) journalKit(null)
     if (await db.jobs.count() === 0 && await db.facts.get('demo-offered') === undefined) await offerDemo()
-    liveQuery(readKit).subscribe((found) => { kit.value = found })
+    liveQuery(readKit).subscribe((found) => { if (!saveError.value) kit.value = found })
     ready.value = true
   }
 
@@ -43,31 +62,23 @@ export const useShop = defineStore('shop', () => {
   /** Started as a demo, an empty bench takes the made-up shop in, once. */
   async function offerDemo() {
     const demo = await fetchDemo().catch(() => null)
-    if (demo?.autoload) await importText(JSON.stringify(demo.shop), demo.files.map(unpacked))
+    if (demo?.autoload) await takeIn(await filesWorker().readText(JSON.stringify(demo.shop), demo.files.map(unpacked)))
     await db.facts.put({ key: 'demo-offered', value: true })
   }
 
-  async function loadDemo() {
+  async function loadDemo(): Promise<Taken> {
     const demo = await fetchDemo().catch(() => null)
-    return demo ? importText(JSON.stringify(demo.shop), demo.files.map(unpacked)) : { ok: false as const, issues: [{ path: '', message: 'the server does not answer; the demo comes from there' }] }
+    return demo ? takeIn(await filesWorker().readText(JSON.stringify(demo.shop), demo.files.map(unpacked))) : { ok: false as const, issues: [{ path: '', message: 'the server does not answer; the demo comes from there' }] }
   }
 
-  /** Reads a file; nothing changes unless all of it is sound. */
-  async function importText(text: string, files: readonly BundledFile[] = []): Promise<Taken> {
-    const { readFile } = await import('#core/job/files')
-    const file = readFile(text)
-    if (!file.ok) return { ok: false, issues: [...file.issues] }
-    return { ok: true, report: await takeInFile(file.jobs, file.kit, files) }
+  /** Takes in a file that was read; nothing changes unless all of it is sound. */
+  async function takeIn(read: ReadAny): Promise<Taken> {
+    if (!read.ok) return { ok: false, issues: [...read.issues] }
+    return { ok: true, report: { ...await takeInFile(read.jobs, read.kit, read.files), corrected: read.corrected } }
   }
 
   /** Reads a file of either kind: a zip with pictures, or plain text. */
-  async function importBytes(bytes: Uint8Array): Promise<Taken> {
-    const { looksZipped, readBundle } = await import('#core/job/bundle')
-    if (!looksZipped(bytes)) return importText(new TextDecoder().decode(bytes))
-    const bundle = readBundle(bytes)
-    if (!bundle.ok) return { ok: false, issues: [...bundle.issues] }
-    return { ok: true, report: await takeInFile(bundle.jobs, bundle.kit, bundle.files) }
-  }
+  const importBytes = async (bytes: Uint8Array): Promise<Taken> => takeIn(await filesWorker().read(bytes))
 
   async function startJob(title: string, customer: string): Promise<string> {
     const { newJob } = await import('#core/job/new-job')
@@ -76,9 +87,29 @@ export const useShop = defineStore('shop', () => {
     return id
   }
 
-  async function saveKit(next: Kit) {
-    kit.value = next
-    await writeKit(structuredClone(toRaw(next)))
+  /** Stores the kit, as long as a file could hold it. @returns why it is not taken, or null; a kit that finds no room stays on screen and is tried again */
+  async function saveKit(next: Kit): Promise<string | null> {
+    const [{ kitSchema }, { readIssues }] = await Promise.all([import('#core/job/job.schema'), import('#core/ask/registry')])
+    const parsed = kitSchema.safeParse(toRaw(next))
+    if (!parsed.success) return readIssues(parsed.error).map(({ path, message }) => `${path}: ${message}`)[0]!
+    kit.value = parsed.data
+    journalKit(parsed.data)
+    await storeKit()
+    return null
+  }
+
+  async function storeKit() {
+    clearTimeout(again)
+    const now = kit.value
+    try {
+      await writeKit(structuredClone(toRaw(now)))
+      saveError.value = null
+      if (kit.value === now) journalKit(null)
+    }
+    catch (error) {
+      saveError.value = refusalWords(error)
+      again = setTimeout(() => { void storeKit() }, TRY_AGAIN_MS)
+    }
   }
 
   /** Follows the shelf while it is looked at: the first screenful at once, then the rest. @returns what ends it */
@@ -89,5 +120,14 @@ export const useShop = defineStore('shop', () => {
     return () => following.unsubscribe()
   }
 
-  return { cards, followShelf, kit, ready, unread, open, loadDemo, importBytes, startJob, saveKit, removeJob }
+  /** Takes a job off the shelf; it can be put back until another is taken off. */
+  async function takeOff(id: string) {
+    takenOff.value = await removeJob(id)
+  }
+  async function putItBack() {
+    if (takenOff.value) await putBack(takenOff.value)
+    takenOff.value = null
+  }
+
+  return { cards, followShelf, kit, ready, damaged, noteDamaged, saveError, tryAgain: storeKit, takenOff, takeOff, putItBack, open, loadDemo, importBytes, startJob, saveKit }
 })

@@ -38,6 +38,7 @@ const finite = (value: unknown): boolean => typeof value === 'number' ? Number.i
 function sound(asked: Asked): boolean {
   if (asked.ok) return finite(asked.answer) && finite(asked.working) && asked.cautions.every(entry => entry.text.length > 0)
   const { error } = asked
+  if (error.kind === 'fault') return false
   return error.kind === 'invalid-input' ? error.issues.length > 0 && error.issues.every(issue => issue.message.length > 0) : error.kind === 'no-answer' ? error.reason.length > 0 : true
 }
 
@@ -51,11 +52,32 @@ describe('the registry', () => {
     const once = question({ name: 'x.y', purpose: '', input: z.object({}), example: {}, solve: () => ({ answer: {}, working: [], cautions: [] }) })
     expect(() => createRegistry([once, once])).toThrow(/twice/)
   })
-  it('turns a number that is none into no answer, and a fault of the program too', () => {
+  it('names a key that a question does not know, with the nearest it knows, at any depth', () => {
+    expect(questions.ask('groove.plan', { crackMm: 10, wallMm: 8, capMM: 1 })).toMatchObject({ ok: false, error: { kind: 'invalid-input', issues: [{ path: 'capMM', message: expect.stringContaining('capMm') }] } })
+    expect(questions.ask('filler.choose', { baseA: '6061', service: { maxc: 50 } })).toMatchObject({ ok: false, error: { issues: [{ path: 'service.maxc', message: expect.stringContaining('maxC') }] } })
+    for (const name of questions.names) {
+      const asked = questions.ask(name, { ...questions.get(name)!.example as object, zzz: 1 })
+      expect(asked, name).toMatchObject({ ok: false, error: { kind: 'invalid-input', issues: expect.arrayContaining([expect.objectContaining({ path: 'zzz' })]) } })
+    }
+  })
+  it('refuses a wide body in few words', () => {
+    const asked = questions.ask('day.schedule', { jobs: Array.from({ length: 5000 }, () => ({ x: 'y'.repeat(50) })), resources: [] })
+    expect(asked.ok).toBe(false)
+    expect(JSON.stringify(asked).length).toBeLessThan(8000)
+  })
+  it('writes the figures of every working as a person writes them, and holds units to them', () => {
+    for (const name of questions.names) {
+      const asked = questions.ask(name, questions.get(name)!.example)
+      if (asked.ok) for (const step of asked.working) expect(`${step.label} ${step.formula}`, name).not.toMatch(/\d\.\d{7,}|\d (?:mm|°C|kg|MPa)(?![\p{L}\d])/u)
+    }
+  })
+  it('turns a number that is none into no answer, and an exception into a fault with a code to quote', () => {
     const of = (solve: () => { answer: object, working: [], cautions: [] }) => createRegistry([question({ name: 'a.b', purpose: '', input: z.object({}), example: {}, solve })]).ask('a.b', {})
     expect(of(() => ({ answer: { deep: [1, NaN] }, working: [], cautions: [] }))).toMatchObject({ ok: false, error: { kind: 'no-answer' } })
     expect(of(() => { throw new NoAnswer('because') })).toMatchObject({ ok: false, error: { kind: 'no-answer', reason: 'because' } })
-    expect(JSON.stringify(of(() => { throw new Error('secret at file.ts:1') }))).not.toContain('secret')
+    const fault = of(() => { throw new Error('secret at file.ts:1') })
+    expect(fault).toMatchObject({ ok: false, error: { kind: 'fault', code: expect.stringMatching(/^F-[0-9A-Z]+$/) } })
+    expect(JSON.stringify(fault)).not.toContain('secret')
   })
   it('says where an input is wrong', () => {
     expect(questions.ask('filler.choose', { baseA: '6061', service: { load: 'heavy' } })).toMatchObject({ ok: false, error: { issues: [{ path: 'service.load' }] } })

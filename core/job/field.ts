@@ -1,4 +1,5 @@
 import type { PathKey } from './patch'
+import { tick } from './tick'
 
 /** Parts of a job whose keys are its fields, and those one step deeper. */
 const SECTIONS = new Set(['takeIn', 'know', 'call', 'open', 'warm', 'weld', 'rebuild', 'prove', 'handOver', 'settled'])
@@ -11,9 +12,11 @@ export function fieldOf(path: readonly PathKey[]): string {
   return SECTIONS.has(String(path[0])) ? two : String(path[0])
 }
 
-/** The job's times of change with those of some changes put in. */
-export const stamped = (stamps: Readonly<Record<string, string>>, paths: readonly (readonly PathKey[])[], at: string): Record<string, string> =>
-  ({ ...stamps, ...Object.fromEntries(paths.map(path => [fieldOf(path), at])) })
+/** The job's times of change with those of some changes put in; `since` is when the job was last changed. */
+export function stamped(stamps: Readonly<Record<string, string>>, paths: readonly (readonly PathKey[])[], at: string, since?: string): Record<string, string> {
+  const now = tick(stamps, at, since)
+  return { ...stamps, ...Object.fromEntries(paths.map(path => [fieldOf(path), now])) }
+}
 
 /** Every field of a job with its value. */
 export function fieldsOfJob(job: object): Map<string, unknown> {

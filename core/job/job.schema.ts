@@ -15,18 +15,17 @@ import { SEEN } from '../metal/identify/tests.table'
 import { pictureSchema } from './picture.schema'
 import { BOSS_METHODS } from '../thread/methods.table'
 import { STATION_IDS } from './stations.table'
+import { moment, name, text, visible } from './text'
 import { CAUSES, COATINGS, COMEBACKS, MUST_NOT_MOVE, OPENING_WORKS, PROTECTS, SEEN_IN_PUDDLE } from './words.table'
 
 export const JOB_VERSION = 1
 
 const keys = <T extends object>(table: T) => Object.keys(table) as [keyof T & string, ...(keyof T & string)[]]
 const coordinate = z.number().min(-1e5).max(1e5)
-const text = (max = 400) => z.string().max(max).default('')
 const id = z.string().min(1).max(64).regex(/^[\w-]+$/, 'letters, figures, - and _ only')
-const moment = z.iso.datetime()
 
 /** What was typed, and the value in the unit that the key's suffix names; null where it was not understood or is empty. */
-export const readingSchema = z.strictObject({ typed: z.string().max(60), value: z.number().min(-1e12).max(1e12).nullable() })
+export const readingSchema = z.strictObject({ typed: z.string().overwrite(visible).max(60, { error: 'at most 60 letters' }), value: z.number().min(-1e12).max(1e12).nullable() })
 export type StoredReading = z.output<typeof readingSchema>
 const reading = (typed = '', value: number | null = null) => readingSchema.default({ typed, value })
 
@@ -147,7 +146,7 @@ export const weldSchema = z.strictObject({
 })
 
 /** A reading of an instrument that was kept, with its time. */
-export const keptReadingSchema = z.strictObject({ id, at: moment, instrument: z.string().trim().min(1).max(60), channel: text(40), value: z.number().min(-1e9).max(1e9), unit: z.enum(READING_UNITS), note: text(120) })
+export const keptReadingSchema = z.strictObject({ id, at: moment, instrument: name(60), channel: text(40), value: z.number().min(-1e9).max(1e9), unit: z.enum(READING_UNITS), note: text(120) })
 export type KeptReading = z.output<typeof keptReadingSchema>
 
 export const rebuildSchema = z.strictObject({
@@ -163,7 +162,7 @@ export const rebuildSchema = z.strictObject({
   slugAlloy: text(40).default('6061'), slugMm: reading(), interferenceMm: reading(), clearanceMm: reading('0.02 mm', 0.02),
   cold: z.enum(keys(COLD)).default('freezer'), hubC: reading(), chamferMm: reading('2.5 mm', 2.5), facedMm: reading('0.5 mm', 0.5),
   listDone: z.array(id).max(60).default([]),
-  holes: z.array(z.strictObject({ xMm: reading(), yMm: reading() })).max(60).default([]),
+  holes: z.array(z.strictObject({ id, xMm: reading(), yMm: reading() })).max(60).default([]),
   holePlaces: z.number().int().min(3).max(120).nullable().default(null),
   face: z.strictObject({
     points: z.array(z.strictObject({ xMm: coordinate, yMm: coordinate, z: reading() })).max(2000).default([]),
@@ -188,7 +187,7 @@ export const proveSchema = z.strictObject({
 })
 
 export const handOverSchema = z.strictObject({
-  other: z.array(z.strictObject({ name: z.string().trim().min(1).max(80), price: money })).max(60).default([]),
+  other: z.array(z.strictObject({ id, name: name(80), price: money })).max(60).default([]),
   actualMin: z.record(id, z.number().min(0).max(1e5)).default({}),
   /** What was really used up; null where nobody counted. */
   usedRods: z.number().min(0).max(1e5).nullable().default(null), usedGasL: z.number().min(0).max(1e7).nullable().default(null),
@@ -200,14 +199,14 @@ export const handOverSchema = z.strictObject({
   handedAt: moment.nullable().default(null),
 })
 
-export const acknowledgementSchema = z.strictObject({ code: id, name: z.string().trim().min(1).max(80), at: moment })
+export const acknowledgementSchema = z.strictObject({ code: id, name: name(80), at: moment })
 
 /** The whole of one job, as it is stored and exported. */
 export const jobSchema = z.strictObject({
   kind: z.literal('wild-sparrow/job'),
   version: z.literal(JOB_VERSION),
   id,
-  title: z.string().trim().min(1).max(120),
+  title: name(120),
   customer: text(120),
   takenInAt: moment,
   updatedAt: moment,
@@ -225,12 +224,15 @@ export const jobSchema = z.strictObject({
   /** When each field was last changed, by the field's name: two benches' files are merged by it. */
   stamps: z.record(z.string().max(120), moment).default({}),
   /** Words that a merge overruled, kept beside. */
-  overruled: z.array(z.strictObject({ field: z.string().max(120), words: z.string().max(1000) })).max(60).default([]),
+  overruled: z.array(z.strictObject({ field: z.string().max(120), words: z.string().max(1000) })).max(400).default([]),
   acknowledged: z.array(acknowledgementSchema).max(200).default([]),
   settled: z.partialRecord(z.enum(STATION_IDS), z.strictObject({ at: moment, basis: z.record(z.string().max(80), z.string().max(200)) })).default({}),
 })
 
 export type Job = z.output<typeof jobSchema>
+
+/** A shop takes no less and no more than this of what is planned; past it, something was noted wrong. */
+export const [LEAST_RATIO, MOST_RATIO] = [0.05, 20]
 
 /** A number with limits that say themselves in plain words. */
 const between = (min: number, max: number) => z.number({ error: 'a number' }).min(min, { error: `must be at least ${min}` }).max(max, { error: `must be at most ${max}` })
@@ -241,24 +243,24 @@ export const kitSchema = z.strictObject({
   ratePerHour: money.default(45),
   pricePerKWh: money.default(0.3),
   machines: z.array(z.strictObject({
-    id, name: z.string().trim().min(1).max(80), process: z.enum(['ac-tig', 'mig-pulse', 'mig-spool']),
+    id, name: name(80), process: z.enum(['ac-tig', 'mig-pulse', 'mig-spool']),
     lowA: between(0, 2000), highA: between(1, 2000),
     ratedA: between(1, 2000), ratedPct: between(1, 100), torchA: between(1, 2000),
     dialReads: z.enum(DIAL_READINGS), halves: z.enum(['together', 'apart']).default('together'), paid: money.nullable().default(null), lowHz: between(1, 1000).default(50), highHz: between(1, 1000).default(200),
   })).max(60).default([]),
   torches: z.array(z.strictObject({
-    id, name: z.string().trim().min(1).max(80), gas: z.string().max(60), powerW: between(1, 1e6), efficiencyPct: between(1, 100),
+    id, name: name(80), gas: z.string().max(60), powerW: between(1, 1e6), efficiencyPct: between(1, 100),
     /** What was learnt from thermometer readings, and when. */
     fitted: z.strictObject({ at: moment, absorbedW: z.number().min(0), absorbedErrorW: z.number().min(0), filmWm2K: z.number().min(0), filmErrorWm2K: z.number().min(0) }).optional(),
   })).max(60).default([]),
   rods: z.array(z.strictObject({
-    id, filler: z.string().trim().min(1).max(40), diameterMm: between(0.5, 10), lengthMm: between(10, 5000), price: money, count: z.number().int().min(0).max(1e5),
+    id, filler: name(40), diameterMm: between(0.5, 10), lengthMm: between(10, 5000), price: money, count: z.number().int().min(0).max(1e5),
   })).max(200).default([]),
-  gases: z.array(z.strictObject({ id, name: z.string().trim().min(1).max(80), cylinderL: between(1, 1e6), price: money,
+  gases: z.array(z.strictObject({ id, name: name(80), cylinderL: between(1, 1e6), price: money,
     /** What is left in the one in use, L of gas; empty, it is taken for full. */
     leftL: between(0, 1e6).nullable().default(null) })).max(60).default([]),
   /** What the shop's own finished jobs have taught: time and material taken over planned, by phase, and from how many jobs. */
-  learnt: z.strictObject({ at: moment, ratios: z.record(id, z.strictObject({ ratio: between(0.05, 20), jobs: z.number().int().min(1), low: z.number().nullable(), high: z.number().nullable() })) }).nullable().default(null),
+  learnt: z.strictObject({ at: moment, ratios: z.record(id, z.strictObject({ ratio: between(LEAST_RATIO, MOST_RATIO), jobs: z.number().int().min(1), low: z.number().nullable(), high: z.number().nullable() })) }).nullable().default(null),
   /** Drills there are, as written on the box: sizes, names, ranges; empty, all the standard ones. */
   drills: text(2000),
   /** Taps there are, and `M8 insert` for an insert's own; empty, nothing is said of them. */

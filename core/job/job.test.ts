@@ -45,9 +45,9 @@ describe('patches', () => {
 
 describe('files', () => {
   it('gives back a job and a shop unchanged', () => {
-    expect(readFile(jobToText(job()))).toEqual({ ok: true, jobs: [job()], kit: null })
+    expect(readFile(jobToText(job()))).toEqual({ ok: true, jobs: [job()], kit: null, corrected: [] })
     const read = readFile(shopToText([job()], EMPTY_KIT, AT))
-    expect(read).toEqual({ ok: true, jobs: [job()], kit: EMPTY_KIT })
+    expect(read).toEqual({ ok: true, jobs: [job()], kit: EMPTY_KIT, corrected: [] })
   })
   it.each([
     ['', /empty/], ['{', /breaks off at/], ['{"kind":\n "wild-sparrow/job",,}', /line 2/], ['[]', /not a Wild Sparrow file/], ['{"kind":"other"}', /kind/], ['null', /not a Wild Sparrow file/],

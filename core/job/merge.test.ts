@@ -2,9 +2,11 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { fieldOf, fieldsOfJob, stamped } from './field'
 import { jobSchema, type Job } from './job.schema'
-import { mergeJob, rebased } from './merge'
+import { mergeJob } from './merge'
 import { newJob } from './new-job'
-import { applyPatch } from './patch'
+import { addressed, applyPatch, valueAt } from './patch'
+import { threeWay } from './three-way'
+import { tick } from './tick'
 
 const START = newJob('m', 'Bracket', 'someone', '2026-11-12T09:00:00Z')
 const at = (s: number) => new Date(Date.parse('2026-11-12T09:00:00Z') + s * 1000).toISOString()
@@ -30,27 +32,27 @@ it('lets the newer of two measurements of a check win, whichever bench it comes 
 
 describe('a list changed in two tabs at once', () => {
   const log = (...ids: number[]) => ids.map(n => entry(n, ''))
-  it('holds what each put in', () => expect(rebased('weld.log', log(1), log(1, 2), log(1, 3))).toEqual(log(1, 3, 2)))
+  it('holds what each put in', () => expect(threeWay('weld.log', log(1), log(1, 2), log(1, 3))).toEqual(log(1, 3, 2)))
   it('lacks what either took out', () => {
-    expect(rebased('weld.log', log(1, 2), log(1, 2), log(1))).toEqual(log(1))
-    expect(rebased('weld.log', log(1, 2), log(2), log(1, 2, 3))).toEqual(log(2, 3))
+    expect(threeWay('weld.log', log(1, 2), log(1, 2), log(1))).toEqual(log(1))
+    expect(threeWay('weld.log', log(1, 2), log(2), log(1, 2, 3))).toEqual(log(2, 3))
   })
   it('keeps an entry that was changed here and taken out there', () => {
     const changed = [entry(1, 'changed'), entry(2, '')]
-    expect(rebased('weld.log', log(1, 2), log(2), changed)).toEqual(changed)
+    expect(threeWay('weld.log', log(1, 2), log(2), changed)).toEqual(changed)
   })
   it('is as changed here where nobody else touched it, and wherever it is no such list', () => {
     const value = log(1, 2)
-    expect(rebased('weld.log', log(1), log(1), value)).toBe(value)
-    expect(rebased('title', 'a', 'b', 'c')).toBe('c')
-    expect(rebased('rebuild.holes', [], [1], [2])).toEqual([2])
+    expect(threeWay('weld.log', log(1), log(1), value)).toBe(value)
+    expect(threeWay('title', 'a', 'b', 'c')).toBe('c')
+    expect(threeWay('rebuild.holes', [], [1], [2])).toEqual([2])
   })
   it('loses no entry of either, whatever is put in where', () => {
     const ids = fc.uniqueArray(fc.nat(9), { maxLength: 6 })
     fc.assert(fc.property(ids, ids, ids, (before, there, here) => {
       const stored = [...before, ...there.filter(n => !before.includes(n))]
       const value = [...before, ...here.filter(n => !before.includes(n))]
-      const found = (rebased('weld.passesDone', before, stored, value) as number[]).toSorted((a, b) => a - b)
+      const found = (threeWay('weld.passesDone', before, stored, value) as number[]).toSorted((a, b) => a - b)
       expect(found).toEqual([...new Set([...stored, ...value])].toSorted((a, b) => a - b))
     }), { seed: 12 })
   })
@@ -127,5 +129,87 @@ describe('the same job on two benches', () => {
     const newer = edit(START, ['takeIn', 'damage'], 'new words', 50)
     expect(mergeJob(newer, older).job.takeIn.damage).toBe('new words')
     expect(mergeJob(older, newer).job.takeIn.damage).toBe('new words')
+  })
+})
+
+describe('entries are named, not numbered', () => {
+  const picture = (id: string, name = id) => ({ id, name, stage: 'before' as const, pair: null, widthPx: 10, heightPx: 10, scale: { kind: 'two' as const, px: [], apartMm: { typed: '', value: null }, wideMm: { typed: '', value: null }, highMm: { typed: '', value: null } }, traces: [], pins: [] })
+  const two = { ...START, pictures: [picture('p'), picture('q')] }
+  it('a path leads to the same picture after another has gone, and nowhere once it is gone itself', () => {
+    const path = addressed(two, ['pictures', 1, 'name'])
+    expect(path).toEqual(['pictures', '#q', 'name'])
+    const less = { ...two, pictures: [two.pictures[1]!] }
+    expect(applyPatch(less, { path, value: 'back' }).pictures).toEqual([picture('q', 'back')])
+    const none = { ...two, pictures: [] }
+    expect(applyPatch(none, { path, value: 'back' })).toBe(none)
+    expect(valueAt(none, path)).toBeUndefined()
+  })
+  it('a path by number past the end makes no stump', () => expect(applyPatch({ ...two, pictures: [] as object[] }, { path: ['pictures', 1, 'name'], value: 'x' }).pictures).toEqual([]))
+  it('undoing what put one in leaves what came in meanwhile', () => {
+    // One tab put q in; another then put r in; undo in the first.
+    expect(threeWay('pictures', [picture('p'), picture('q')], [picture('p'), picture('q'), picture('r')], [picture('p')])).toEqual([picture('p'), picture('r')])
+  })
+  it('a change of one entry here and of another there are both there', () => {
+    expect(threeWay('pictures', [picture('p'), picture('q')], [picture('p', 'there'), picture('q')], [picture('p'), picture('q', 'here')])).toEqual([picture('p', 'there'), picture('q', 'here')])
+  })
+})
+
+describe('lists and words of every kind', () => {
+  const each = (path: string[], a: unknown, b: unknown) => {
+    const [mine, theirs] = [edit(START, path, a, 5), edit(START, path, b, 9)]
+    return [mergeJob(mine, theirs).job, mergeJob(theirs, mine).job]
+  }
+  it.each([
+    [['takeIn', 'protect'], ['bush'], ['lip-seal']], [['takeIn', 'mustNotMove'], ['bearing-bore'], ['pivot-line']], [['open', 'done'], ['degrease'], ['wipe']], [['rebuild', 'listDone'], ['bore'], ['tap']],
+    [['rebuild', 'holes'], [{ id: 'h1', xMm: reading(1), yMm: reading(2) }], [{ id: 'h2', xMm: reading(3), yMm: reading(4) }]],
+    [['prove', 'compared'], [{ id: 'c', what: 'bore', beforeMm: reading(1), afterMm: reading(1), limitMm: reading(1) }], [{ id: 'd', what: 'face', beforeMm: reading(1), afterMm: reading(1), limitMm: reading(1) }]],
+    [['handOver', 'other'], [{ id: 'a', name: 'plug', price: 2 }], [{ id: 'b', name: 'seal', price: 3 }]],
+  ] as const)('%s holds what either bench put in', (path, a, b) => {
+    for (const job of each([...path], a, b)) {
+      const list = valueAt(job, path) as unknown[]
+      for (const entry of [...a, ...b]) expect(list).toContainEqual(entry)
+    }
+  })
+  it.each([['know', 'markText'], ['know', 'alloy'], ['rebuild', 'thread'], ['customer'], ['handOver', 'limits'], ['rebuild', 'slugAlloy']])('%s %s keeps beside what is overruled', (...path) => {
+    const at = path.filter(Boolean)
+    for (const job of each(at, 'first words', 'second words')) {
+      expect(valueAt(job, at)).toBe('second words')
+      expect(job.overruled).toEqual([{ field: at.join('.'), words: 'first words' }])
+    }
+  })
+  it('a note of one entry written on both benches is kept beside', () => {
+    for (const job of each(['weld', 'log'], [entry(1, 'mine')], [entry(1, 'yours')])) expect([job.weld.log, job.overruled]).toEqual([[entry(1, 'yours')], [{ field: 'weld.log.e1.note', words: 'mine' }]])
+  })
+  it('readings in turn: what one has not read the other may have', () => {
+    const empty = { typed: '', value: null }
+    for (const job of each(['prove', 'runOut'], [reading(1), empty, reading(3)], [empty, reading(2), empty, reading(4)])) expect(job.prove.runOut.map(one => one.value)).toEqual([1, 2, 3, 4])
+  })
+})
+
+describe('clocks set wrong', () => {
+  const change = (job: Job, value: string, clock: string): Job => ({ ...applyPatch(job, { path: ['title'], value }), updatedAt: clock, stamps: stamped(job.stamps, [['title']], clock, job.updatedAt) })
+  it('a change made in 2030 gives way to the one made after the clock was put right', () => {
+    const early = change(START, 'in 2030', '2030-01-01T00:00:00.000Z')
+    const later = change(early, 'put right', '2026-11-12T10:00:00.000Z')
+    for (const merged of [mergeJob(early, later), mergeJob(later, early)]) expect(merged.job.title).toBe('put right')
+    expect(Date.parse(later.stamps.title!)).toBeGreaterThan(Date.parse(early.stamps.title!))
+  })
+  it('benches whose clocks are years apart, handing a job to and fro: the last hand always wins', () => {
+    const clocks = ['2019-03-01T00:00:00.000Z', '2026-11-12T00:00:00.000Z', '2031-06-01T00:00:00.000Z']
+    fc.assert(fc.property(fc.array(fc.nat(2), { minLength: 1, maxLength: 12 }), (turns) => {
+      const benches = [START, START, START]
+      turns.forEach((bench, n) => {
+        // The file goes to the bench that works next, which brings it in and changes it.
+        const newest = benches.reduce((found, one) => mergeJob(found, one).job, benches[bench]!)
+        benches[bench] = change(newest, `turn ${n}`, clocks[bench]!)
+      })
+      const all = benches.reduce((found, one) => mergeJob(found, one).job)
+      expect(all.title).toBe(`turn ${turns.length - 1}`)
+    }), { seed: 31, numRuns: 200 })
+  })
+  it('ticks with a clock that is right as that clock does', () => {
+    expect(tick({ a: at(1) }, at(5))).toBe(at(5))
+    expect(tick({ a: at(9) }, at(5))).toBe(new Date(Date.parse(at(9)) + 1).toISOString())
+    expect(tick({}, at(5))).toBe(at(5))
   })
 })

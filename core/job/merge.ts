@@ -1,62 +1,68 @@
+import { isPlain, isReading, keyed } from './entry-key'
 import { fieldsOfJob } from './field'
 import type { Job } from './job.schema'
 import { applyPatch } from './patch'
+import { same, textOf } from './same'
+import { wordsOf } from './words-of'
 
 /** Fields that are bookkeeping of the job itself. */
 const OWN = new Set(['kind', 'version', 'id', 'updatedAt', 'takenInAt', 'stamps', 'overruled'])
-/** Lists that hold one thing for each key: both benches' are kept. */
-const LISTS: Readonly<Record<string, (entry: never) => string>> = {
-  'weld.log': (entry: { id: string }) => entry.id, 'readings': (entry: { id: string }) => entry.id, 'pictures': (entry: { id: string }) => entry.id,
-  'acknowledged': (entry: { code: string }) => entry.code, 'weld.arcSpans': (entry: { from: string }) => entry.from, 'weld.passesDone': (entry: number) => String(entry),
-}
-/**
- * A list as it was changed here, with what was put into it elsewhere since: `before` is what this change began from, `stored` what it finds. What either took
- * out stays out unless the other has it anew. Any other field is as it was changed here.
- */
-export function rebased(field: string, before: unknown, stored: unknown, value: unknown): unknown {
-  const key = LISTS[field] as ((entry: unknown) => string) | undefined
-  if (!key || !Array.isArray(before) || !Array.isArray(stored) || !Array.isArray(value)) return value
-  const [began, found, mine] = [before, stored, value].map(list => new Map(list.map((entry: unknown) => [key(entry), textOf(entry)]))) as [Map<string, string>, Map<string, string>, Map<string, string>]
-  const theirs = stored.filter(entry => !began.has(key(entry)) && !mine.has(key(entry)))
-  // Taken out elsewhere and left alone here: it is gone.
-  const kept = value.filter(entry => found.has(key(entry)) || began.get(key(entry)) !== mine.get(key(entry)))
-  return theirs.length || kept.length < value.length ? [...kept, ...theirs] : value
-}
-
-/** Words that someone wrote: where two benches wrote differently, what was overruled is kept beside. */
-const WORDS = new Set(['title', 'customer', 'takeIn.damage', 'takeIn.causeCure', 'handOver.notPerfect', 'handOver.limits', 'handOver.handedTo', 'know.composition'])
-const MOST_OVERRULED = 60
+const MOST_OVERRULED = 400
+const LONGEST_WORDS = 1000
+const LONGEST_FIELD = 120
 
 export interface FieldMerge { field: string, from: 'ours' | 'theirs' | 'both' }
 export interface MergedJob { job: Job, changed: FieldMerge[] }
 
-/** The same text for the same value, whatever the order of its keys. */
-const textOf = (value: unknown): string => JSON.stringify(value, (_, each: unknown) => each && typeof each === 'object' && !Array.isArray(each) ? Object.fromEntries(Object.entries(each).toSorted(([a], [b]) => a < b ? -1 : 1)) : each) ?? ''
+/** Before any change: where a field was never touched, what another bench made of it goes, however far back that bench's clock is. */
+const UNTOUCHED = Date.parse('1990-01-01T00:00:00.000Z')
 
 /** When a field was last changed: by its own stamp; a job from before there were stamps counts whole. */
-const changedAt = (job: Job, field: string) => Date.parse(job.stamps[field] ?? (Object.keys(job.stamps).length ? job.takenInAt : job.updatedAt))
+const changedAt = (job: Job, field: string) => job.stamps[field] !== undefined ? Date.parse(job.stamps[field]) : Object.keys(job.stamps).length ? UNTOUCHED : Date.parse(job.updatedAt)
 
 /** Whether the first of two values goes: the newer, and at the same moment the one that stands later in the alphabet, so that either bench comes to the same. */
 const wins = (a: unknown, b: unknown, aAt: number, bAt: number) => aAt !== bAt ? aAt > bAt : textOf(a) > textOf(b)
 
 const later = (a: string, b: string) => wins(a, b, Date.parse(a), Date.parse(b)) ? a : b
 
-/** Both lists, each key once; where they differ under one key, by `wins`. In the order of time or number that they are kept in. */
-function union(field: string, a: readonly unknown[], b: readonly unknown[], aAt: number, bAt: number): unknown[] {
-  const key = LISTS[field]! as (entry: unknown) => string
-  const all = new Map<string, unknown>()
-  for (const entry of a) all.set(key(entry), entry)
-  for (const entry of b) {
-    const other = all.get(key(entry))
-    if (other === undefined || (textOf(other) !== textOf(entry) && !wins(other, entry, aAt, bAt))) all.set(key(entry), entry)
-  }
-  const order = (entry: unknown): string | number => typeof entry === 'number' ? entry : (entry as { at?: string, from?: string }).at ?? (entry as { from?: string }).from ?? ''
-  return [...all.values()].toSorted((p, q) => {
-    const [x, y] = [order(p), order(q)]
-    if (x !== y) return x < y ? -1 : 1
-    const [s, t] = [key(p), key(q)]
-    return s < t ? -1 : s > t ? 1 : 0
+/** Entries that are put in the order of their time or number; other lists stay as they were put in, the first bench's before the second's. */
+const TIMED = new Set(['weld.log', 'weld.arcSpans', 'weld.passesDone', 'readings', 'acknowledged'])
+
+function inOrder(field: string, entries: [string, unknown][]): unknown[] {
+  const order = (entry: unknown): string | number => typeof entry === 'number' ? entry : isPlain(entry) ? String(entry.at ?? entry.from ?? '') : ''
+  const byName = (p: [string, unknown], q: [string, unknown]) => p[0] < q[0] ? -1 : p[0] > q[0] ? 1 : 0
+  const sorted = entries.toSorted((p, q) => {
+    const [x, y] = TIMED.has(field) ? [order(p[1]), order(q[1])] : ['', '']
+    return x !== y ? x < y ? -1 : 1 : byName(p, q)
   })
+  return sorted.map(([, entry]) => entry)
+}
+
+/** Two versions of a value with nothing known of what they came from: lists hold the entries of both, what differs goes by the newer. */
+function both(field: string, a: unknown, b: unknown, aAt: number, bAt: number): unknown {
+  if (same(a, b)) return a
+  if (Array.isArray(a) && Array.isArray(b)) {
+    const [mine, yours] = [keyed(field, a), keyed(field, b)]
+    if (mine && yours) {
+      const all = new Map([...mine, ...yours])
+      for (const [key, entry] of mine) if (yours.has(key)) all.set(key, both(field, entry, yours.get(key), aAt, bAt))
+      const entries = [...all]
+      return same([...mine.keys()], [...yours.keys()]) ? entries.map(([, entry]) => entry) : inOrder(field, entries)
+    }
+    // Entries known by their turn alone: what one bench has not filled in, the other may have; the longer list goes on.
+    if ([...a, ...b].every(isPlain)) return Array.from({ length: Math.max(a.length, b.length) }, (_, n) => n >= a.length ? b[n] : n >= b.length ? a[n] : isReading(a[n]) ? filled(a[n], b[n], aAt, bAt) : both(field, a[n], b[n], aAt, bAt))
+  }
+  // An entry that holds lists of its own, such as a picture with its traces, goes field by field.
+  if (isPlain(a) && isPlain(b) && [...Object.values(a), ...Object.values(b)].some(Array.isArray)) {
+    return Object.fromEntries([...new Set([...Object.keys(a), ...Object.keys(b)])].map(key => [key, key in a && key in b ? both(field, a[key], b[key], aAt, bAt) : a[key] ?? b[key]]))
+  }
+  return wins(a, b, aAt, bAt) ? a : b
+}
+
+function filled(a: unknown, b: unknown, aAt: number, bAt: number): unknown {
+  const empty = (reading: unknown) => (reading as { typed: string }).typed.trim() === ''
+  if (empty(a) !== empty(b)) return empty(a) ? b : a
+  return wins(a, b, aAt, bAt) ? a : b
 }
 
 /**
@@ -70,27 +76,34 @@ export function mergeJob(ours: Job, theirs: Job): MergedJob {
   for (const [field, at] of Object.entries(theirs.stamps)) if (!stamps[field] || Date.parse(at) > Date.parse(stamps[field])) stamps[field] = at
   const overruled = new Map([...ours.overruled, ...theirs.overruled].map(entry => [`${entry.field} ${entry.words}`, entry]))
   const changed: FieldMerge[] = []
+  /** Words of one bench that do not stand in what comes of it. Those that nobody wrote, which a field begins with, are not missed. */
+  const keepWords = (field: string, from: Job, lost: unknown, kept: unknown) => {
+    if (!from.stamps[field]) return
+    const stands = new Set(wordsOf(field, kept).map(({ field: at, words }) => `${at} ${words}`))
+    for (const { field: at, words } of wordsOf(field, lost)) {
+      if (!stands.has(`${at} ${words}`)) overruled.set(`${at} ${words}`, { field: at.slice(0, LONGEST_FIELD), words: words.slice(0, LONGEST_WORDS) })
+    }
+  }
   const timed = Object.keys(stamps).length > 0
   let job: Job = ours
   for (const field of new Set([...mine.keys(), ...yours.keys()])) {
     if (OWN.has(field)) continue
     const [a, b] = [mine.get(field), yours.get(field)]
-    if (textOf(a) === textOf(b)) continue
+    if (same(a, b)) continue
     const [aAt, bAt] = [changedAt(ours, field), changedAt(theirs, field)]
     // From now on the field has a time of its own, so that merging again comes to the same.
     if (timed) stamps[field] = new Date(Math.max(aAt, bAt)).toISOString()
     const path = field.split('.')
-    if (LISTS[field] && Array.isArray(a) && Array.isArray(b)) {
-      const both = union(field, a, b, aAt, bAt)
-      if (textOf(both) !== textOf(a)) {
-        job = applyPatch(job, { path, value: both })
-        changed.push({ field, from: textOf(both) === textOf(b) ? 'theirs' : 'both' })
-      }
+    if (Array.isArray(a) && Array.isArray(b)) {
+      const joined = both(field, a, b, aAt, bAt)
+      keepWords(field, ours, a, joined)
+      keepWords(field, theirs, b, joined)
+      if (!same(joined, a)) job = applyPatch(job, { path, value: joined })
+      changed.push({ field, from: same(joined, b) ? 'theirs' : same(joined, a) ? 'ours' : 'both' })
       continue
     }
     const ourWins = wins(a, b, aAt, bAt)
-    const [lost, loser] = ourWins ? [b, theirs] : [a, ours]
-    if (WORDS.has(field) && loser.stamps[field] && typeof lost === 'string' && lost.trim()) overruled.set(`${field} ${lost}`, { field, words: lost.slice(0, 1000) })
+    keepWords(field, ourWins ? theirs : ours, ourWins ? b : a, ourWins ? a : b)
     if (!ourWins) job = applyPatch(job, { path, value: b })
     changed.push({ field, from: ourWins ? 'ours' : 'theirs' })
   }
@@ -114,7 +127,7 @@ export function mergeJobs(here: readonly Job[], incoming: readonly Job[]): Merge
       continue
     }
     const result = mergeJob(ours, theirs)
-    if (textOf(result.job) === textOf(ours)) merged.keep.push(ours)
+    if (same(result.job, ours)) merged.keep.push(ours)
     else merged.replace.push(result)
   }
   return merged

@@ -1,5 +1,6 @@
 import '../quantity/zod-config'
 import { z } from 'zod'
+import { text, visible } from './text'
 
 /** What a picture is for. */
 export const PICTURE_STAGES = { before: 'before', after: 'after', twin: 'the sound twin', other: 'other' } as const
@@ -9,12 +10,12 @@ export const TRACE_KINDS = { crack: 'crack', hole: 'hole', edge: 'lost edge', ou
 const keys = <T extends object>(table: T) => Object.keys(table) as [keyof T & string, ...(keyof T & string)[]]
 const pixel = z.tuple([z.number().min(-1e5).max(1e5), z.number().min(-1e5).max(1e5)])
 export type Pixel = z.output<typeof pixel>
-const stored = z.strictObject({ typed: z.string().max(60), value: z.number().min(-1e12).max(1e12).nullable() })
+const stored = z.strictObject({ typed: z.string().overwrite(visible).max(60), value: z.number().min(-1e12).max(1e12).nullable() })
 
 /** A picture of the part: its bytes lie beside the job under its id, this is what was marked on it, in pixels of the picture. */
 export const pictureSchema = z.strictObject({
   id: z.string().min(1).max(64).regex(/^[\w-]+$/),
-  name: z.string().max(120).default(''),
+  name: text(120),
   stage: z.enum(keys(PICTURE_STAGES)).default('before'),
   /** The picture this one is the before or after of. */
   pair: z.string().max(64).nullable().default(null),
@@ -28,8 +29,8 @@ export const pictureSchema = z.strictObject({
     wideMm: stored.default({ typed: '', value: null }),
     highMm: stored.default({ typed: '', value: null }),
   }).prefault({}),
-  traces: z.array(z.strictObject({ id: z.string().min(1).max(64), kind: z.enum(keys(TRACE_KINDS)), name: z.string().max(80).default(''), px: z.array(pixel).max(2000).default([]) })).max(40).default([]),
-  pins: z.array(z.strictObject({ id: z.string().min(1).max(64), px: pixel, words: z.string().max(200).default('') })).max(40).default([]),
+  traces: z.array(z.strictObject({ id: z.string().min(1).max(64), kind: z.enum(keys(TRACE_KINDS)), name: text(80), px: z.array(pixel).max(2000).default([]) })).max(40).default([]),
+  pins: z.array(z.strictObject({ id: z.string().min(1).max(64), px: pixel, words: text(200) })).max(40).default([]),
 })
 export type Picture = z.output<typeof pictureSchema>
 export type Trace = Picture['traces'][number]

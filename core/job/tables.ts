@@ -3,8 +3,11 @@ import { STATION_IDS } from './stations.table'
 import { CAUSES, SEEN_IN_PUDDLE } from './words.table'
 import type { Job } from './job.schema'
 
+/** What a spreadsheet takes for the beginning of a formula, whatever follows. */
+const FORMULA = /^[=+\-@\t\r]/
+
 /** Rows as CSV; a cell that a spreadsheet would run as a formula is made plain text by a leading apostrophe. */
-const csv = (rows: readonly Record<string, unknown>[], columns: readonly string[]): string => `${Papa.unparse({ fields: [...columns], data: rows.map(row => columns.map(column => row[column] ?? '')) }, { escapeFormulae: true, newline: '\n' })}\n`
+const csv = (rows: readonly Record<string, unknown>[], columns: readonly string[]): string => `${Papa.unparse({ fields: [...columns], data: rows.map(row => columns.map(column => row[column] ?? '')) }, { escapeFormulae: FORMULA, newline: '\n' })}\n`
 
 const JOB_COLUMNS = ['id', 'title', 'customer', 'taken_in', 'due', 'handed_over', 'settled', 'does', 'soak', 'cause', 'damage', 'alloy', 'process', 'filler', 'wall_mm', 'crack_mm', 'new_price', 'minutes_taken', 'rods_used', 'gas_used_l', 'comeback_of', 'limits'] as const
 

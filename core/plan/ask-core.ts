@@ -31,6 +31,6 @@ function askAfresh<Out>(name: string, title: string, input: unknown): AskedForPl
   const { error } = asked
   return {
     ok: false,
-    reason: error.kind === 'no-answer' ? error.reason : error.kind === 'invalid-input' ? error.issues.map(issue => issue.path ? `the ${labelOfKey(issue.path)} ${issue.message}` : issue.message).join('; ') : `no question ${error.name}`,
+    reason: error.kind === 'no-answer' ? error.reason : error.kind === 'invalid-input' ? error.issues.map(issue => issue.path ? `the ${labelOfKey(issue.path)} ${issue.message}` : issue.message).join('; ') : error.kind === 'fault' ? `${error.reason} (${error.code})` : `no question ${error.name}`,
   }
 }

@@ -1,6 +1,7 @@
 import { USUAL_CHAMFER_MM } from '../fit/weld-groove'
 import type { Point } from '../groove/photo'
 import type { Job } from '../job/job.schema'
+import { visible } from '../job/text'
 import type { JobPlan } from './plan-job'
 
 export type Drawn = 'slug' | 'boss' | 'patch'
@@ -50,7 +51,7 @@ export function outlinesSvg(outlines: readonly Outline[], title: string): string
   const [left, top] = [Math.min(...xs) - 2, Math.min(...ys) - 2]
   const [wide, high] = [Math.max(...xs) + 2 - left, Math.max(...ys) + 2 - top]
   const number = (value: number) => Number(value.toFixed(4))
-  const escaped = title.replace(/[&<>"']/g, letter => `&#${letter.charCodeAt(0)};`)
+  const escaped = visible(title).replace(/[&<>"']/g, letter => `&#${letter.charCodeAt(0)};`)
   const path = ({ layer, pointsMm, closed }: Outline) => `<path class="${layer}" fill="none" stroke="#000" stroke-width="0.25"${layer === 'centre' ? ' stroke-dasharray="4 1 1 1"' : ''} d="M${pointsMm.map(([x, y]) => `${number(x)} ${number(y)}`).join('L')}${closed ? 'Z' : ''}"/>`
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${number(wide)}mm" height="${number(high)}mm" viewBox="${number(left)} ${number(top)} ${number(wide)} ${number(high)}"><title>${escaped}</title>${outlines.map(path).join('')}</svg>\n`
 }

@@ -1,8 +1,11 @@
-import type { Job, Kit } from '../job/job.schema'
+import { LEAST_RATIO, MOST_RATIO, type Job, type Kit } from '../job/job.schema'
 import { PROCESSES } from '../call/process.table'
 import { COMEBACKS } from '../job/words.table'
 import { learn, timeRatio, type FinishedJob, type Group, type Ratio } from '../shop/learn'
 import { planJob } from './plan-job'
+
+/** Whether plans can go by what was learnt: past this something was noted wrong. */
+export const plannable = (ratio: number) => ratio >= LEAST_RATIO && ratio <= MOST_RATIO
 
 /** What was taken over what was planned, by phase and for rods and gas. */
 export interface Learnt { key: string, name: string, ratio: Ratio }

@@ -10,7 +10,7 @@ import type { StationPlan } from './parts'
 import { phasesOf } from './phases'
 import { planProve, type ProveData } from './prove'
 import { planRebuild, type RebuildData } from './rebuild'
-import { changesSince, type Change } from './stale'
+import { basisOf, changesSince, type Change } from './stale'
 import { planTakeIn } from './take-in'
 import { planWarm, type WarmData } from './warm'
 import { planWeld } from './weld'
@@ -37,6 +37,9 @@ export interface Standing {
 }
 
 export type JobPlan = { readonly [Id in StationId]: StationPlan<StationData[Id]> & Standing }
+
+/** A station's plan with all that it rests on. */
+const grounded = <Data>(plan: StationPlan<Data>): StationPlan<Data> => ({ ...plan, basis: basisOf(plan.basis, plan.call, plan.cautions) })
 
 const standing = (job: Job, plan: StationPlan): Standing => {
   const settled = job.settled[plan.id]
@@ -65,25 +68,25 @@ function unmetBefore(job: Job, plans: readonly StationPlan[], prove: ProveData):
  * Works the whole job out: every station's call from its readings and those before it. Pure; the same job and kit give the same plan.
  */
 export function planJob(job: Job, kit: Kit): JobPlan {
-  const know = planKnow(job)
+  const know = grounded(planKnow(job))
   const { alloy } = know.data
   const body = bodyOf(job, alloy.densityGcm3)
-  const takeIn = planTakeIn(job, body)
+  const takeIn = grounded(planTakeIn(job, body))
   const filler = chooseFillerFor(job, know.data)
   // Which process it is does not hang on the groove; how many minutes it takes does.
   const { process } = chooseProcessFor(job, kit, know.data, undefined)
-  const open = planOpen(job, filler.fillerAlloy, process)
+  // A metal that burns, fumes or breaks says so wherever it is judged, ground, heated or cut.
+  const warned = <Data>(plan: StationPlan<Data>): StationPlan<Data> => grounded({ ...plan, cautions: [...know.data.hazards.filter(hazard => !plan.cautions.some(one => one.code === hazard.code)), ...plan.cautions] })
+  const open = warned(planOpen(job, filler.fillerAlloy, process))
   const choices = { ...filler, ...chooseProcessFor(job, kit, know.data, open.data.groove?.arcMin) }
-  const warm = planWarm(job, kit, body, alloy)
-  const weld = planWeld(job, kit, open.data, warm.data, choices.process, body, alloy, filler.fillerAlloy)
-  const rebuild = planRebuild(job, kit, open.data, alloy, filler.fillerAlloy, choices.process)
-  const prove = planProve(job, process)
+  const warm = warned(planWarm(job, kit, body, alloy))
+  const weld = warned(planWeld(job, kit, open.data, warm.data, choices.process, body, alloy, filler.fillerAlloy))
+  const rebuild = warned(planRebuild(job, kit, open.data, alloy, filler.fillerAlloy, choices.process))
+  const prove = grounded(planProve(job, process))
   const phases = phasesOf(job, kit, open.data, warm.data, weld.data, rebuild.data, prove.data)
   const before = [takeIn, know, open, warm, weld, rebuild, prove]
-  const handOver = planHandOver(job, kit, phases, open.data, weld.data, choices.filler, unmetBefore(job, before, prove.data))
-  const call = planCall(job, kit, know.data, choices, handOver.data.quote?.total ?? null)
-  // A metal that burns, fumes or breaks says so wherever it is judged, ground, heated or cut.
-  const warned = <Data>(plan: StationPlan<Data>): StationPlan<Data> => ({ ...plan, cautions: [...know.data.hazards.filter(hazard => !plan.cautions.some(one => one.code === hazard.code)), ...plan.cautions] })
-  const all = { 'take-in': takeIn, know, call: warned(call), open: warned(open), warm: warned(warm), weld: warned(weld), rebuild: warned(rebuild), prove, 'hand-over': handOver }
+  const handOver = grounded(planHandOver(job, kit, phases, open.data, weld.data, choices.filler, unmetBefore(job, before, prove.data)))
+  const call = warned(planCall(job, kit, know.data, choices, handOver.data.quote?.total ?? null))
+  const all = { 'take-in': takeIn, know, call, open, warm, weld, rebuild, prove, 'hand-over': handOver }
   return Object.fromEntries(STATION_IDS.map(id => [id, { ...all[id], ...standing(job, all[id]) }])) as unknown as JobPlan
 }

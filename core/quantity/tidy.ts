@@ -6,12 +6,11 @@ const UNITS = ['mm', 'mm²', 'mm³', 'cm²', 'cm³', 'm²', 'µm', 'in', 'thou',
 const FIGURE_AND_UNIT = new RegExp(`(\\d[²³]?) (${UNITS.toSorted((a, b) => b.length - a.length).join('|')})(?![\\p{L}\\d])`, 'gu')
 
 /**
- * Text with its figures as a person writes them: five significant figures at most behind a decimal point, and no break between a figure and its unit.
+ * Text with its figures as a person writes them: five significant figures where a division or conversion left more than six decimals (constants of a standard stand as the standard has them), and no break between a figure and its unit.
  * Whole figures, names such as 356.0 and words are left as they are.
  */
 export function tidyFigures(text: string): string {
   return text
-    .replace(/(?<![\d.])\d+\.\d{4,}(?:e[+-]?\d+)?/g, figure => String(Number(Number(figure).toPrecision(DIGITS))))
-    .replace(/(?<![\d.])0\.0\d{4,}/g, figure => String(Number(Number(figure).toPrecision(DIGITS))))
+    .replace(/(?<![\d.])\d+\.\d{7,}(?:e[+-]?\d+)?/g, figure => String(Number(Number(figure).toPrecision(DIGITS))))
     .replace(FIGURE_AND_UNIT, `$1${NO_BREAK}$2`)
 }

@@ -31,5 +31,13 @@ describe('a lane of questions', () => {
     const found = await Promise.all([lane.ask('break', 0), lane.ask('echo', 1), lane.ask('echo', 2), lane.ask('echo', 3)])
     expect(found.map(outcome => outcome.kind)).toEqual(['broke', 'asked', 'asked', 'full'])
   })
+  it('is free for the next after one that cannot be handed over', async () => {
+    const lane = new Lane(10, 5, script)
+    let deep: unknown = []
+    for (let n = 0; n < 20_000; n++) deep = [deep]
+    const [first, next] = await Promise.all([lane.ask('echo', deep), lane.ask('echo', 'next')])
+    expect(first.kind).toBe('broke')
+    expect(next).toMatchObject({ kind: 'asked' })
+  })
   it('says when there is no worker to ask', () => expect(new Lane(1, 1, undefined).threaded).toBe(false))
 })

@@ -44,7 +44,13 @@ export class Lane {
       this.finish({ kind: 'too-long', seconds: this.mostSeconds })
     }, this.mostSeconds * 1000)
     this.worker.ref()
-    this.worker.postMessage({ id, name, input })
+    try {
+      this.worker.postMessage({ id, name, input })
+    }
+    catch {
+      // What cannot be handed over (nested past all measure) leaves the lane free for the next.
+      this.finish({ kind: 'broke' })
+    }
   }
 
   private start(): Worker {

@@ -6,6 +6,7 @@ import { readClock } from '#core/quantity/clock-face'
 import { DAY_MIN, rescueWords } from '#core/plan/day'
 import { read } from '#core/quantity/read'
 import { download } from '~/composables/use-files'
+import { visible } from '#core/job/text'
 import { useOpenJobs } from '~/composables/use-open-jobs'
 import { useClocks } from '~/stores/clocks'
 import { useShop } from '~/stores/shop'
@@ -78,7 +79,7 @@ export function useDay() {
     const { createEvents } = await import('ics')
     const stamp = (minutes: number) => { const at = addMinutes(midnight, minutes); return [at.getFullYear(), at.getMonth() + 1, at.getDate(), at.getHours(), at.getMinutes()] as [number, number, number, number, number] }
     const { value } = createEvents((planned.value?.tasks ?? []).map(task => ({
-      uid: `${task.id}@wild-sparrow`, productId: 'wild-sparrow', title: `${task.name}: ${task.title}`, start: stamp(task.startMin), end: stamp(task.startMin + task.minutes), ...(task.unattended ? { busyStatus: 'FREE' as const } : {}),
+      uid: `${task.id}@wild-sparrow`, productId: 'wild-sparrow', title: visible(`${task.name}: ${task.title}`).replaceAll('\n', ' '), start: stamp(task.startMin), end: stamp(task.startMin + task.minutes), ...(task.unattended ? { busyStatus: 'FREE' as const } : {}),
     })))
     if (value) download('bench-day.ics', value, 'text/calendar')
   }

@@ -15,15 +15,17 @@ const { savePdf } = useRecordPdf()
 const phases = computed(() => store.plan?.['hand-over'].data.phases ?? [])
 const extra = ref('')
 const price = ref('')
+const extraRefused = ref<string | null>(null)
 const priceValue = computed(() => Number(price.value.replace(',', '.')))
 
 function addExtra() {
   if (!extra.value.trim() || !(priceValue.value >= 0) || price.value.trim() === '') return
-  store.edit(['handOver', 'other'], [...store.job!.handOver.other, { name: extra.value.trim().slice(0, 80), price: priceValue.value }])
+  extraRefused.value = store.edit(['handOver', 'other'], [...store.job!.handOver.other, { id: crypto.randomUUID(), name: extra.value.trim().slice(0, 80), price: priceValue.value }])
+  if (extraRefused.value) return
   extra.value = ''
   price.value = ''
 }
-const dropExtra = (index: number) => store.edit(['handOver', 'other'], store.job!.handOver.other.filter((_, each) => each !== index))
+const dropExtra = (id: string) => store.edit(['handOver', 'other'], store.job!.handOver.other.filter(entry => entry.id !== id))
 const number = (text: string | null) => (text ?? '').trim() === '' ? null : Number((text ?? '').replace(',', '.'))
 function used(key: 'usedRods' | 'usedGasL', text: string | null) {
   const value = number(text)
@@ -47,8 +49,8 @@ function took(id: string, text: string | null) {
       <div class="row used"><v-text-field label="Rods used" inputmode="decimal" :model-value="store.job!.handOver.usedRods ?? ''" @update:model-value="used('usedRods', $event)" /><v-text-field label="Gas used" suffix="L" inputmode="decimal" :model-value="store.job!.handOver.usedGasL ?? ''" @update:model-value="used('usedGasL', $event)" /></div>
       <v-text-field class="gap" label="Parts alike, together" inputmode="numeric" :model-value="store.job!.handOver.alike" @update:model-value="alike($event)" />
       <p class="label">Extras</p>
-      <ul class="extras"><li v-for="(entry, index) in store.job!.handOver.other" :key="index">{{ entry.name }}, <span class="figure">{{ shop.kit.currency }}{{ entry.price.toFixed(2) }}</span> <button type="button" class="open-figure" :aria-label="`Take off ${entry.name}`" @click="dropExtra(index)">off</button></li></ul>
-      <form class="row" @submit.prevent="addExtra"><v-text-field v-model="extra" label="Extra" maxlength="80" /><v-text-field v-model="price" label="Price" inputmode="decimal" /><button type="submit" class="plain-button" :disabled="!extra.trim() || !(priceValue >= 0) || !price.trim()">Add</button></form>
+      <ul class="extras"><li v-for="entry in store.job!.handOver.other" :key="entry.id">{{ entry.name }}, <span class="figure">{{ shop.kit.currency }}{{ entry.price.toFixed(2) }}</span> <button type="button" class="open-figure" :aria-label="`Take off ${entry.name}`" @click="dropExtra(entry.id)">off</button></li></ul>
+      <form class="row" @submit.prevent="addExtra"><v-text-field v-model="extra" label="Extra" maxlength="80" /><v-text-field v-model="price" label="Price" inputmode="decimal" :error-messages="extraRefused ? [extraRefused] : []" /><button type="submit" class="plain-button" :disabled="!extra.trim() || !(priceValue >= 0) || !price.trim()">Add</button></form>
       <WordsField path="handOver.limits" label="Limits on use" long :max="1000" />
       <WordsField path="handOver.notPerfect" label="What is not perfect" long :max="1000" />
       <WordsField path="handOver.handedTo" label="Handed to" :max="120" />

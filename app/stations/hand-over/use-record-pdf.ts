@@ -2,7 +2,7 @@ import { toRaw } from 'vue'
 import { format } from 'date-fns'
 import { recordOf } from '#core/plan/record'
 import { download, fileName } from '~/composables/use-files'
-import { db } from '~/db/database'
+import { heldFile } from '~/db/files'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 import { useShop } from '~/stores/shop'
@@ -16,7 +16,7 @@ export function useRecordPdf() {
     const job = toRaw(store.job)
     if (!job || !store.plan) return
     const { recordPdf } = await import('#core/plan/record-pdf')
-    const files = await db.files.bulkGet(job.pictures.map(picture => picture.id))
+    const files = await Promise.all(job.pictures.map(picture => heldFile(job.id, picture.id)))
     const day = (at: string) => format(new Date(at), 'd MMMM yyyy')
     const under = `${job.customer ? `For ${job.customer}. ` : ''}Taken in ${day(job.takenInAt)}${job.handOver.handedAt ? `, handed over ${day(job.handOver.handedAt)}${job.handOver.handedTo ? ` to ${job.handOver.handedTo}` : ''}` : ', not handed over yet'}.`
     const pictures = job.pictures.flatMap((picture, n) => files[n] ? [{ name: picture.name || 'picture', type: files[n].type, bytes: new Uint8Array(files[n].bytes) }] : [])

@@ -6,7 +6,7 @@ import type { HeatSetup } from '#core/heat/bench/setup.schema'
 import type { Surroundings } from '#core/heat/bench/to-simulate'
 import type { HeatVerdict } from '#core/heat/bench/verdict'
 import { surroundingsOf } from '#core/plan/heat-bench'
-import { db } from '~/db/database'
+import { heldFile } from '~/db/files'
 import { startHeatWorker } from '~/composables/heat-worker'
 import { useJob } from '~/stores/job'
 import { useShop } from '~/stores/shop'
@@ -30,7 +30,7 @@ export function useHeatRun(index: Ref<number>) {
 
   async function around(given: HeatSetup): Promise<Surroundings> {
     const alloy = store.plan?.know.data.alloy.name ?? '356'
-    const file = given.mesh ? await db.files.get(given.mesh) : undefined
+    const file = given.mesh ? await heldFile(store.job!.id, given.mesh) : undefined
     return surroundingsOf(toRaw(store.job!), toRaw(shop.kit), given, alloy, file && Array.from(new Float32Array(file.bytes)))
   }
   const current = () => structuredClone(toRaw(setup.value!))

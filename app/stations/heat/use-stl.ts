@@ -2,6 +2,7 @@ import { ref, type Ref } from 'vue'
 import { MM_PER_INCH } from '#core/quantity/constants'
 import { mm } from '#core/heat/bench/setup.schema'
 import { db } from '~/db/database'
+import { heldFile } from '~/db/files'
 import { useJob } from '~/stores/job'
 
 const MOST_TRIANGLES = 1_000_000
@@ -21,7 +22,7 @@ export function useStl(index: Ref<number>) {
     const size = high.map((value, axis) => value - low[axis]!)
     const moved = figures.map((value, n) => value - low[n % 3]!)
     const id = crypto.randomUUID()
-    await db.files.put({ id, jobId: store.job!.id, kind: 'mesh', name, type: 'model/stl', bytes: moved.buffer as ArrayBuffer })
+    await db.held.put({ id, jobId: store.job!.id, kind: 'mesh', name, type: 'model/stl', bytes: moved.buffer as ArrayBuffer })
     store.edit([...base(), 'mesh'], id)
     store.edit([...base(), 'cellMm'], mm(Math.max(0.5, Math.max(...size) / 80)))
     report.value = `${name}: ${figures.length / 9} triangles, ${size.map(value => Math.round(value * 10) / 10).join(' × ')} mm over all, if the file is in millimetres.`
@@ -47,7 +48,7 @@ export function useStl(index: Ref<number>) {
   }
 
   async function inches() {
-    const file = await db.files.get(store.job!.warm.setups[index.value]!.mesh!)
+    const file = await heldFile(store.job!.id, store.job!.warm.setups[index.value]!.mesh!)
     if (file) await keep(new Float32Array(file.bytes).map(value => value * MM_PER_INCH), file.name)
   }
 

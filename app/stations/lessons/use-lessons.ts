@@ -1,6 +1,8 @@
 import { wrap } from 'comlink'
 import { onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
 import type { Lessons } from '#core/plan/lessons'
+import { plannable } from '#core/plan/lessons'
+import { filesWorker } from '~/composables/files-worker'
 import { db } from '~/db/database'
 import { useShop } from '~/stores/shop'
 import type { LessonsWorker } from '~/workers/lessons.worker'
@@ -18,14 +20,21 @@ export function useLessons() {
   async function look() {
     const finished = await db.cards.where('handedAt').above('').reverse().limit(MOST_JOBS).primaryKeys()
     const returned = await db.cards.filter(card => card.comebackOf !== null).primaryKeys()
-    const jobs = (await db.jobs.bulkGet([...new Set([...finished, ...returned])])).filter(job => job !== undefined)
+    const { jobs, damaged } = await filesWorker().sorted((await db.jobs.bulkGet([...new Set([...finished, ...returned])])).filter(job => job !== undefined))
+    shop.noteDamaged(damaged)
     lessons.value = await bench.lessons(jobs, toRaw(shop.kit))
   }
   watch(() => shop.kit, () => { look().catch((error: unknown) => { trouble.value = error instanceof Error ? error.message : 'the worker gave up' }) }, { immediate: true })
   onBeforeUnmount(() => worker.terminate())
 
   /** From now on plans and quotes go by what was learnt; each says so and from how many jobs. */
-  const use = () => shop.saveKit({ ...toRaw(shop.kit), learnt: { at: new Date().toISOString(), ratios: Object.fromEntries((lessons.value?.learnt ?? []).map(({ key, ratio }) => [key, ratio])) } })
+  async function use() {
+    const learnt = lessons.value?.learnt ?? []
+    const ratios = Object.fromEntries(learnt.filter(({ ratio }) => plannable(ratio.ratio)).map(({ key, ratio }) => [key, ratio]))
+    const left = learnt.filter(({ ratio }) => !plannable(ratio.ratio)).map(({ name }) => name)
+    const refused = await shop.saveKit({ ...toRaw(shop.kit), learnt: { at: new Date().toISOString(), ratios } })
+    trouble.value = refused ?? (left.length ? `Not planned with, more than twenty times off its starting value (look for a slip in the minutes or rods noted): ${left.join(', ')}.` : null)
+  }
   const forget = () => shop.saveKit({ ...toRaw(shop.kit), learnt: null })
   return { lessons, trouble, use, forget, shop }
 }

@@ -35,7 +35,7 @@ export function useAddPictures(added: (id: string) => void) {
         const bitmap = await createImageBitmap(file)
         const { bytes, type, wide, high } = await fitted(file, bitmap)
         const id = crypto.randomUUID()
-        await db.files.put({ id, jobId: store.job!.id, kind: 'picture', name: file.name, type, bytes })
+        await db.held.put({ id, jobId: store.job!.id, kind: 'picture', name: file.name, type, bytes })
         const picture: Picture = pictureSchema.parse({ id, name: file.name.slice(0, 120), widthPx: wide, heightPx: high })
         store.edit(['pictures'], [...store.job!.pictures, picture])
         added(id)

@@ -3,7 +3,7 @@ import type { PhotoMeasure } from '#core/groove/photo'
 import type { Picture, Trace } from '#core/job/picture.schema'
 import { knownOf } from '#core/plan/pictures'
 import { coreWorker } from '~/composables/core-worker'
-import { db } from '~/db/database'
+import { heldFile } from '~/db/files'
 import { useJob } from '~/stores/job'
 
 export type Measured = { trace: Trace, measure: PhotoMeasure | null, reason: string | null }
@@ -19,7 +19,7 @@ export function usePicture(id: Ref<string | null>) {
     if (address.value) URL.revokeObjectURL(address.value)
     address.value = null
     gone.value = false
-    const file = now ? await db.files.get(now) : undefined
+    const file = now && store.job ? await heldFile(store.job.id, now) : undefined
     if (id.value !== now) return
     gone.value = now !== null && !file
     if (file) address.value = URL.createObjectURL(new Blob([file.bytes], { type: file.type }))
@@ -41,6 +41,7 @@ export function usePicture(id: Ref<string | null>) {
     if (mine === ticket) measured.value = list
   }, { immediate: true })
 
-  return { index, picture, address, gone, scale, measured, edit: (path: (string | number)[], value: unknown) => store.edit(['pictures', index.value, ...path], value) }
+  return { index, picture, address, gone, scale, measured, /** By the picture's own name: another may have been taken off before it meanwhile. */
+    edit: (path: (string | number)[], value: unknown) => store.edit(['pictures', `#${id.value}`, ...path], value) }
 }
 export type OpenPicture = ReturnType<typeof usePicture>

@@ -1,14 +1,17 @@
 import { questions } from '../../../core/questions'
+import { tooMuchJson } from '../../../core/ask/depth'
 import { readLimited } from '../../limits/read-body'
 import { askApart } from '../../pool/ask'
 
 /** Largest question body, bytes. */
 const LARGEST_BODY = 1024 * 1024
-const STATUS = { 'invalid-input': 422, 'no-answer': 409, 'unknown-question': 404 } as const
+/** More values than the largest question takes. */
+const MOST_VALUES = 400_000
+const STATUS = { 'invalid-input': 422, 'no-answer': 409, 'unknown-question': 404, 'fault': 500 } as const
 
 /** Asks one question: the same answer as the command line's, as JSON. */
 export default defineEventHandler(async (event) => {
-  const name = decodeURIComponent(getRouterParam(event, 'name') ?? '')
+  const name = getRouterParam(event, 'name', { decode: false }) ?? ''
   const invalid = (message: string, status = 422) => {
     setResponseStatus(event, status)
     return { error: { kind: 'invalid-input', issues: [{ path: '', message }] } }
@@ -19,6 +22,8 @@ export default defineEventHandler(async (event) => {
   }
   const body = await readLimited(event, LARGEST_BODY)
   if (body === null) return invalid('the body is larger than 1 MB', 413)
+  const tooMuch = tooMuchJson(body, MOST_VALUES)
+  if (tooMuch) return invalid(`the body is too much: ${tooMuch}`)
   let input: unknown = {}
   try {
     if (body.trim() !== '') input = JSON.parse(body)
@@ -26,7 +31,7 @@ export default defineEventHandler(async (event) => {
   catch {
     if (questions.get(name)) return invalid('the body is not JSON')
   }
-  const outcome = await askApart(name, input)
+  const outcome = await askApart(name, input, body.length)
   if (outcome.kind === 'full') {
     setResponseHeader(event, 'retry-after', 5)
     return none(503, 'too many questions wait already: ask again in a few seconds')

@@ -46,7 +46,8 @@ export default defineEventHandler(async (event) => {
   }
   open += 1
   setResponseHeaders(event, { 'content-type': 'application/x-ndjson; charset=utf-8', 'cache-control': 'no-store', 'x-accel-buffering': 'no' })
-  event.node.req.on('close', end)
+  // The answer's own line: the request is closed as soon as its body has been read.
+  event.node.res.on('close', end)
   return new ReadableStream<Uint8Array>({
     start(controller) {
       timer = setInterval(() => {
