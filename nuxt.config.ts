@@ -1,10 +1,10 @@
 import { fileURLToPath } from 'node:url'
 import vuetify from 'vite-plugin-vuetify'
 
-/** What the browser may do with what comes from here: nothing inline, nothing from elsewhere. Vuetify writes its theme as a style element. */
+/** What the browser may do with what comes from here: nothing inline, nothing from elsewhere. The theme's style element is let in page by page (server/plugins/no-inline.ts). */
 const HEADERS = {
   'content-security-policy': [
-    'default-src \'none\'', 'script-src \'self\' \'wasm-unsafe-eval\'', 'style-src \'self\' \'unsafe-inline\'', 'img-src \'self\' blob: data:', 'font-src \'self\'', 'connect-src \'self\'', 'worker-src \'self\'', 'manifest-src \'self\'',
+    'default-src \'none\'', 'script-src \'self\' \'wasm-unsafe-eval\'', 'style-src \'self\'', 'img-src \'self\' blob: data:', 'font-src \'self\'', 'connect-src \'self\'', 'worker-src \'self\'', 'manifest-src \'self\'',
     'base-uri \'none\'', 'form-action \'none\'', 'frame-ancestors \'none\'',
   ].join('; '),
   'x-content-type-options': 'nosniff', 'referrer-policy': 'no-referrer', 'permissions-policy': 'geolocation=(), microphone=()', 'cross-origin-opener-policy': 'same-origin',

@@ -50,7 +50,7 @@ function fingerprint() {
 export function ensureBuilt() {
   const now = fingerprint()
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === now && existsSync(join(ROOT, '.output/server/index.mjs'))) return
-  console.log('Building, about half a minute…')
+  console.log('Building, a minute or two…')
   run('npx', ['nuxt', 'build', '--logLevel=silent'], { env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' } })
   run('npx', ['esbuild', 'server/pool/worker.ts', '--bundle', '--platform=node', '--format=esm', '--log-level=warning', '--outfile=.output/server/ask-worker.mjs'])
   mkdirSync(join(ROOT, '.output'), { recursive: true })

@@ -25,7 +25,11 @@ export async function serve({ demo }) {
     stdio: ['ignore', 'ignore', 'inherit'],
     env: { ...process.env, HOST: host, PORT: String(port), NITRO_HOST: host, NITRO_PORT: String(port), ...(demo ? { WILD_SPARROW_DEMO: '1' } : {}) },
   })
-  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => server.kill(signal))
+  // A package runner that is told to end does not always tell what it started: gone, the port is given back all the same.
+  const parent = process.ppid
+  if (process.env.npm_lifecycle_event) setInterval(() => { if (process.ppid !== parent) server.kill('SIGTERM') }, 300).unref()
+  process.on('exit', () => server.kill('SIGTERM'))
   server.on('exit', code => process.exit(code ?? 0))
   const address = `http://${host === '0.0.0.0' || host === '::' ? 'localhost' : host.includes(':') ? `[${host}]` : host}:${port}/`
   for (let tries = 0; tries < 100; tries++) {

@@ -1,6 +1,9 @@
+/** Whether the browser has no room left. */
+export const isFull = (error: unknown): boolean => /quota/i.test(`${(error as Error | null)?.name} ${(error as Error | null)?.message}`)
+
 /** Why the browser would not store something, in words. */
 export const refusalWords = (error: unknown): string =>
-  /quota/i.test(`${(error as Error | null)?.name} ${(error as Error | null)?.message}`)
+  isFull(error)
     ? 'the browser has no room left; take the shop out as a file, then take old jobs off'
     : error instanceof Error ? error.message : 'the browser refused to store it'
 

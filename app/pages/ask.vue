@@ -20,7 +20,7 @@ const { list, name, purpose, fields, form, result, issues, useExample } = useQue
           <v-text-field v-else v-model="(form[field.key] as string)" :label="field.label" :suffix="field.unit" :placeholder="field.fallback === undefined ? '' : `${field.fallback} unless you say`" persistent-placeholder maxlength="120" :data-key="field.key" />
           <p v-for="issue in issues.filter(entry => entry.path.split(/[.[]/)[0] === field.key)" :key="issue.path + issue.message" class="wrong small" role="alert">{{ issue.path === field.key ? '' : `${issue.path}: ` }}{{ issue.message }}</p>
         </template>
-        <button type="button" class="plain-button" @click="useExample">Put in an example</button>
+        <button type="button" class="plain-button" :disabled="!fields.length" @click="useExample">Put in an example</button>
       </form>
       <AnswerView :name="name" :result="result" :fields="fields" />
     </div>

@@ -7,7 +7,7 @@ const dark = { background: '#1d1b19', surface: '#262321', primary: '#d8946a', se
 export default defineNuxtPlugin((nuxt) => {
   nuxt.vueApp.use(createVuetify({
     icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
-    theme: { defaultTheme: 'light', themes: { light: { dark: false, colors: light }, dark: { dark: true, colors: dark } } },
+    theme: { cspNonce: document.querySelector<HTMLMetaElement>('meta[property="style-nonce"]')?.content, defaultTheme: 'light', themes: { light: { dark: false, colors: light }, dark: { dark: true, colors: dark } } },
     defaults: {
       global: { ripple: false },
       VBtn: { variant: 'text' },

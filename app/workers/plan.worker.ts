@@ -9,7 +9,10 @@ import { questions } from '#core/questions'
 const bench = {
   plan: (job: Job, kit: Kit): JobPlan => planJob(job, kit),
   list: (): { name: string, purpose: string }[] => questions.names.map(name => ({ name, purpose: questions.get(name)!.purpose })),
-  fields: (name: string): QuestionField[] => fieldsOf(questions.get(name)!),
+  fields: (name: string): QuestionField[] => {
+    const found = questions.get(name)
+    return found ? fieldsOf(found) : []
+  },
   ask: (name: string, input: unknown): Asked => questions.ask(name, input),
 }
 

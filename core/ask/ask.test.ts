@@ -146,7 +146,7 @@ describe('a question as a form', () => {
   it.each(questions.names)('%s gives back its example through the form', (name) => {
     const entry = questions.get(name)!
     const fields = fieldsOf(entry)
-    const form = Object.fromEntries(fields.filter(field => field.example !== undefined).map(field => [field.key, field.kind === 'json' ? JSON.stringify(field.example) : field.example]))
+    const form = Object.fromEntries(fields.filter(field => field.example !== undefined).map(field => [field.key, field.kind === 'json' ? JSON.stringify(field.example) : field.kind === 'choice' || field.kind === 'flag' ? field.example : String(field.example)]))
     const { input, issues } = inputFromForm(fields, form)
     expect(issues).toEqual([])
     expect(questions.ask(name, input).ok).toBe(true)

@@ -35,7 +35,7 @@ export function unitOfKey(key: string): { unit: UnitKey | null, stem: string } {
 /** crackMm → crack, where it holds a number; baseA → base a, where it holds a name. */
 export const labelOfKey = (key: string, numeric = true) => (numeric ? unitOfKey(key).stem : key).replace(/([a-z0-9])([A-Z])/g, '$1 $2').replaceAll('_', ' ').toLowerCase()
 
-interface Described { type?: string | string[], enum?: (string | number)[], const?: string | number, anyOf?: Described[], default?: unknown }
+interface Described { type?: string | string[], enum?: (string | number)[], const?: string | number, anyOf?: Described[], oneOf?: Described[], default?: unknown }
 
 function choicesOf(schema: Described): (string | number)[] {
   if (schema.enum) return schema.enum
@@ -49,11 +49,11 @@ export function fieldsOf(question: Question): QuestionField[] {
   const schema = z.toJSONSchema(question.input, { io: 'input', unrepresentable: 'any' }) as { properties?: Record<string, Described>, required?: string[] }
   const example = question.example as Record<string, unknown>
   return Object.entries(schema.properties ?? {}).map(([key, property]): QuestionField => {
-    const types = new Set([property.type, ...(property.anyOf?.map(inner => inner.type) ?? [])].flat().filter(Boolean))
+    const types = new Set([property.type, ...[...property.anyOf ?? [], ...property.oneOf ?? []].map(inner => inner.type)].flat().filter(Boolean))
     const choices = choicesOf(property)
     const numeric = types.has('number') || types.has('integer')
     const unit = numeric ? unitOfKey(key).unit : null
-    const kind: FieldKind = types.has('array') || types.has('object') ? 'json'
+    const kind: FieldKind = types.has('array') || types.has('object') || (typeof example[key] === 'object' && example[key] !== null) ? 'json'
       : choices.length ? 'choice'
         : types.has('boolean') ? 'flag'
           : numeric ? 'quantity' : 'text'

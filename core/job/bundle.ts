@@ -13,12 +13,13 @@ export type ReadBundle = Extract<ReadFile, { ok: false }> | (Extract<ReadFile, {
 const JOBS = 'jobs.json'
 const MANIFEST = 'files.json'
 const FOLDER = 'files/'
+const LONGEST_NAME = 200
 /** What the parts of a job that are not pictures may come to, and the whole of a bundle; more is refused unread. */
 const MOST_JOBS_BYTES = 256 * 1024 * 1024
 const MOST_UNPACKED_BYTES = 512 * 1024 * 1024
 
 const manifestSchema = z.array(z.object({
-  id: z.string().regex(/^[\w-]{1,64}$/), jobId: z.string().regex(/^[\w-]{1,64}$/), kind: z.enum(['picture', 'mesh']), name: z.string().max(200), type: z.enum(FILE_TYPES),
+  id: z.string().regex(/^[\w-]{1,64}$/), jobId: z.string().regex(/^[\w-]{1,64}$/), kind: z.enum(['picture', 'mesh']), name: z.string().max(LONGEST_NAME), type: z.enum(FILE_TYPES),
 })).max(20_000)
 
 /** Whether bytes are a zip file at all. */
@@ -28,7 +29,7 @@ export const looksZipped = (bytes: Uint8Array) => bytes[0] === 0x50 && bytes[1] 
 export function packBundle(jobsText: string, files: readonly BundledFile[]): Uint8Array {
   const entries: Zippable = {
     [JOBS]: strToU8(jobsText),
-    [MANIFEST]: strToU8(JSON.stringify(files.map(({ id, jobId, kind, name, type }) => ({ id, jobId, kind, name, type })), null, 1)),
+    [MANIFEST]: strToU8(JSON.stringify(files.map(({ id, jobId, kind, name, type }) => ({ id, jobId, kind, name: name.slice(0, LONGEST_NAME), type })), null, 1)),
   }
   for (const { id, kind, bytes } of files) entries[`${FOLDER}${id}`] = [bytes, { level: kind === 'picture' ? 0 : 6 }]
   return zipSync(entries)

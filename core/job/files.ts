@@ -47,8 +47,16 @@ function taken(jobs: readonly Job[], kit: Kit | null): ReadFile {
   return { ok: true, jobs: each.map(({ job }) => job), kit, corrected: each.flatMap(({ job, corrected }) => corrected.length ? [{ title: job.title, readings: corrected }] : []) }
 }
 
+/** That something was written by a later program, in words; null where this one should read it. */
+function newerVersion(value: unknown): string | null {
+  const version = (value as { version?: unknown } | null)?.version
+  return typeof version === 'number' && version > JOB_VERSION ? `written by a newer Wild Sparrow (file version ${version}, this one reads up to ${JOB_VERSION})` : null
+}
+
 /** A stored job as this version reads it, or why it does not. */
 export function readJob(stored: unknown): { ok: true, job: Job } | { ok: false, issues: InputIssue[] } {
+  const newer = newerVersion(stored)
+  if (newer) return { ok: false, issues: [{ path: 'version', message: newer }] }
   const result = jobSchema.safeParse(upToDate(stored))
   return result.success ? { ok: true, job: result.data } : { ok: false, issues: readIssues(result.error) }
 }
@@ -69,9 +77,10 @@ export function readFile(text: string): ReadFile {
     return refuse(`not JSON: it breaks off at ${whereInText(text)}`)
   }
   if (value === null || typeof value !== 'object' || Array.isArray(value)) return refuse('not a Wild Sparrow file: a job or a shop is wanted')
-  const { kind, version, jobs } = value as { kind?: unknown, version?: unknown, jobs?: unknown }
+  const { kind, jobs } = value as { kind?: unknown, jobs?: unknown }
   if (kind !== 'wild-sparrow/job' && kind !== 'wild-sparrow/shop') return refuse('not a Wild Sparrow file: "kind" must be wild-sparrow/job or wild-sparrow/shop', 'kind')
-  if (typeof version === 'number' && version > JOB_VERSION) return refuse(`written by a newer Wild Sparrow (file version ${version}, this one reads up to ${JOB_VERSION})`, 'version')
+  const newer = newerVersion(value)
+  if (newer) return refuse(newer, 'version')
   if (kind === 'wild-sparrow/job') return parsed(jobSchema, upToDate(value), job => taken([job], null))
   return parsed(shopFileSchema, Array.isArray(jobs) ? { ...value, jobs: jobs.map(upToDate) } : value, (file) => {
     const seen = new Set<string>()

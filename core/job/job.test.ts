@@ -63,6 +63,28 @@ describe('files', () => {
     const twice = shopToText([job(), job()], EMPTY_KIT, AT)
     expect(readFile(twice)).toMatchObject({ ok: false, issues: [{ path: 'jobs' }] })
   })
+  it('says the line and column where a file breaks off, and which line is the end', () => {
+    const lines = jobToText(job()).split('\n')
+    const at = lines.findIndex(line => line.includes('"landMm"'))
+    const broken = [...lines]
+    broken[at] = broken[at]!.replace(':', ' ')
+    const found = readFile(broken.join('\n'))
+    expect(found.ok).toBe(false)
+    if (!found.ok) expect(found.issues[0]!.message).toMatch(new RegExp(`line ${at + 1}, column \\d+ `))
+    const odd = [...lines]
+    odd[at] = `${odd[at]!.slice(0, -1)} nought,`
+    const other = readFile(odd.join('\n'))
+    if (!other.ok) expect(other.issues[0]!.message).toContain(`line ${at + 1},`)
+    const cut = readFile(lines.slice(0, 40).join('\n'))
+    if (!cut.ok) expect(cut.issues[0]!.message).toContain('line 40,')
+  })
+  it('refuses dates that no bench can mean, words of which nothing is seen, and shows what hides in words', () => {
+    const file = (change: object) => readFile(JSON.stringify({ ...job(), ...change }))
+    expect(file({ updatedAt: '9999-12-31T00:00:00Z' })).toMatchObject({ ok: false, issues: [{ path: 'updatedAt' }] })
+    expect(file({ title: '\u200b\u2060' })).toMatchObject({ ok: false, issues: [{ path: 'title' }] })
+    const shown = file({ title: 'Cover \u202egnp.exe\u0000' })
+    expect(shown.ok && shown.jobs[0]!.title).toBe('Cover \ufffdgnp.exe\ufffd')
+  })
   it('takes no mutated file that its schema would not', () => {
     const text = jobToText(job())
     fc.assert(fc.property(fc.integer({ min: 0, max: text.length - 1 }), fc.integer({ min: 0, max: 20 }), fc.string({ maxLength: 6 }), (at, cut, put) => {

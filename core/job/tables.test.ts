@@ -24,6 +24,8 @@ describe('tables for a spreadsheet', () => {
       const { data } = Papa.parse<string[]>(jobsCsv([evil]), { skipEmptyLines: true })
       return data.slice(1).flat().every(cell => !/^[=+\-@\t\r]/.test(cell))
     }), { seed: 131 })
+    const broken = { ...newJob('a', 'x', '', '2026-11-12T09:00:00Z'), title: '=1+1\nx', customer: '@SUM(A1)\n' }
+    expect(Papa.parse<string[]>(jobsCsv([broken]), { skipEmptyLines: true }).data[1]!.slice(1, 3)).toEqual(["'=1+1\nx", "'@SUM(A1)\n"])
   })
 })
 

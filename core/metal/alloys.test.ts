@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { ALLOYS } from './alloys.table'
+import { mechanicalOf } from './mechanical.table'
 import { FAMILY_IDS, FAMILIES } from './families.table'
 import { findAlloy } from './find-alloy'
 
@@ -104,4 +105,8 @@ describe('finding an alloy', () => {
     expect(findAlloy(written)?.name).toBe(name)
   })
   it.each(['', 'x', '9999', '60 61', 'ER'])('"%s" is none', written => expect(findAlloy(written)).toBeUndefined())
+})
+
+it('has mechanical values for every alloy and filler: none falls back on another', () => {
+  for (const alloy of ALLOYS) expect(mechanicalOf(alloy).proofMPa, alloy.name).toBeGreaterThan(0)
 })

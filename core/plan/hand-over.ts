@@ -28,7 +28,7 @@ export function planHandOver(job: Job, kit: Kit, phases: Phase[], open: OpenData
     filler: { rods: weld.rods * (kit.learnt?.ratios.rods?.ratio ?? 1), pricePerRod: rod?.price ?? 0 },
     gas: { litres: litres * (kit.learnt?.ratios.gas?.ratio ?? 1), pricePerL: gas ? gas.price / gas.cylinderL : 0 },
     power: { kWh: weld.setA * (weld.mig?.v ?? AC_TIG_ARC_V) * weld.arcMin / 60 / 1000 / MACHINE_EFFICIENCY, pricePerKWh: kit.pricePerKWh },
-    other: job.handOver.other,
+    other: job.handOver.other.map(({ name, price }) => ({ name, price })),
     ...(job.takeIn.newPrice ? { newPrice: job.takeIn.newPrice } : {}),
   }
   const asked = askFor<Quote>('job.quote', 'The price', input)

@@ -1,4 +1,4 @@
-import { INTERPASS_C, OTHER_INTERPASS } from '../arc/interpass.table'
+import { INTERPASS_C } from '../arc/interpass.table'
 import { secondsBetween, STILL_AIR, type LumpedBody } from '../heat/lumped'
 import { turnDown, type TurnDownPoint } from '../heat/turn-down'
 import type { Alloy } from '../metal/alloys.table'
@@ -27,7 +27,7 @@ export interface Interpass {
 
 /** What a pass does to the heat of the whole part, and how long to wait for the next: energy balance of one lump. */
 export function interpassOf(body: Body, alloy: Alloy, startC: number, ambientC: number, arcW: number, passArcMin: number, wantedMostC: number | null): Interpass {
-  const { mostC: usualC, why } = INTERPASS_C[alloy.family] ?? OTHER_INTERPASS
+  const { mostC: usualC, why } = INTERPASS_C[alloy.family]
   const mostC = wantedMostC ?? usualC
   const riseC = arcW * passArcMin * 60 / (body.massKg * alloy.specificHeatJkgK)
   const afterC = Math.min(alloy.solidusC, startC + riseC)

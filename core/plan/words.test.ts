@@ -10,6 +10,7 @@ import { applyPatch, type Patch } from '../job/patch'
 import { STATION_IDS } from '../job/stations.table'
 import { SEEN_IN_PUDDLE } from '../job/words.table'
 import { planJob } from './plan-job'
+import { plainSentence } from './stale'
 import { sentenceText } from './record'
 
 /**
@@ -43,7 +44,7 @@ const WRITTEN: { path: string[], values: unknown[] }[] = [
   { path: ['rebuild', 'thread'], values: ['M8', 'M10x1', '3/8-16 UNC', 'G1/4', 'R1/2', '0 BA', 'no thread'] }, { path: ['know', 'markText'], values: ['A356', 'LM25', '>AlSi9Cu3<', 'Z410', ''] },
   { path: ['know', 'alloy'], values: ['6061', '7075', 'AZ91D', 'unheard of'] }, { path: ['know', 'composition'], values: ['Si 7.1, Mg 0.3', 'Cu 4.4 Mg 1.5', 'Zn 80'] }, { path: ['call', 'filler'], values: ['5356', '4145', 'coat hanger'] },
   { path: ['weld', 'log'], values: [seen(['bubbles', 'bubbles', 'bubbles']), seen(['reopens', 'reopens']), seen(['tungsten-touched', 'wets-clean', 'sags']), seen(['burns-through', 'too-hot', 'scum', 'pinhole'])].map(log => log.filter(entry => entry.saw in SEEN_IN_PUDDLE)) },
-  { path: ['rebuild', 'holes'], values: [[[0, 0], [50, 0], [25, 40]], [[0, 0], [0, 0], [0, 0]]].map(holes => holes.map(([x, y]) => ({ xMm: { typed: '', value: x }, yMm: { typed: '', value: y } }))) },
+  { path: ['rebuild', 'holes'], values: [[[0, 0], [50, 0], [25, 40]], [[0, 0], [0, 0], [0, 0]]].map(holes => holes.map(([x, y], n) => ({ id: `h${n}`, xMm: { typed: '', value: x }, yMm: { typed: '', value: y } }))) },
 ]
 const all = [...WRITTEN, ...choices(z.toJSONSchema(jobSchema, { io: 'input', unrepresentable: 'any' }) as Node)]
 const patch = fc.constantFrom(...all).chain(({ path, values }) => fc.constantFrom(...values).map((value): Patch => ({ path, value })))
@@ -66,6 +67,25 @@ function faults({ job, kit }: { job: Job, kit: Kit }): string[] {
     ]
   })
 }
+
+describe('a settled station', () => {
+  it('is stale whenever its headline or its cautions change, whatever changed them', () => {
+    let altered = 0
+    fc.assert(fc.property(fc.constantFrom(...jobs), fc.array(patch, { minLength: 1, maxLength: 3 }), fc.constantFrom(...kits), (job, patches, kit) => {
+      const before = planJob(job, kit)
+      const settled: Job = { ...job, settled: Object.fromEntries(STATION_IDS.map(id => [id, { at: '2026-11-12T10:00:00Z', basis: { ...before[id].basis } }])) }
+      const after = planJob(patches.reduce<Job>((changed, one) => applyPatch(changed, one), settled), kit)
+      for (const id of STATION_IDS) {
+        const says = (plan: typeof before) => JSON.stringify([plainSentence(plan[id].call), plan[id].cautions.map(caution => caution.code).toSorted()])
+        if (id !== 'hand-over' && says(after) !== says(before)) {
+          altered += 1
+          expect(after[id].changed.length, `${id}: ${says(before)} → ${says(after)}`).toBeGreaterThan(0)
+        }
+      }
+    }), { numRuns: 250, seed: 44 })
+    expect(altered).toBeGreaterThan(100)
+  })
+})
 
 describe('what a plan says', () => {
   it('finds the choices of a job: stations, and readings with units', () => {

@@ -16,5 +16,17 @@ export function unknownKeyWords({ keys = [], inst }: UnknownKeys): string {
   }).join('\n')
 }
 
+/** What a limit counts, by what it limits. */
+const COUNTED: Readonly<Record<string, string>> = { string: ' letters', array: ' entries', set: ' entries' }
+
+interface Limited { code?: string, maximum?: unknown, minimum?: unknown, origin?: string, inclusive?: boolean }
+
+/** Limits in plain words. */
+function limitWords({ code, maximum, minimum, origin = '', inclusive = true }: Limited): string | undefined {
+  const counted = COUNTED[origin] ?? ''
+  if (code === 'too_big') return `must be ${inclusive ? 'at most' : 'less than'} ${String(maximum)}${counted}`
+  return code === 'too_small' ? `must be ${inclusive ? 'at least' : 'more than'} ${String(minimum)}${counted}` : undefined
+}
+
 /** No compiling of schemas at run time: a strict content security policy forbids it, and says so on the console when it is tried. */
-z.config({ jitless: true, customError: issue => issue.code === 'unrecognized_keys' ? unknownKeyWords(issue as UnknownKeys) : undefined })
+z.config({ jitless: true, customError: issue => issue.code === 'unrecognized_keys' ? unknownKeyWords(issue as UnknownKeys) : limitWords(issue as Limited) })

@@ -2,7 +2,7 @@ import type { Step } from '../ask/question'
 import { MM_PER_INCH } from '../quantity/constants'
 import { DRILLS, type Drill } from './drills.table'
 import { TAPER_DRILLS } from './taper-drills.table'
-import type { Thread } from './thread'
+import type { System, Thread } from './thread'
 
 /** Full thread height doubled, over the pitch, from which the thread percentage counts: 1.299038 for 60° (ASME B1.1), twice 0.640327 for 55°, 1.2 for BA, 1.6 for taper pipe. */
 function fullHeight({ flankDeg, taperDeg }: Thread): number {
@@ -57,12 +57,12 @@ export function stressAreaMm2(thread: Thread): number | undefined {
   return Math.PI / 4 * (unified ? thread.majorMm - 0.9743 * thread.pitchMm : (thread.pitchDiameterMm + thread.minorExternalMm) / 2) ** 2
 }
 
-const SOURCE: Readonly<Record<string, string>> = { 'metric': 'ISO 68-1, 724, 261', 'metric-fine': 'ISO 68-1, 724, 261', 'BSW': 'BS 84', 'BSF': 'BS 84', 'BA': 'BS 93', 'G': 'ISO 228-1', 'R': 'ISO 7-1', 'Rp': 'ISO 7-1', 'NPT': 'ASME B1.20.1', 'NPTF': 'ASME B1.20.3' }
+const SOURCE: Readonly<Record<System, string>> = { 'UNC': 'ASME B1.1', 'UNF': 'ASME B1.1', 'UNEF': 'ASME B1.1', 'UN': 'ASME B1.1', 'metric': 'ISO 68-1, 724, 261', 'metric-fine': 'ISO 68-1, 724, 261', 'BSW': 'BS 84', 'BSF': 'BS 84', 'BA': 'BS 93', 'G': 'ISO 228-1', 'R': 'ISO 7-1', 'Rp': 'ISO 7-1', 'NPT': 'ASME B1.20.1', 'NPTF': 'ASME B1.20.3' }
 
 /** Basic sizes of a thread with its stress area and tap drills. Exact to the standards' formulas; sizes of the lists from memory. */
 export function threadDims(thread: Thread): ThreadDims {
   const { usual: _, ...sizes } = thread
-  const source = `${SOURCE[thread.system] ?? 'ASME B1.1'}, from memory`
+  const source = `${SOURCE[thread.system]}, from memory`
   const area = stressAreaMm2(thread)
   const formula = thread.flankDeg === 60 ? thread.taperDeg > 0 ? 'E1 = D − (0.05 D + 1.1) p + L1/16' : 'd − 0.649519 P' : thread.flankDeg === 55 ? 'd − 0.640327 P' : 'd − 0.6 P'
   return {

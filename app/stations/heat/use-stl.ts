@@ -1,10 +1,12 @@
 import { ref, type Ref } from 'vue'
 import { MM_PER_INCH } from '#core/quantity/constants'
 import { mm } from '#core/heat/bench/setup.schema'
+import { isFull, refusalWords } from '~/composables/refusal'
 import { db } from '~/db/database'
 import { heldFile } from '~/db/files'
 import { useJob } from '~/stores/job'
 
+const LONGEST_NAME = 120
 const MOST_TRIANGLES = 1_000_000
 
 /** A part's shape from an STL file: kept beside the job as triangles, its lowest corner moved to the origin. */
@@ -22,7 +24,7 @@ export function useStl(index: Ref<number>) {
     const size = high.map((value, axis) => value - low[axis]!)
     const moved = figures.map((value, n) => value - low[n % 3]!)
     const id = crypto.randomUUID()
-    await db.held.put({ id, jobId: store.job!.id, kind: 'mesh', name, type: 'model/stl', bytes: moved.buffer as ArrayBuffer })
+    await db.held.put({ id, jobId: store.job!.id, kind: 'mesh', name: name.slice(0, LONGEST_NAME), type: 'model/stl', bytes: moved.buffer as ArrayBuffer })
     store.edit([...base(), 'mesh'], id)
     store.edit([...base(), 'cellMm'], mm(Math.max(0.5, Math.max(...size) / 80)))
     report.value = `${name}: ${figures.length / 9} triangles, ${size.map(value => Math.round(value * 10) / 10).join(' × ')} mm over all, if the file is in millimetres.`
@@ -42,8 +44,8 @@ export function useStl(index: Ref<number>) {
       else if (figures.length / 9 > MOST_TRIANGLES) report.value = `${file.name} has ${figures.length / 9} triangles, more than a million: save it coarser. Nothing was changed.`
       else await keep(Float32Array.from(figures), file.name)
     }
-    catch {
-      report.value = `${file.name} is not an STL file that can be read. Nothing was changed.`
+    catch (error) {
+      report.value = isFull(error) ? `${file.name}: ${refusalWords(error)}. Nothing was changed.` : `${file.name} is not an STL file that can be read. Nothing was changed.`
     }
   }
 

@@ -1,11 +1,13 @@
 import { ref } from 'vue'
 import { pictureSchema, type Picture } from '#core/job/picture.schema'
+import { isFull, refusalWords } from '~/composables/refusal'
 import { db } from '~/db/database'
 import { useJob } from '~/stores/job'
 
 /** Pictures larger than this along a side are stored smaller: measuring gains nothing past it. */
 const LONGEST_PX = 4000
 const MOST_PICTURES = 60
+const LONGEST_NAME = 120
 
 /** As it is, or drawn smaller where it is very large. */
 async function fitted(file: Blob, bitmap: ImageBitmap): Promise<{ bytes: ArrayBuffer, type: string, wide: number, high: number }> {
@@ -35,13 +37,13 @@ export function useAddPictures(added: (id: string) => void) {
         const bitmap = await createImageBitmap(file)
         const { bytes, type, wide, high } = await fitted(file, bitmap)
         const id = crypto.randomUUID()
-        await db.held.put({ id, jobId: store.job!.id, kind: 'picture', name: file.name, type, bytes })
-        const picture: Picture = pictureSchema.parse({ id, name: file.name.slice(0, 120), widthPx: wide, heightPx: high })
+        await db.held.put({ id, jobId: store.job!.id, kind: 'picture', name: file.name.slice(0, LONGEST_NAME), type, bytes })
+        const picture: Picture = pictureSchema.parse({ id, name: file.name.slice(0, LONGEST_NAME), widthPx: wide, heightPx: high })
         store.edit(['pictures'], [...store.job!.pictures, picture])
         added(id)
       }
       catch (error) {
-        refused.push(error instanceof DOMException && error.name === 'QuotaExceededError' ? `${file.name}: the browser has no room left; save the shop to a file and take old jobs off` : `${file.name || 'that'}: not a picture this browser can read`)
+        refused.push(`${file.name || 'that'}: ${isFull(error) ? refusalWords(error) : 'not a picture this browser can read'}`)
       }
     }
     report.value = refused.length ? `${refused.join('. ')}. The rest is as it was.` : null

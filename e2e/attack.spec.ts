@@ -1,0 +1,177 @@
+import { strFromU8, unzipSync } from 'fflate'
+import { readFileSync } from 'node:fs'
+import { expect } from '@playwright/test'
+import { spawn } from 'node:child_process'
+import { fileURLToPath } from 'node:url'
+import { bringDemo, reading, saved, test } from './bench'
+
+test('letters typed and left at once are all there after the reload, on a fresh page too', async ({ page }) => {
+  await bringDemo(page)
+  for (let n = 0; n < 8; n++) {
+    await page.goto('/job/gearbox-cover/take-in')
+    const words = `dropped from the bench ${n}`
+    const field = page.getByLabel('What is broken, and how far').or(page.locator('textarea').first()).first()
+    await field.waitFor()
+    await field.fill('')
+    await field.pressSequentially(words)
+    await page.reload()
+    await expect(page.locator('textarea').first()).toHaveValue(words)
+  }
+})
+
+test('a closed hollow ticked, handed-over settled: the whole shop goes out and comes in on an empty bench', async ({ page, browser, baseURL }) => {
+  await bringDemo(page)
+  await page.goto('/job/gearbox-cover/take-in')
+  await page.locator('[data-pick="takeIn.protect:closed-hollow"]').getByRole('checkbox').check()
+  await page.goto('/job/gearbox-cover/hand-over')
+  await page.getByRole('button', { name: /settle/i }).first().click()
+  await saved(page)
+  await page.goto('/')
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByTestId('backup').click()])
+  const path = (await download.path())!
+  const bytes = readFileSync(path)
+  const text = download.suggestedFilename().endsWith('.zip') ? strFromU8(unzipSync(bytes)['jobs.json']!) : bytes.toString('utf8')
+  expect(text).toContain('closed-hollow')
+  const other = await (await browser.newContext({ baseURL: baseURL! })).newPage()
+  await other.goto('/')
+  await other.getByTestId('import').setInputFiles({ name: 'shop.json', mimeType: 'application/json', buffer: Buffer.from(text) })
+  await expect(other.getByRole('status')).toContainText('5 new')
+  await other.context().close()
+})
+
+test('what no file could hold is refused at its field, and what was there stands', async ({ page }) => {
+  await bringDemo(page)
+  await page.goto('/job/gearbox-cover/hand-over')
+  await page.getByLabel('Extra', { exact: true }).fill('gold')
+  await page.getByLabel('Price').fill('10000001')
+  await page.getByRole('button', { name: 'Add', exact: true }).click()
+  await expect(page.getByTestId('refused')).toContainText('at most')
+  await expect(page.locator('.extras')).not.toContainText('gold')
+  await page.getByLabel('Price').fill('12')
+  await page.getByRole('button', { name: 'Add', exact: true }).click()
+  await expect(page.locator('.extras')).toContainText('gold')
+  await expect(page.getByTestId('refused')).toHaveCount(0)
+})
+
+test('a full disk: what is typed stays on screen, marked, is said, can be taken out, and is stored once there is room', async ({ page }) => {
+  await bringDemo(page)
+  await page.goto('/job/gearbox-cover/open')
+  await reading(page, 'open.crackMm').waitFor()
+  await page.evaluate(() => {
+    const real = IDBObjectStore.prototype.put
+    const full = function (this: IDBObjectStore): never { throw new DOMException('no room', 'QuotaExceededError') }
+    Object.assign(window, { room: () => { IDBObjectStore.prototype.put = real } })
+    IDBObjectStore.prototype.put = full
+  })
+  await reading(page, 'open.crackMm').fill('77 mm')
+  await expect(page.getByTestId('not-stored')).toContainText('no room left')
+  await expect(page.getByTestId('unstored').first()).toBeVisible()
+  await reading(page, 'open.landMm').fill('1 mm')
+  await expect(reading(page, 'open.crackMm')).toHaveValue('77 mm')
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByTestId('not-stored').getByRole('button', { name: /as a file/ }).click()])
+  expect(readFileSync((await download.path())!).toString('latin1')).toContain('77 mm')
+  await page.evaluate(() => (window as unknown as { room: () => void }).room())
+  await page.getByTestId('not-stored').getByRole('button', { name: 'Try now' }).click()
+  await expect(page.getByTestId('not-stored')).toHaveCount(0)
+  await page.reload()
+  await expect(reading(page, 'open.crackMm')).toHaveValue('77 mm')
+  await expect(reading(page, 'open.landMm')).toHaveValue('1 mm')
+})
+
+test('a job goes off the shelf when it is asked for, and can be put back with its pictures', async ({ page }) => {
+  await bringDemo(page)
+  await page.getByRole('button', { name: /Take Press tray.* off the shelf/ }).click()
+  await page.getByTestId('take-off').click()
+  await expect(page.getByRole('link', { name: /Press tray/ })).toHaveCount(0)
+  await page.getByTestId('put-back').click()
+  await expect(page.getByRole('link', { name: /Press tray/ })).toHaveCount(1)
+})
+
+test('a damaged record stands alone: it is shown, its words go out, and the rest goes on', async ({ page }) => {
+  await bringDemo(page)
+  await page.evaluate(async () => new Promise<void>((resolve) => {
+    const open = indexedDB.open('wild-sparrow')
+    open.onsuccess = () => {
+      const change = open.result.transaction('jobs', 'readwrite')
+      const jobs = change.objectStore('jobs')
+      const got = jobs.get('press-tray')
+      got.onsuccess = () => { jobs.put({ ...got.result, pictures: null, weld: 'bent' }) }
+      change.oncomplete = () => resolve()
+    }
+  }))
+  await page.goto('/')
+  const downloads: string[] = []
+  page.on('download', download => downloads.push(download.suggestedFilename()))
+  await page.getByTestId('backup').click()
+  await expect(page.getByTestId('damaged')).toContainText('Press tray')
+  await expect.poll(() => downloads.length).toBe(2)
+  expect(downloads).toEqual(expect.arrayContaining(['wild-sparrow-damaged.json']))
+  await page.goto('/day')
+  await expect(page.locator('h1')).toBeVisible()
+  await page.goto('/job/press-tray/open')
+  await expect(page.locator('h1')).toContainText('damaged')
+})
+
+test('the server stands what is thrown at it: deep and wide bodies, odd paths, other origins; light questions go on', async ({ request }) => {
+  const light = async () => {
+    const began = performance.now()
+    expect((await request.post('/api/ask/machine.balance', { data: { value: -40, reads: 'ep-minus-en' } })).status()).toBe(200)
+    return performance.now() - began
+  }
+  await light()
+  const calm = await light()
+  for (const body of ['['.repeat(5000) + ']'.repeat(5000), '{"a":'.repeat(5000) + '1' + '}'.repeat(5000), `{"readings":[${'{"x":1},'.repeat(60_000)}1]}`, `[${'1,'.repeat(450_000)}1]`]) {
+    const answer = await request.post('/api/ask/machine.balance', { data: body, headers: { 'content-type': 'application/json' } })
+    expect(answer.status()).toBe(422)
+    expect((await answer.body()).length).toBeLessThan(20_000)
+  }
+  expect(await light()).toBeLessThan(Math.max(400, calm * 40))
+  for (const [path, status] of [['/schema/__proto__', 404], ['/schema/constructor', 404], ['/api/ask/%25', 404], ['/api/nowhere', 404], ['/nowhere', 404], ['/job/a/nowhere', 404]] as const) {
+    const answer = path.startsWith('/api/ask') ? await request.post(path, { data: {} }) : await request.get(path)
+    expect(answer.status(), path).toBe(status)
+  }
+  expect(await (await request.get('/api/nowhere')).json()).toMatchObject({ error: { kind: 'unknown-path' } })
+  expect((await request.post('/api/ask/machine.balance', { data: { value: 1, reads: 'en-share' }, headers: { origin: 'http://elsewhere.test' } })).status()).toBe(403)
+})
+
+test('streams that are left are let go: a hundred times over, and the next still opens', async ({ page }) => {
+  await page.goto('/')
+  const opened = await page.evaluate(async () => {
+    const ask = (signal: AbortSignal) => fetch('/api/instruments/stream', { method: 'POST', signal, headers: { 'content-type': 'application/json' }, body: JSON.stringify({ instrument: 'scale', setup: { massG: 100 }, seed: 1, startedAt: new Date().toISOString(), perSecond: 10, from: 0 }) })
+    let fine = 0
+    for (let n = 0; n < 100; n++) {
+      const leave = new AbortController()
+      const answer = await ask(leave.signal)
+      if (answer.status === 200) fine += 1
+      leave.abort()
+      await new Promise(resolve => setTimeout(resolve, 15))
+    }
+    const last = new AbortController()
+    const answer = await ask(last.signal)
+    const { value } = await answer.body!.getReader().read()
+    last.abort()
+    return { fine, status: answer.status, bytes: value!.length }
+  })
+  expect(opened.status).toBe(200)
+  expect(opened.bytes).toBeGreaterThan(20)
+  expect(opened.fine).toBeGreaterThan(95)
+})
+
+test('odd addresses and heavy examples of Ask', async ({ page }) => {
+  await page.goto('/ask?q=constructor')
+  await expect(page.locator('h1')).toHaveText('Ask')
+  await page.goto('/ask?q=heat.simulate')
+  await page.getByRole('button', { name: 'Put in an example' }).click()
+  await expect(page.locator('main')).toContainText('peak', { timeout: 30_000 })
+  await page.goto('/nowhere')
+  await expect(page.locator('body')).toContainText(/not found|no such|404/i)
+})
+
+test('told to end through its package runner, the server gives its port back', async () => {
+  const PORT = '4391'
+  const runner = spawn('npm', ['start', '--silent'], { cwd: fileURLToPath(new URL('..', import.meta.url)), env: { ...process.env, PORT, HOST: '' }, stdio: 'ignore' })
+  const answers = () => fetch(`http://127.0.0.1:${PORT}/`).then(response => response.ok, () => false)
+  await expect.poll(answers, { timeout: 60_000 }).toBe(true)
+  runner.kill('SIGTERM')
+  await expect.poll(answers, { timeout: 15_000 }).toBe(false)
+})

@@ -1,0 +1,11 @@
+import { STATION_IDS } from '../../core/job/stations.table'
+
+const BESIDE = ['heat', 'pictures', 'bench', 'record']
+const PLAIN = /^\/(?:ask|day|kit|lessons|threads)?\/?$/
+const JOB = new RegExp(`^/job/[\\w-]+/(?:${[...STATION_IDS, ...BESIDE].join('|')})/?$`)
+
+/** Whether an address is one of the application's pages; any other is not found, and says so. */
+export const isPage = (path: string): boolean => {
+  const plain = path.split(/[?#]/)[0]!
+  return PLAIN.test(plain) || JOB.test(plain)
+}
