@@ -22,6 +22,19 @@ const reasonOf = (input: object) => {
 }
 
 describe('heat.simulate', () => {
+  it('comes within 1 % of finite elements for a block and a rib on a plate that rests on a bench', () => {
+    // By an independent finite-element program (CalculiX) on the same cells: k = 157.2 W/m·K, ρ = 2680 kg/m³, c = 963 J/kg·K; film 10 W/m²K and ε 0.2 where air reaches, contact 150 W/m²K below, 300 s.
+    const FOUND: [number, number, number, number][] = [[20, 40, 7, 225.7], [60, 40, 31, 144.6], [118, 78, 1, 116.4], [100, 40, 23, 119.4], [60, 4, 4, 142.4]]
+    const box = (xMm: number, yMm: number, zMm: number) => ({ kind: 'box', xMm, yMm, zMm })
+    const asked = questions.ask('heat.simulate', {
+      shape: { kind: 'union', parts: [{ shape: box(120, 80, 8) }, { shape: box(40, 32, 24), atMm: [40, 24, 8] }, { shape: box(8, 80, 16), atMm: [96, 0, 8] }] }, cellMm: 2, alloy: 'A356', durationS: 300,
+      sources: [{ kind: 'torch', powerW: 900, efficiencyPct: 30, atMm: [20, 40, 8], radiusMm: 15 }], losses: { filmWm2K: 10, emissivity: 0.2, benchWm2K: 150 },
+      probes: FOUND.map(([xMm, yMm, zMm]) => ({ xMm, yMm, zMm })),
+    })
+    if (!asked.ok) throw new Error(JSON.stringify(asked))
+    const { probes } = asked.answer as { probes: number[][] }
+    FOUND.forEach(([, , , C], n) => expect(Math.abs(probes[n]!.at(-1)! - C) / (C - 20), `${probes[n]!.at(-1)} for ${C}`).toBeLessThan(0.01))
+  })
   it('reads each probe from the start to the end, and closes its energy', () => {
     const { answer } = answered(PLATE)
     expect(answer.times).toHaveLength(121)

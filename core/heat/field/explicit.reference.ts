@@ -54,7 +54,11 @@ export function explicitReference(setup: ReferenceSetup): { probesC: number[][],
         const neighbours = [find(i - 1, j, k), find(i + 1, j, k), find(i, j - 1, k), find(i, j + 1, k), find(i, j, k - 1), find(i, j, k + 1)]
         neighbours.forEach((neighbour, d) => { beside[d]![cell] = neighbour < 0 ? cell : neighbour })
         skin[cell] = faces(i, j, k) * 1e-6 / cellJK
-        if (k === 0) contact[cell] = losses.contactWm2K * stepMm[0] * stepMm[1] * 1e-6 / cellJK
+        if (k === 0 && losses.contactWm2K > 0) {
+          contact[cell] = losses.contactWm2K * stepMm[0] * stepMm[1] * 1e-6 / cellJK
+          // What rests loses heat through the contact only.
+          skin[cell] = Math.max(0, skin[cell]! - stepMm[0] * stepMm[1] * 1e-6 / cellJK)
+        }
         top[i + nx * j] = cell
       }
     }

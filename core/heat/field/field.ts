@@ -91,6 +91,12 @@ export class Field {
     return this.cellJK * (this.grid.shares ? this.grid.shares.volume[slot]! : 1)
   }
 
+  /** Takes skin away that the air does not reach, since it rests on something. */
+  cover(slot: number, areaMm2: number): void {
+    const skin = this.at(this.skin)
+    skin[slot] = Math.max(0, skin[slot]! - areaMm2 * 1e-6 / this.capacityOf(slot))
+  }
+
   fill(riseK: number): void {
     const u = this.rise.fill(riseK)
     u.fill(NOWHERE_K, 0, MARGIN)

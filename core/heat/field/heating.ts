@@ -88,6 +88,8 @@ export function restingOf(losses: Losses, grid: Grid, finer: Finer, field: Field
   const rests = strip === undefined ? () => true : (x: number) => [1 / 6, 5 / 6].some(share => Math.abs(x - from - share * long) <= Math.max(strip, 2 * grid.stepMm[0]) / 2)
   const cells = [...restingMm2(grid, rests, finer)].map(([slot, areaMm2]) => {
     const wattsPerK = losses.contactWm2K * areaMm2 * 1e-6
+    // What rests loses heat through the contact only.
+    field.cover(slot, areaMm2)
     return { slot, perS: wattsPerK / field.capacityOf(slot), wattsPerK }
   })
   const capacityJK = losses.backingJK ?? Infinity
