@@ -12,7 +12,7 @@ const TOPICS = {
   // What a coating afterwards does goes by heat and by a brazed joint's rod.
   face: [...BASE, 'heat', 'braze'], flat: BASE, fit: BASE, leak: BASE,
   // The call weighs the bead's cracking and the machine's reach, so it sits on these two.
-  call: [...BASE, 'crack', 'arc'],
+  call: [...BASE, 'crack', 'arc', 'braze'],
   // A stand-in knows physical quantities; that its gauge loses what the leak question finds is a test of both.
   instrument: ['quantity', 'leak'],
   // A rebuilt boss is weighed by what its filler deposits.
@@ -21,8 +21,13 @@ const TOPICS = {
   puddle: [...BASE, 'job'],
   // A job's schema takes the words of the calls and the set-ups that are stored in it from their own tables.
   job: [...BASE, 'arc', 'call', 'groove', 'heat', 'instrument', 'fit', 'face', 'flat', 'thread'],
+  field: BASE,
+  // The part on the bench, and a place being mended on it: sums and tables of the topics, no job.
+  part: [...BASE, 'field', 'call', 'heat'],
+  mend: [...BASE, 'field', 'part', 'groove', 'thread', 'fit', 'face', 'arc', 'call'],
+  lay: [...BASE, 'mend', 'arc', 'call', 'groove', 'braze'],
 }
-const ALL = [...Object.keys(TOPICS), 'plan', 'shop']
+const ALL = [...Object.keys(TOPICS), 'plan', 'shop', 'whole']
 
 const topicZones = Object.entries(TOPICS).map(([topic, may]) => ({
   target: `./core/${topic}`,

@@ -102,7 +102,7 @@ function signalBracket(): Job {
   job.pictures = [lugPicture(BROKEN, 'broken lug.jpg', 'before'), lugPicture(SOUND, 'lug from the next post.jpg', 'twin')]
   Object.assign(job.rebuild, {
     thread: 'M8', threadDeepMm: reading('16 mm', 'mm'), bossMm: reading('26 mm', 'mm'), torqueNm: reading('14 N·m', 'nm'), beneathMm: reading('24 mm', 'mm'), way: 'pressed-slug',
-    holes: ([['38.1', '0.2'], ['0.1', '38'], ['-37.9', '-0.1'], ['0.2', '-38.2']] as const).map(([x, y]) => ({ xMm: reading(`${x} mm`, 'mm'), yMm: reading(`${y} mm`, 'mm') })),
+    holes: ([['38.1', '0.2'], ['0.1', '38'], ['-37.9', '-0.1'], ['0.2', '-38.2']] as const).map(([x, y], n) => ({ id: `hole-${n + 1}`, xMm: reading(`${x} mm`, 'mm'), yMm: reading(`${y} mm`, 'mm') })),
     face: {
       ...job.rebuild.face, wideMm: reading('120 mm', 'mm'), longMm: reading('60 mm', 'mm'), thickMm: reading('6 mm', 'mm'), toMm: reading('0.03 mm', 'mm'), seal: 'fibre',
       points: FACE_UM.map((um, n) => ({ xMm: n % 5 * 30, yMm: Math.floor(n / 5) * 20, z: reading(`${um / 1000} mm`, 'mm') })),
@@ -149,7 +149,7 @@ function domeShutter(): Job {
   for (const check of planJob(job, KIT).prove.data.checks) job.prove.results[check.id] = { result: 'pass', note: check.id === 'line' ? 'pivots 0.1 mm from before' : '', at: '2026-10-30T11:00:00Z' }
   Object.assign(job.handOver, {
     actualMin: { open: 34, warm: 5, weld: 31, rebuild: 12, prove: 48 }, notPerfect: 'A shallow crater at one end, dressed out, 0.3 mm low.', limits: 'Look at the toe again after a month, then each year.',
-    handedTo: 'Ada Penhallow', handedAt: '2026-10-31T16:20:00Z', other: [{ name: 'Gusset, 6082 plate', price: 6.5 }],
+    handedTo: 'Ada Penhallow', handedAt: '2026-10-31T16:20:00Z', other: [{ id: 'gusset', name: 'Gusset, 6082 plate', price: 6.5 }],
   })
   return { ...settle(job, '2026-10-31T16:00:00Z', 'take-in', 'know', 'call', 'open', 'warm', 'weld', 'rebuild', 'prove', 'hand-over'), updatedAt: '2026-10-31T16:20:00Z' }
 }

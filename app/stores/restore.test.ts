@@ -20,6 +20,17 @@ const odd = fc.oneof(
 )
 const plain = (job: object) => JSON.parse(JSON.stringify(job))
 
+describe('what is typed into a reading', () => {
+  it('has its value in every reading of a job, whichever unit it is written in', async () => {
+    const store = await jobOnTheBench({ prove: { ...newJob('a', 'x', '', AT).prove, runOut: [{ typed: '', value: null }, { typed: '', value: null }] } })
+    for (const [path, typed, value] of [['prove.runOut.1', '0.03 mm', 0.03], ['takeIn.wallMm', '3/8 in', 9.525], ['weld.flowLMin', '15 cfh', 7.0792], ['know.hb', '70', 70], ['prove.balanceLimitGmm', '5', 5], ['prove.leakLimitSccm', '2', 2], ['weld.copiedDial', '-40', -40]] as const) {
+      expect(store.edit(path.split('.'), { typed, value })).toBeNull()
+      await store.stored()
+      expect(path.split('.').reduce<unknown>((node, key) => (node as Record<string, unknown>)[key], await db.jobs.get('a')), path).toEqual({ typed, value })
+    }
+  })
+})
+
 describe('a backup', () => {
   it('can always be restored into an empty bench, whatever was typed into whatever field, and gives the same back', async () => {
     const fields = [...fieldsOfJob(newJob('a', 'A part', '', AT)).keys()].filter(field => !['kind', 'version', 'id', 'takenInAt', 'updatedAt', 'stamps', 'overruled'].includes(field))

@@ -19,7 +19,7 @@ export const PROCESS_SHARE = {
 export type ArcProcess = keyof typeof PROCESS_SHARE
 
 /** How a joint sheds heat against a flat butt: common practice, no source. */
-export const JOINT_SHARE = { flat: 1, butt: 1, groove: 1, fillet: 1.2, tee: 1.2, lap: 1.15, corner: 0.85, edge: 0.75 } as const
+export const JOINT_SHARE = { flat: 1, butt: 1, groove: 1, fillet: 1.25, tee: 1.25, lap: 1.15, corner: 0.85, edge: 0.75 } as const
 export type Joint = keyof typeof JOINT_SHARE
 
 export interface AmpsNeed { a: number, lowA: number, highA: number, coldA: number, working: Step[] }

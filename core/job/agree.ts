@@ -10,12 +10,19 @@ const WAYS: readonly BareNumber[] = ['key-unit', 'metric', 'inch']
 /** What rounding of a written figure may leave between it and its value. */
 const NEAR = 2e-3
 
-/** Units of readings whose key does not say one: where a thing lies on the part, and sizes of a solid, are lengths. */
-function unitAt(path: readonly string[]): UnitKey {
+/** Plain figures, whose key has no unit to say. */
+const PLAIN = new Set(['hb', 'copiedDial', 'balanceLimitGmm'])
+
+/**
+ * Units of readings whose key does not say one: where a thing lies on the part, sizes of a solid and readings of a dial are lengths.
+ * Null where nothing says: such a reading is left as it is.
+ */
+function unitAt(path: readonly string[]): UnitKey | null {
   const key = path.at(-1)!
   const { unit } = unitOfKey(key)
   if (unit) return unit
-  return /^[xyz]$/.test(key) || path.includes('size') || path.includes('at') ? 'mm' : 'number'
+  if (/^[xyz]$/.test(key) || path.includes('size') || path.includes('at') || path.includes('runOut')) return 'mm'
+  return PLAIN.has(key) ? 'number' : null
 }
 
 function agreed(reading: Reading, unit: UnitKey): Reading {
@@ -39,7 +46,8 @@ export function agreeing<T>(job: T): { job: T, corrected: Corrected[] } {
   const walk = (node: unknown, path: readonly string[]): unknown => {
     if (isReading(node)) {
       const before = node as Reading
-      const after = agreed(before, unitAt(path))
+      const unit = unitAt(path)
+      const after = unit === null ? before : agreed(before, unit)
       if (after !== before) corrected.push({ path: path.join('.'), typed: before.typed, was: before.value, now: after.value })
       return after
     }

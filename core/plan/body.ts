@@ -1,5 +1,6 @@
 import type { Step } from '../ask/question'
 import type { Job } from '../job/job.schema'
+import { lumpOfSizes } from '../part/size'
 
 export interface Body { volumeMm3: number, areaMm2: number, massKg: number, steps: Step[] }
 
@@ -13,12 +14,7 @@ export function bodyOf(job: Job, densityGcm3: number): Body | null {
   const { lengthMm: { value: l }, widthMm: { value: w }, heightMm: { value: h }, wallMm: { value: t } } = job.takeIn
   if (!l || !w || !t || l <= 0 || w <= 0 || t <= 0) return null
   const weighedG = job.warm.massG.value ?? job.know.dryG.value
-  const height = h && h > 0 ? h : t
-  const plate = height <= 1.5 * t || l <= 2 * t || w <= 2 * t
-  const volumeMm3 = plate ? l * w * Math.min(t, height) : l * w * height - (l - 2 * t) * (w - 2 * t) * (height - t)
-  const areaMm2 = plate
-    ? 2 * l * w + 2 * (l + w) * Math.min(t, height)
-    : l * w + 2 * height * (l + w) + (l - 2 * t) * (w - 2 * t) + 2 * (height - t) * (l + w - 4 * t) + 2 * t * (l + w - 2 * t)
+  const { plate, volumeMm3, skinMm2: areaMm2 } = lumpOfSizes({ lengthMm: l, widthMm: w, heightMm: h ?? undefined, wallMm: t })
   const reckonedKg = volumeMm3 * densityGcm3 * 1e-6
   const massKg = weighedG && weighedG > 0 ? weighedG / 1000 : reckonedKg
   return {

@@ -1,4 +1,5 @@
 import type { BrazePlan } from '../braze/plan'
+import { BRAZE_ROD_OF } from '../call/braze-rod.table'
 import type { BrazeRod } from '../braze/rods.table'
 import { BRAZE_RODS } from '../braze/rods.table'
 import type { Job, Kit } from '../job/job.schema'
@@ -23,8 +24,6 @@ export interface BrazeData {
   working: Working
   unbalanceWorking: Working | null
 }
-
-export const BRAZE_ROD_OF: Partial<Record<ProcessId, BrazeRod>> = { 'zinc-rod-braze': 'zinc-al', 'al-si-braze': '4047' }
 
 /** Brazing of this job with the torch of its kit, or what it still wants. */
 export function brazeOf(job: Job, kit: Kit, body: Body | null, alloy: Alloy, warm: WarmData, process: ProcessId, joint: { volumeMm3: number, faceMm2: number }): BrazeData | { wants: string[] } | { reason: string } | null {

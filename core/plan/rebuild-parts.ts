@@ -17,7 +17,7 @@ import { kitDrills } from '../thread/kit-drills'
 import type { BossMethod } from '../thread/methods.table'
 import type { Thread } from '../thread/thread'
 import { askFor } from './ask-core'
-import { BRAZE_ROD_OF } from './braze'
+import { BRAZE_ROD_OF } from '../call/braze-rod.table'
 import { machiningList, type MachiningList } from './machining'
 import type { Working } from './parts'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { CLAMP_SCHOOLS, PEEN_SCHOOLS } from '#core/arc/schools.table'
-import { BRAZE_ROD_OF } from '#core/plan/braze'
+import { BRAZE_ROD_OF } from '#core/call/braze-rod.table'
 import { MIG_MODE_WORDS } from '#core/plan/weld-data'
 import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'

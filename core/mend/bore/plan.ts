@@ -1,0 +1,29 @@
+import { mendKind, PLAIN } from '../kind'
+import { BORE_MIN, MILL_FIND_MIN } from '../minutes.table'
+import { wipe } from '../steps'
+import { ringMm3 } from '../volumes'
+import { fields } from './fields'
+import { words } from './words'
+
+/** Built up inside the finished bore, so that it is bored in full metal, mm: common practice, no source. */
+const PROUD_MM = 1.5
+const SCRUB_MIN = 3
+const BORE_MOVES_POINTS = -2
+
+/** A bore or bearing seat worn, scored or cracked through: a skin inside, then boring. */
+export const bore = mendKind({
+  id: 'bore', name: 'bore or bearing seat', fields, words,
+  plan: ({ values, bodies: [body], opened }) => {
+    const { boreMm, deepMm, lowMm } = values
+    const areaMm2 = boreMm && deepMm ? Math.PI * boreMm * deepMm : values.areaMm2 ?? (values.wideMm ?? 0) * (values.longMm ?? 0)
+    const volumeMm3 = boreMm && deepMm ? ringMm3(boreMm + 2 * lowMm, Math.max(0, boreMm - 2 * PROUD_MM), deepMm) : areaMm2 * (lowMm + PROUD_MM)
+    const runMm = boreMm ? Math.PI * boreMm : Math.sqrt(areaMm2)
+    const laid = areaMm2 > 0 ? [{ side: 1 as const, volumeMm3, runMm, wideMm: areaMm2 / runMm }] : []
+    return {
+      ...PLAIN, wallMm: body.wallMm, joint: 'flat', laid, refused: areaMm2 > 0 ? null : 'no-area', risks: [{ code: 'bore-moves', points: BORE_MOVES_POINTS }],
+      opening: [...(opened ? [] : [{ code: 'scrub-bore', handMin: SCRUB_MIN }]), wipe],
+      rebuild: [{ code: 'bore-to-size', handMin: MILL_FIND_MIN, machineMin: BORE_MIN, mill: true }],
+      checks: ['look', 'bore', 'fit'],
+    }
+  },
+})

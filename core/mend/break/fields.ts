@@ -1,0 +1,16 @@
+import { flag, needed, sides, usually, choice } from '../../field/field'
+
+const ENDS = { edge: 'at an edge', hole: 'in a hole', tip: 'at a tip in sound metal' } as const
+
+export const fields = {
+  lengthMm: needed('mm', 'Length of the break', { max: 20_000 }),
+  sides: sides('Welded from', 2),
+  keepBreak: flag('Keep the middle of the break as the locator', true),
+  startsIn: choice('It starts', ENDS, 'edge'),
+  endsIn: choice('It ends', ENDS, 'edge'),
+  includedDeg: usually('deg', 'Included angle of the bevel', 70, { min: 0, max: 160 }),
+  rootRadiusMm: usually('mm', 'Radius at its bottom', 2, { min: 0, max: 50 }),
+  landMm: usually('mm', 'Break kept in the middle', 2, { min: 0, max: 200 }),
+  capMm: usually('mm', 'Cap', 1.5, { min: 0, max: 20 }),
+  pastTipMm: usually('mm', 'Past each tip', 4.8, { min: 0, max: 100 }),
+}

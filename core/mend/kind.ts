@@ -1,0 +1,69 @@
+import type { Joint } from '../arc/amps'
+import type { Fields, ValuesOf } from '../field/field'
+import type { Alloy } from '../metal/alloys.table'
+import type { Does, Moves } from '../part/words.table'
+import type { Soak } from '../call/process.table'
+
+/** What one piece of the part is: the casting, the bracket of plate welded to it. */
+export interface PartBody { readonly id: string, readonly alloy: Alloy, readonly wallMm: number }
+
+/** What a mend knows of the part it is on. */
+export interface PartFacts {
+  readonly does: Does
+  readonly moves: Moves
+  readonly soak: Soak
+  readonly mustNotMove: readonly string[]
+  /** The mend lies on a seat or sealing face that is dressed by hand to size. */
+  readonly seat: boolean
+}
+
+export interface KindInput<F extends Fields> {
+  readonly values: ValuesOf<F>
+  /** One body, or the two that a mend joins. */
+  readonly bodies: readonly [PartBody, PartBody?]
+  readonly part: PartFacts
+  readonly filler: Alloy
+  /** Cut open already, or laid over as it is. */
+  readonly opened: boolean
+}
+
+/** Metal laid on one side in one place: a section along a run. */
+export interface Laid { readonly side: 1 | 2, readonly volumeMm3: number, /** Length of one pass, on average. */ readonly runMm: number, /** Width of the face left by it, for dressing. */ readonly wideMm: number }
+
+/** A step of the hand or of the machine, known by its code; the words stand in `words.ts`. */
+export interface Work { readonly code: string, readonly handMin: number, readonly machineMin?: number, /** Needs the mill or lathe set up. */ readonly mill?: boolean }
+
+/** What one mend asks for, whatever process lays it. */
+export interface MendWork {
+  /** The wall that the current goes by: the thinner, or of two joined the mean of what the arc sees. */
+  readonly wallMm: number
+  readonly joint: Joint
+  readonly laid: readonly Laid[]
+  readonly removedMm3: number
+  readonly opening: readonly Work[]
+  readonly rebuild: readonly Work[]
+  readonly checks: readonly string[]
+  readonly cautions: readonly string[]
+  /** The way chosen, where there are several. */
+  readonly way: string | null
+  /** Ways that its state rules out, each with the code of its reason. */
+  readonly ruledOut?: readonly { way: string, why: string }[]
+  /** What it takes off the chance that it lasts, points, each with the code of its reason. */
+  readonly risks: readonly { code: string, points: number }[]
+  /** Why it can't be mended at all, as a code; null where it can. */
+  readonly refused: string | null
+}
+
+export interface MendKind<Id extends string = string, F extends Fields = Fields> {
+  readonly id: Id
+  readonly name: string
+  readonly fields: F
+  readonly plan: (input: KindInput<F>) => MendWork
+  /** Whole sentences by code: opening and rebuilding steps, risks, refusals. */
+  readonly words: Readonly<Record<string, string>>
+}
+
+export const mendKind = <Id extends string, F extends Fields>(kind: MendKind<Id, F>): MendKind<Id, F> => kind
+
+/** What most mends have nothing of. */
+export const PLAIN = { removedMm3: 0, opening: [], rebuild: [], checks: [], cautions: [], way: null, risks: [], refused: null } as const satisfies Partial<MendWork>

@@ -1,0 +1,51 @@
+/** Minutes of hand and machine by step. Common practice (no source) and judgement; the whole jobs of the trade hold them (trade.test.ts). */
+export const FIND_ENDS_MIN = 0.6
+export const STOP_HOLE_MIN = 0.6
+/** Cutting metal out with a burr or disc: to begin, and for each cubic centimetre. */
+export const CUT_START_MIN = 0.7
+export const CUT_MIN_PER_CM3 = 2.2
+export const WIPE_MIN = 0.6
+/** Clean metal bared round it, for each cm² of weld face. */
+export const BARE_MIN_PER_CM2 = 0.25
+/** Setting a broken piece, clamping and tacking. */
+export const LOCATE_MIN = 6
+/** Grinding the far side of a kept break back to sound weld. */
+export const BACK_GRIND_MIN = 4
+/** Dressing by hand: to begin and for each cm²; roughly, blended, and a seat to size. */
+export const ROUGH = { startMin: 0.5, perCm2: 0.3 } as const
+export const BLEND = { startMin: 2, perCm2: 0.8 } as const
+export const SEAT = { startMin: 22, perCm2: 2 } as const
+export const PATCH_CUT_MIN = 25
+export const PATCH_LAP_MIN = 6
+export const PLATE_CUT_MIN = 15
+export const JOINT_FIT_MIN = 6
+export const HOLE_PREP_MIN = 1.5
+export const STUD_OUT_MIN = 18
+export const INSERT_OUT_MIN = 8
+export const PRESS_STEP_MIN = 8
+/** At the machine: a facing cut over so many cm², boring, drilling and tapping one hole. */
+export const FACE_CUT_MIN = 2
+export const FACE_CUT_MIN_PER_CM2 = 0.04
+export const BORE_MIN = 14
+export const DRILL_TAP_MIN = 8
+export const TURN_CUT_MIN = 5
+/** Setting mill or lathe up, once for the part; and finding each mend on it. */
+export const MILL_SET_UP_MIN = 10
+export const MILL_FIND_MIN = 3
+
+/** Taking in, and setting up to weld: once for the part. */
+export const TAKE_IN_MIN = 1.5
+export const WELD_SET_UP_MIN = 2
+export const BRAZE_SET_UP_MIN = 3
+export const DEGREASE_MIN = { 'dry': 1.5, 'handled': 2.5, 'oily': 10, 'oil-soaked': 20 } as const
+export const UNCOAT_MIN = 4
+export const PROTECT_MIN_EACH = 3
+/** Brushing, turning and looking between passes. */
+export const BETWEEN_PASSES_MIN = 0.35
+/** Arc without rod until nothing more comes, for a mend. */
+export const BOIL_OUT_MIN = { 'dry': 0, 'handled': 0.3, 'oily': 3, 'oil-soaked': 9 } as const
+/** Runs by itself: a bake for an oil-soaked part, and cooling for each kg. */
+export const BAKE_MIN = 60
+export const COOL_MIN = 12
+export const COOL_MIN_PER_KG = 6
+export const COOL_MOST_MIN = 120

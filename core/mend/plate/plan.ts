@@ -1,0 +1,22 @@
+import { mendKind, PLAIN } from '../kind'
+import { LOCATE_MIN, PLATE_CUT_MIN } from '../minutes.table'
+import { dressing, wipe } from '../steps'
+import { filletMm3, taperedRoundMm } from '../volumes'
+import { fields } from './fields'
+import { words } from './words'
+
+/** A plate, gusset or fish-plate over an arm: fillets along its edges and round its tapered ends. */
+export const plate = mendKind({
+  id: 'plate', name: 'plate over an arm', fields, words,
+  plan: ({ values, bodies: [body], part, opened }) => {
+    const legMm = Math.min(values.plateMm, body.wallMm)
+    const runMm = taperedRoundMm(values.longMm, values.wideMm)
+    const laid = [{ side: 1 as const, volumeMm3: filletMm3(legMm, runMm), runMm, wideMm: legMm * Math.SQRT2 }]
+    return {
+      ...PLAIN, wallMm: (legMm + Math.max(values.plateMm, body.wallMm)) / 2, joint: 'lap', laid,
+      opening: [...(opened ? [] : [{ code: 'cut-plate', handMin: PLATE_CUT_MIN }, { code: 'bare', handMin: 3 }]), wipe, { code: 'tack-plate', handMin: LOCATE_MIN }],
+      rebuild: [dressing('rough', laid)],
+      checks: ['look', 'fit', ...(part.does === 'static' ? [] : ['dye'])],
+    }
+  },
+})

@@ -1,0 +1,30 @@
+import { describe, expect, it } from 'vitest'
+import { z } from 'zod'
+import { shapeOf, tracked } from '../field/field'
+import { kindOf, kinds, KIND_IDS, wordsFor } from './registry'
+
+describe('kinds of mend', () => {
+  it('are all those of the trade, each once', () => expect([...KIND_IDS].toSorted()).toEqual(['bent', 'bore', 'boss', 'break', 'crack', 'edge', 'face', 'hole', 'joint', 'overlay', 'plate', 'thread', 'turned', 'window']))
+  it('declare each field once, with a label, a unit where it is measured, and a usual value that its own schema takes', () => {
+    for (const kind of kinds()) for (const [key, field] of Object.entries(kind.fields)) {
+      expect(field.label.length, `${kind.id}.${key}`).toBeGreaterThan(2)
+      if (field.kind === 'reading') expect(field.unit, `${kind.id}.${key}`).toBeDefined()
+      if (!field.required) expect(field.schema.safeParse(undefined), `${kind.id}.${key}`).toEqual({ success: true, data: field.usual })
+      else expect(field.schema.safeParse(undefined).success, `${kind.id}.${key}`).toBe(false)
+    }
+  })
+  it('throw on an unknown id and on a code without words', () => {
+    expect(() => kindOf('dent')).toThrow(/dent/)
+    expect(() => wordsFor('crack', 'nonsense')).toThrow(/nonsense/)
+  })
+  it('read quantities with their units', () => {
+    const { fields } = kindOf('hole')
+    expect(z.strictObject(shapeOf(fields)).parse({ diameterMm: '1/4 in' })).toMatchObject({ diameterMm: 6.35, through: true })
+  })
+})
+
+it('a tracked reading list holds what was read and nothing else', () => {
+  const { values, read } = tracked({ a: 1, b: 2, c: 3 })
+  expect(values.a + values.c).toBe(4)
+  expect(read()).toEqual(['a', 'c'])
+})

@@ -1,0 +1,21 @@
+/** What a thread's mend says, by code. */
+export const words = {
+  'insert-out': 'Slit the insert on two sides and collapse it; no coil may stay in.',
+  'stud-out': 'Drill the stud out on its own middle, or weld a nut on it and turn it out warm; mind the thread that is left.',
+  'bore-bright': 'Drill the old thread out to bright metal all round.',
+  'bore-slug': 'Bore for the slug, since a drill makes a three-sided hole; chamfer both edges.',
+  'shrink-slug': 'Slug in the freezer for hours, body at 90 to 100 °C; it drops most of the way: press the last of it at once.',
+  'cut-boss-off': 'Cut the boss off flush and dress its seat.',
+  'turn-boss': 'Turn a new boss of 6061, bevelled all round its foot.',
+  'set-boss': 'Set it true on a bolt through the real mating part, and tack it.',
+  'set-screw': 'Set a stainless screw in the mouth, in line; aluminium does not stick to it.',
+  'face-boss': 'Face the boss square.', 'face-by-hand': 'Dress the mouth flush and chamfer the first thread.',
+  'wire-insert': 'Drill, tap for the insert, wind it in a turn below the face, break its tang off.',
+  'solid-insert': 'Drill, tap for the insert, screw it in below the face and lock it.',
+  'longer-bolt': 'Clean the sound thread with a tap, and fit a bolt that reaches all of it.',
+  'no-way': 'No way of giving the thread back is left in the state it is in.', 'way-ruled-out': 'The way asked for is ruled out by the state it is in.',
+  'weak-thread': 'a thread that holds little over its load', 'boss-cracked': 'The boss is cracked: an insert spreads it.', 'press-splits': 'A press fit splits a cracked boss.',
+  'hole-too-wide': 'The hole is wider than it needs.', 'follows-crooked': 'It follows a crooked hole.', 'insert-leaks': 'An insert leaks where the thread did.', 'still-leaks': 'It still leaks.',
+  'insert-failed': 'One insert has failed there already.', 'stud-in-it': 'The stud is still in it.', 'nothing-left': 'Nothing is left to hold it.', 'oil-in-boss': 'Oil in the pores let the first one go, and will let the next.',
+  'wall-too-thin': 'It leaves too little wall.', 'too-little-left': 'Too little sound thread is left.', 'no-such-insert': 'No insert is made for this thread.',
+} as const

@@ -1,0 +1,8 @@
+import { needed, usually } from '../../field/field'
+
+export const fields = {
+  turnedMm: needed('mm', 'Across the turned part', { max: 5000 }),
+  wideMm: needed('mm', 'Wide', { max: 500 }),
+  deepMm: needed('mm', 'Deep', { max: 500 }),
+  proudMm: usually('mm', 'Proud', 1.5, { min: 0, max: 20 }),
+}

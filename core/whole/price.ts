@@ -1,0 +1,21 @@
+import type { Kit } from '../job/job.schema'
+
+/** A rod of a filler that the kit does not hold, and a gram of wire: common practice, no source. */
+const USUAL_ROD_PRICE = 1
+const WIRE_PRICE_PER_G = 0.03
+const WIRE_G_PER_M = 1.72
+/** Discs, brushes, wipes and paper for each minute of hand work: common practice, no source. */
+const ABRASIVES_PER_HAND_MIN = 0.03
+/** Of what a machine draws, the share that reaches the arc. Common practice, no source. */
+const MACHINE_EFFICIENCY = 0.75
+const ARC_V = 15
+
+export const rodPrice = (kit: Kit, filler: string): number => kit.rods.find(rod => rod.filler.replace(/^ER/i, '') === filler)?.price ?? USUAL_ROD_PRICE
+
+/** What a mend uses up and takes, in money: its own time, rods, wire, gas, power and abrasives. */
+export function priceOf(kit: Kit, used: { handMin: number, arcMin: number, machineMin: number, rods: readonly { filler: string, rods: number }[], wireM: number, gasL: number, a: number }): number {
+  const gas = kit.gases[0]
+  return (used.handMin + used.arcMin + used.machineMin) / 60 * kit.ratePerHour
+    + used.rods.reduce((sum, { filler, rods }) => sum + rods * rodPrice(kit, filler), 0) + used.wireM * WIRE_G_PER_M * WIRE_PRICE_PER_G
+    + used.gasL * (gas ? gas.price / gas.cylinderL : 0) + used.a * ARC_V * used.arcMin / 60 / 1000 / MACHINE_EFFICIENCY * kit.pricePerKWh + used.handMin * ABRASIVES_PER_HAND_MIN
+}
