@@ -20,7 +20,7 @@ const TOPICS = {
   // The puddle's rules go by the words a job's log is kept in.
   puddle: [...BASE, 'job'],
   // A job's schema takes the words of the calls and the set-ups that are stored in it from their own tables.
-  job: [...BASE, 'arc', 'call', 'groove', 'heat', 'instrument', 'fit', 'face', 'flat', 'thread'],
+  job: [...BASE, 'arc', 'call', 'groove', 'heat', 'instrument', 'fit', 'face', 'flat', 'thread', 'field', 'part', 'mend', 'lay'],
   field: BASE,
   // The part on the bench, and a place being mended on it: sums and tables of the topics, no job.
   part: [...BASE, 'field', 'call', 'heat'],

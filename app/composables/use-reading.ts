@@ -1,6 +1,6 @@
 import { computed, ref, watch, type Ref } from 'vue'
 import { addressed, valueAt } from '#core/job/patch'
-import type { StoredReading } from '#core/job/job.schema'
+import type { StoredReading } from '#core/job/reading.schema'
 import { read, type Reading } from '#core/quantity/read'
 import { KEY_UNITS, type UnitKey } from '#core/quantity/units.table'
 import { useJob } from '~/stores/job'

@@ -82,7 +82,7 @@ export function readFile(text: string): ReadFile {
   const newer = newerVersion(value)
   if (newer) return refuse(newer, 'version')
   if (kind === 'wild-sparrow/job') return parsed(jobSchema, upToDate(value), job => taken([job], null))
-  return parsed(shopFileSchema, Array.isArray(jobs) ? { ...value, jobs: jobs.map(upToDate) } : value, (file) => {
+  return parsed(shopFileSchema, Array.isArray(jobs) ? { ...value, version: JOB_VERSION, jobs: jobs.map(upToDate) } : value, (file) => {
     const seen = new Set<string>()
     const twice = file.jobs.find(({ id }) => seen.size === seen.add(id).size)?.id
     return twice !== undefined ? refuse(`two jobs have the id ${twice}`, 'jobs') : taken(file.jobs, file.kit)

@@ -12,27 +12,28 @@ import { ENDS } from '../groove/run'
 import { heatSetupSchema } from '../heat/bench/setup.schema'
 import { MOST_READINGS, READING_UNITS } from '../instrument/kinds.table'
 import { SEEN } from '../metal/identify/tests.table'
+import { mendSchema } from './mend.schema'
 import { pictureSchema } from './picture.schema'
+import { storedReading } from './reading.schema'
 import { BOSS_METHODS } from '../thread/methods.table'
+import { MOVES } from '../part/words.table'
 import { STATION_IDS } from './stations.table'
-import { moment, name, text, visible } from './text'
+import { moment, name, text } from './text'
 import { CAUSES, COATINGS, COMEBACKS, MUST_NOT_MOVE, OPENING_WORKS, PROTECTS, SEEN_IN_PUDDLE } from './words.table'
 
-export const JOB_VERSION = 1
+export const JOB_VERSION = 2
 
 const keys = <T extends object>(table: T) => Object.keys(table) as [keyof T & string, ...(keyof T & string)[]]
 const coordinate = z.number().min(-1e5).max(1e5)
 const id = z.string().min(1).max(64).regex(/^[\w-]+$/, 'letters, figures, - and _ only')
 
-/** What was typed, and the value in the unit that the key's suffix names; null where it was not understood or is empty. */
-export const readingSchema = z.strictObject({ typed: z.string().overwrite(visible).max(60, { error: 'at most 60 letters' }), value: z.number().min(-1e12).max(1e12).nullable() })
-export type StoredReading = z.output<typeof readingSchema>
-const reading = (typed = '', value: number | null = null) => readingSchema.default({ typed, value })
+const reading = (typed = '', value: number | null = null) => storedReading.default({ typed, value })
 
 const money = z.number().min(0).max(1e7)
 
 export const takeInSchema = z.strictObject({
   does: z.enum(['seal', 'static', 'cyclic']).nullable().default(null),
+  moves: z.enum(keys(MOVES)).default('still'),
   soak: z.enum(SOAKS).nullable().default(null),
   earlierRepair: z.enum(keys(EARLIER_POINTS)).default('none'),
   coating: z.enum(keys(COATINGS)).default('none'),
@@ -81,7 +82,7 @@ export const callSchema = z.strictObject({
 })
 
 export const openSchema = z.strictObject({
-  /** A crack, a fitted patch, a lost edge built up, or a groove round a turned part. */
+  /** A crack, a fitted patch, a lost edge built up, a groove round a turned part, or none beside the mends. */
   work: z.enum(keys(OPENING_WORKS)).default('crack'),
   crackMm: reading(),
   startsIn: z.enum(ENDS).default('tip'),
@@ -219,6 +220,8 @@ export const jobSchema = z.strictObject({
   rebuild: rebuildSchema.prefault({}),
   prove: proveSchema.prefault({}),
   handOver: handOverSchema.prefault({}),
+  /** Places being mended beside the opening: each of its own kind. */
+  mends: z.array(mendSchema).max(40).default([]),
   pictures: z.array(pictureSchema).max(60).default([]),
   readings: z.array(keptReadingSchema).max(MOST_READINGS).default([]),
   /** When each field was last changed, by the field's name: two benches' files are merged by it. */

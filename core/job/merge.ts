@@ -52,8 +52,8 @@ function both(field: string, a: unknown, b: unknown, aAt: number, bAt: number): 
     // Entries known by their turn alone: what one bench has not filled in, the other may have; the longer list goes on.
     if ([...a, ...b].every(isPlain)) return Array.from({ length: Math.max(a.length, b.length) }, (_, n) => n >= a.length ? b[n] : n >= b.length ? a[n] : isReading(a[n]) ? filled(a[n], b[n], aAt, bAt) : both(field, a[n], b[n], aAt, bAt))
   }
-  // An entry that holds lists of its own, such as a picture with its traces, goes field by field.
-  if (isPlain(a) && isPlain(b) && [...Object.values(a), ...Object.values(b)].some(Array.isArray)) {
+  // An entry that holds more than single values, such as a picture with its traces or a mend with its readings, goes field by field.
+  if (isPlain(a) && isPlain(b) && !isReading(a) && !isReading(b) && [...Object.values(a), ...Object.values(b)].some(each => Array.isArray(each) || isPlain(each))) {
     return Object.fromEntries([...new Set([...Object.keys(a), ...Object.keys(b)])].map(key => [key, key in a && key in b ? both(field, a[key], b[key], aAt, bAt) : a[key] ?? b[key]]))
   }
   return wins(a, b, aAt, bAt) ? a : b

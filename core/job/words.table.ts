@@ -47,7 +47,7 @@ export const PROTECTS = {
 export type ProtectId = keyof typeof PROTECTS
 
 /** What is opened up and filled. */
-export const OPENING_WORKS = { 'crack': 'a crack', 'patch': 'a patch let in', 'build-up': 'a lost edge built up', 'turned': 'round a turned part' } as const
+export const OPENING_WORKS = { 'crack': 'a crack', 'patch': 'a patch let in', 'build-up': 'a lost edge built up', 'turned': 'round a turned part', 'none': 'nothing but the mends above' } as const
 
 /** What the puddle did, as logged against a pass. What to do next: core/puddle. */
 export const SEEN_IN_PUDDLE = {

@@ -1,7 +1,9 @@
 import type { Job, Kit } from '../job/job.schema'
 import type { Quote } from '../shop/quote'
 import { askFor } from './ask-core'
+import type { MendsData } from './mends'
 import type { OpenData } from './open'
+import { wirePrice } from '../whole/price'
 import { FACE_SET_UP_MIN, SET_UP_WELD_MIN } from './minutes.table'
 import { capital, count, figure, list, words, type Sentence, type StationPlan } from './parts'
 import type { Phase } from './phases'
@@ -17,7 +19,7 @@ const MACHINE_EFFICIENCY = 0.75
 export const money = (amount: number, currency: string) => `${currency}${amount.toFixed(2)}`
 
 /** Hand over: the quote, what was taken, and what the record must still hold. */
-export function planHandOver(job: Job, kit: Kit, phases: Phase[], open: OpenData, weld: WeldData, filler: string, unmet: readonly string[]): StationPlan<HandOverData> {
+export function planHandOver(job: Job, kit: Kit, phases: Phase[], open: OpenData, weld: WeldData, filler: string, unmet: readonly string[], mends: MendsData): StationPlan<HandOverData> {
   const rod = kit.rods.find(entry => entry.filler === filler && Math.abs(entry.diameterMm - (job.open.fillerMm.value ?? 2.4)) < 0.2) ?? kit.rods.find(entry => entry.filler === filler)
   // A flame burns its own gas, priced where the kit has a cylinder of that name; an arc is shielded by the first.
   const gas = weld.flame ? kit.gases.find(entry => weld.flame!.torch.gas.toLowerCase().includes(entry.name.toLowerCase())) : kit.gases[0]
@@ -25,21 +27,22 @@ export function planHandOver(job: Job, kit: Kit, phases: Phase[], open: OpenData
   const input = {
     phases: phases.map(({ name, minutes }) => ({ name, minutes })),
     ratePerHour: kit.ratePerHour,
-    filler: { rods: weld.rods * (kit.learnt?.ratios.rods?.ratio ?? 1), pricePerRod: rod?.price ?? 0 },
-    gas: { litres: litres * (kit.learnt?.ratios.gas?.ratio ?? 1), pricePerL: gas ? gas.price / gas.cylinderL : 0 },
+    filler: { rods: (weld.rods + mends.rods) * (kit.learnt?.ratios.rods?.ratio ?? 1), pricePerRod: rod?.price ?? 0 },
+    gas: { litres: (litres + mends.gasL) * (kit.learnt?.ratios.gas?.ratio ?? 1), pricePerL: gas ? gas.price / gas.cylinderL : 0 },
     power: { kWh: weld.setA * (weld.mig?.v ?? AC_TIG_ARC_V) * weld.arcMin / 60 / 1000 / MACHINE_EFFICIENCY, pricePerKWh: kit.pricePerKWh },
-    other: job.handOver.other.map(({ name, price }) => ({ name, price })),
+    other: [...job.handOver.other.map(({ name, price }) => ({ name, price })), ...(mends.wireM > 0 ? [{ name: 'Wire', price: wirePrice(mends.wireM) }] : [])],
     ...(job.takeIn.newPrice ? { newPrice: job.takeIn.newPrice } : {}),
   }
   const asked = askFor<Quote>('job.quote', 'The price', input)
   const quote = asked.ok ? asked.answer : null
-  const ready = open.groove !== null
+  // A price stands once something is worked out: the opening, or where there is none, the mends.
+  const ready = open.groove !== null || (job.open.work === 'none' && mends.rows.some(row => row.planned))
   const plannedTotalMin = phases.reduce((sum, phase) => sum + phase.minutes, 0)
   const actuals = phases.filter(phase => phase.actualMin !== null)
   const actualTotalMin = actuals.length ? actuals.reduce((sum, phase) => sum + phase.actualMin!, 0) : null
   const price = quote ? money(quote.total, kit.currency) : ''
   const call: Sentence = !quote || !ready
-    ? ['Wants the groove before there is a price.']
+    ? [job.open.work === 'none' ? 'Wants a mend with its readings before there is a price.' : 'Wants the groove before there is a price.']
     : [words(price, 'quote'), ' in all', ...(quote.ofNewPct !== undefined ? [', ', figure(Math.round(quote.ofNewPct), 'pct', 'quote'), ' of a new one'] : []), unmet.length ? `; before it goes: ${unmet[0]}.` : '; it may go.']
   const why: Sentence[] = []
   if (quote && ready) {
@@ -63,8 +66,8 @@ export function planHandOver(job: Job, kit: Kit, phases: Phase[], open: OpenData
   for (const reason of unmet) why.push([`${capital(reason)}.`])
   return {
     id: 'hand-over',
-    short: job.handOver.handedAt ? 'handed over' : quote && ready ? `about ${kit.currency}${Math.round(quote.total)}${quote.ofNewPct !== undefined ? `, ${Math.round(quote.ofNewPct)} % of new` : ''}` : 'wants the groove',
-    wants: ready ? [] : ['the groove'],
+    short: job.handOver.handedAt ? 'handed over' : quote && ready ? `about ${kit.currency}${Math.round(quote.total)}${quote.ofNewPct !== undefined ? `, ${Math.round(quote.ofNewPct)} % of new` : ''}` : job.open.work === 'none' ? 'wants a mend' : 'wants the groove',
+    wants: ready ? [] : [job.open.work === 'none' ? 'a mend' : 'the groove'],
     call, why,
     change: [['Repairs commonly go for a fifth to a third of the new price; a higher one wants a word with the owner first.']],
     cautions: [],

@@ -19,7 +19,7 @@ export interface OpenData {
   plate: (Reinforced & { coverMm: number | null }) | null
 }
 
-const OPENED = { 'crack': 'Groove it', 'patch': 'Let the patch in and groove it round', 'turned': 'Groove it round', 'build-up': '' } as const
+const OPENED = { 'none': '', 'crack': 'Groove it', 'patch': 'Let the patch in and groove it round', 'turned': 'Groove it round', 'build-up': '' } as const
 
 /** Walls thinner than this want a backing under the root: common practice, no source. */
 const BACK_BELOW_MM = 4
@@ -30,6 +30,7 @@ interface Asking { question: 'groove.plan' | 'groove.buildUp', title: string, in
 function askingOf({ open, takeIn }: Job, filler: string): Asking | { wants: string[] } {
   const wants = (readings: Record<string, number | null>) => Object.entries(readings).flatMap(([words, value]) => value ? [] : [words])
   const rod = { filler, fillerMm: open.fillerMm.value ?? 2.4 }
+  if (open.work === 'none') return { wants: [] }
   if (open.work === 'build-up') {
     const missing = wants({ 'how long the lost edge is': open.edgeLongMm.value, 'how wide': open.edgeWideMm.value, 'how high': open.edgeHighMm.value })
     if (missing.length) return { wants: missing }
@@ -80,7 +81,7 @@ export function planOpen(job: Job, filler: string, process: ProcessId): StationP
     : [OPENED[open.work], open.sides === 2 ? ' from both sides, ' : ' from one side, ', figure(groove.depthMm, 'mm', 'groove'), ' deep at ', figure(open.includedDeg.value ?? 70, 'deg'), '; ', `${count(groove.passes, 'pass', 'passes')}, ${count(groove.rods, 'rod')}.`]
     : refused ? [`No groove: ${refused}.`] : [`Wants ${list(wants)}.`]
   const why: Sentence[] = []
-  if (takeIn.soak === 'oil-soaked') why.push([PROCESSES[process].needsAmps ? 'It held oil for long, so the first bead will bubble. A round-bottomed groove lets the arc sit on it and boil out before rod goes in.' : 'It held oil for long, and a flame boils none of it out: bake it until nothing more comes, or take the arc to it.'])
+  if (takeIn.soak === 'oil-soaked' && open.work !== 'none') why.push([PROCESSES[process].needsAmps ? 'It held oil for long, so the first bead will bubble. A round-bottomed groove lets the arc sit on it and boil out before rod goes in.' : 'It held oil for long, and a flame boils none of it out: bake it until nothing more comes, or take the arc to it.'])
   if (groove) {
     why.push(['Metal out ', figure(groove.removedG, 'g', 'groove'), ', metal in ', figure(groove.massG, 'g', 'groove'), ...(PROCESSES[process].needsAmps ? [', arc about ', figure(groove.arcMin, 'min', 'groove')] : []), '.'])
     if (groove.stopHoles.length) why.push(['Stop-holes ', figure(open.stopHoleMm.value ?? 3.2, 'mm'), ', ', figure(open.pastTipMm.value ?? 4.8, 'mm'), ' past each visible tip.'])

@@ -1,6 +1,8 @@
 import type { Job, Kit } from '../job/job.schema'
 import { COOL_MIN, DRESS_MIN, FACE_MIN_PER_CUT, FACE_SET_UP_MIN, SET_UP_WELD_MIN } from './minutes.table'
+import { minutesOf, type MendsData } from './mends'
 import type { OpenData } from './open'
+import { capital } from './parts'
 import type { ProveData } from './prove'
 import type { RebuildData } from './rebuild'
 import type { WarmData } from './warm'
@@ -8,8 +10,11 @@ import type { WeldData } from './weld-data'
 
 export interface Phase { id: string, name: string, minutes: number, actualMin: number | null, unattendedMin: number, /** Before this shop's own records moved it, and from how many jobs they did. */ startingMin: number, fromJobs: number }
 
+/** A phase's id is a key of the job's file. */
+const LONGEST_ID = 64
+
 /** Planned minutes of hand work by phase, moved by what the shop has learnt, with what was really taken where it has noted it. */
-export function phasesOf(job: Job, kit: Kit, open: OpenData, warm: WarmData, weld: WeldData, rebuild: RebuildData, prove: ProveData): Phase[] {
+export function phasesOf(job: Job, kit: Kit, open: OpenData, warm: WarmData, weld: WeldData, rebuild: RebuildData, prove: ProveData, mends: MendsData): Phase[] {
   const attended = open.steps.filter(step => !step.unattended).reduce((sum, step) => sum + step.minutes, 0)
   const unattended = open.steps.filter(step => step.unattended).reduce((sum, step) => sum + step.minutes, 0)
   const threadMin = rebuild.boss?.ranked.find(row => row.method === rebuild.way)?.minutes ?? 0
@@ -17,7 +22,8 @@ export function phasesOf(job: Job, kit: Kit, open: OpenData, warm: WarmData, wel
     { id: 'open', name: 'Open up and clean', minutes: attended, unattendedMin: unattended },
     { id: 'warm', name: 'Warm', minutes: warm.heating?.reaches ? warm.heating.timeS! / 60 + 2 : 0, unattendedMin: 0 },
     { id: 'weld', name: 'Weld', minutes: open.groove ? SET_UP_WELD_MIN + weld.elapsedMin : 0, unattendedMin: open.groove ? weld.braze?.plan.coolMin ?? COOL_MIN : 0 },
-    { id: 'rebuild', name: 'Rebuild, face and dress', minutes: rebuild.machined ? FACE_SET_UP_MIN + rebuild.cutsMm.length * FACE_MIN_PER_CUT + threadMin : DRESS_MIN + threadMin, unattendedMin: 0 },
+    ...mends.rows.flatMap(({ id, name, planned }) => planned ? [{ id: `mend-${id}`.slice(0, LONGEST_ID), name: capital(name), minutes: minutesOf(planned), unattendedMin: 0 }] : []),
+    { id: 'rebuild', name: 'Rebuild, face and dress', minutes: job.open.work === 'none' && !threadMin ? 0 : rebuild.machined ? FACE_SET_UP_MIN + rebuild.cutsMm.length * FACE_MIN_PER_CUT + threadMin : DRESS_MIN + threadMin, unattendedMin: 0 },
     { id: 'prove', name: 'Prove', minutes: prove.checks.reduce((sum, check) => sum + check.minutes, 0), unattendedMin: 0 },
   ]
   return rows.map((row) => {

@@ -5,6 +5,7 @@ import { bodyOf, type Body } from './body'
 import { chooseFillerFor, chooseProcessFor, planCall, type CallData } from './call'
 import { planHandOver, type HandOverData } from './hand-over'
 import { planKnow, type KnowData } from './know'
+import { mendsBasis, planMends, stationOfMends, type MendsData } from './mends'
 import { planOpen, type OpenData } from './open'
 import type { StationPlan } from './parts'
 import { phasesOf } from './phases'
@@ -36,7 +37,7 @@ export interface Standing {
   held: Caution[]
 }
 
-export type JobPlan = { readonly [Id in StationId]: StationPlan<StationData[Id]> & Standing }
+export type JobPlan = { readonly [Id in StationId]: StationPlan<StationData[Id]> & Standing } & { /** Places being mended beside the opening. */ readonly mends: MendsData }
 
 /** A station's plan with all that it rests on. */
 const grounded = <Data>(plan: StationPlan<Data>): StationPlan<Data> => ({ ...plan, basis: basisOf(plan.basis, plan.call, plan.cautions) })
@@ -76,17 +77,23 @@ export function planJob(job: Job, kit: Kit): JobPlan {
   // Which process it is does not hang on the groove; how many minutes it takes does.
   const { process } = chooseProcessFor(job, kit, know.data, undefined)
   // A metal that burns, fumes or breaks says so wherever it is judged, ground, heated or cut.
+  const mends = planMends(job, kit, know.data)
+  /** What the mends rest on is what the stations that show them rest on. */
+  const withMends = <Data>(station: 'open' | 'weld' | 'rebuild', plan: StationPlan<Data>): StationPlan<Data> => {
+    const said = job.open.work === 'none' && !(station === 'rebuild' && job.rebuild.thread.trim()) ? stationOfMends(plan, mends, station) : plan
+    return job.mends.length ? { ...said, basis: { ...said.basis, mends: mendsBasis(job) } } : said
+  }
   const warned = <Data>(plan: StationPlan<Data>): StationPlan<Data> => grounded({ ...plan, cautions: [...know.data.hazards.filter(hazard => !plan.cautions.some(one => one.code === hazard.code)), ...plan.cautions] })
-  const open = warned(planOpen(job, filler.fillerAlloy, process))
+  const open = warned(withMends('open', planOpen(job, filler.fillerAlloy, process)))
   const choices = { ...filler, ...chooseProcessFor(job, kit, know.data, open.data.groove?.arcMin) }
   const warm = warned(planWarm(job, kit, body, alloy))
-  const weld = warned(planWeld(job, kit, open.data, warm.data, choices.process, body, alloy, filler.fillerAlloy))
-  const rebuild = warned(planRebuild(job, kit, open.data, alloy, filler.fillerAlloy, choices.process))
-  const prove = grounded(planProve(job, process))
-  const phases = phasesOf(job, kit, open.data, warm.data, weld.data, rebuild.data, prove.data)
+  const weld = warned(withMends('weld', planWeld(job, kit, open.data, warm.data, choices.process, body, alloy, filler.fillerAlloy)))
+  const rebuild = warned(withMends('rebuild', planRebuild(job, kit, open.data, alloy, filler.fillerAlloy, choices.process)))
+  const prove = grounded(planProve(job, process, mends.checks))
+  const phases = phasesOf(job, kit, open.data, warm.data, weld.data, rebuild.data, prove.data, mends)
   const before = [takeIn, know, open, warm, weld, rebuild, prove]
-  const handOver = grounded(planHandOver(job, kit, phases, open.data, weld.data, choices.filler, unmetBefore(job, before, prove.data)))
+  const handOver = grounded(planHandOver(job, kit, phases, open.data, weld.data, choices.filler, unmetBefore(job, before, prove.data), mends))
   const call = warned(planCall(job, kit, know.data, choices, handOver.data.quote?.total ?? null))
   const all = { 'take-in': takeIn, know, call, open, warm, weld, rebuild, prove, 'hand-over': handOver }
-  return Object.fromEntries(STATION_IDS.map(id => [id, { ...all[id], ...standing(job, all[id]) }])) as unknown as JobPlan
+  return { ...Object.fromEntries(STATION_IDS.map(id => [id, { ...all[id], ...standing(job, all[id]) }])), mends } as unknown as JobPlan
 }

@@ -4,7 +4,7 @@ import { PROCESSES, type ProcessId } from '../call/process.table'
 import type { Job } from '../job/job.schema'
 import { STATION_NAMES, type StationId } from '../job/stations.table'
 import { caution } from '../safety/cautions.table'
-import { CHECKS } from './checks.table'
+import { CHECKS, CHECK_OF } from './checks.table'
 import { comparedOf, type Compared } from './compared'
 import { leakOf, runOutOf, unbalanceOf, type MeasuredOrReason } from './measured'
 import { capital, count, list, type Sentence, type StationPlan, type Working } from './parts'
@@ -13,8 +13,9 @@ export interface ProveCheck { id: string, name: string, where: string, how: stri
 export interface ProveData { checks: ProveCheck[], passed: number, failed: number, compared: Compared[], runOut: MeasuredOrReason<RunOut>, leak: MeasuredOrReason<Decay>, balance: MeasuredOrReason<{ unbalanceGmm: number, correctG: number }> }
 
 /** Prove: the checks this duty, repair and cause need, with results and what was measured. */
-export function planProve(job: Job, process: ProcessId): StationPlan<ProveData> {
-  const rows = CHECKS.filter(row => row.needed(job, process))
+export function planProve(job: Job, process: ProcessId, ofMends: readonly string[]): StationPlan<ProveData> {
+  const asked = new Set(ofMends.map(check => CHECK_OF[check]))
+  const rows = CHECKS.filter(row => row.needed(job, process) || asked.has(row.id))
   const measured = { runOut: runOutOf(job), leak: leakOf(job), balance: unbalanceOf(job) }
   const compared = comparedOf(job)
   const judged = compared.filter(entry => entry.within !== null)

@@ -1,4 +1,5 @@
 import { PICTURE_STAGES } from '../job/picture.schema'
+import type { StationId } from '../job/stations.table'
 import type { Job, Kit, LogEntry } from '../job/job.schema'
 import { CAUSES, COATINGS, COMEBACKS, MUST_NOT_MOVE, PROTECTS, SEEN_IN_PUDDLE } from '../job/words.table'
 import { unitOfKey } from '../ask/fields'
@@ -39,7 +40,7 @@ export function recordOf(job: Job, plan: JobPlan, kit: Kit, system: ReadingSyste
   const { takeIn, weld, handOver } = job
   const text = (value: number | null | undefined, unit: UnitKey) => value == null ? '' : showText(value, unit, system)
   const { groove } = plan.open.data
-  const said = (id: keyof JobPlan) => sentenceText(plan[id].call, system)
+  const said = (id: StationId) => sentenceText(plan[id].call, system)
   const { quote } = plan['hand-over'].data
   const hottest = job.readings.filter(reading => reading.unit === 'c').toSorted((a, b) => b.value - a.value)[0] ?? null
   const arcMin = weld.arcSpans.reduce((sum, span) => sum + Date.parse(span.to) - Date.parse(span.from), 0) / 60_000
