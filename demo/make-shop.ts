@@ -3,7 +3,9 @@ import { BROKEN, FLANGE, SOUND } from './make-pictures'
 import { shopToText } from '../core/job/files'
 import { jobSchema, kitSchema, type Job } from '../core/job/job.schema'
 import { newJob } from '../core/job/new-job'
+import { mendSchema } from '../core/job/mend.schema'
 import type { StationId } from '../core/job/stations.table'
+import { kindOf, type KindId } from '../core/mend/registry'
 import { planJob } from '../core/plan/plan-job'
 import { pictureSchema } from '../core/job/picture.schema'
 import { read } from '../core/quantity/read'
@@ -160,9 +162,61 @@ function pressTray(): Job {
   return { ...job, updatedAt: '2026-11-24T08:45:00Z' }
 }
 
+type Typed = Record<string, string | boolean | string[]>
+
+/** A mend with its readings as they were typed, each in the unit that its kind's field has. */
+function mend(id: string, kind: KindId, name: string, typed: Typed, more: object = {}) {
+  const { fields } = kindOf(kind)
+  const readings = Object.fromEntries(Object.entries(typed).map(([key, value]) => {
+    const field = fields[key]
+    if (!field) throw new Error(`a ${kind} has no ${key}`)
+    return [key, field.kind === 'reading' ? reading(String(value), field.unit!) : value]
+  }))
+  return mendSchema.parse({ id, kind, name, readings, ...more })
+}
+
+function ciderTray(): Job {
+  const job = newJob('cider-tray', 'Cider tray, floor corroded through', 'the cider co-operative', '2026-11-23T11:20:00Z')
+  Object.assign(job.takeIn, { does: 'seal', soak: 'handled', cause: 'corrosion', damage: 'Floor eaten through in two places along the drain, a seam open at one end.', wallMm: reading('3 mm', 'mm'), lengthMm: reading('620 mm', 'mm'), widthMm: reading('410 mm', 'mm'), heightMm: reading('90 mm', 'mm'), newPrice: 240 })
+  Object.assign(job.know, { form: 'sheet', surface: 'rolled', alloy: '5052' })
+  job.open.work = 'none'
+  job.mends = [
+    mend('patch-long', 'overlay', 'patch along the drain', { wideMm: '180 mm', highMm: '90 mm', patchMm: '3 mm' }),
+    mend('patch-small', 'overlay', 'patch at the corner', { wideMm: '80 mm', highMm: '60 mm', patchMm: '3 mm' }),
+    mend('seam', 'joint', 'open seam', { joint: 'corner', lengthMm: '140 mm' }),
+  ]
+  return { ...settle(job, '2026-11-23T11:40:00Z', 'take-in', 'know'), updatedAt: '2026-11-23T11:40:00Z' }
+}
+
+function fanHub(): Job {
+  const job = newJob('dome-fan', 'Dome fan, blade tip gone', 'the observatory', '2026-11-22T15:05:00Z')
+  Object.assign(job.takeIn, { does: 'cyclic', moves: 'spins', soak: 'dry', cause: 'thrown', damage: 'A corner of one blade knocked off, the hub scored where a screw came loose.', wallMm: reading('6 mm', 'mm'), newPrice: 310, mustNotMove: ['bearing-bore'] })
+  Object.assign(job.know, { form: 'casting', surface: 'smooth-mould', alloy: '356' })
+  job.warm.massG = reading('2.4 kg', 'g')
+  job.open.work = 'none'
+  job.mends = [
+    mend('tip', 'edge', 'blade tip', { longMm: '38 mm', wideMm: '6 mm', highMm: '14 mm' }),
+    mend('seat', 'bore', 'hub seat', { boreMm: '28 mm', deepMm: '22 mm', lowMm: '0.4 mm' }),
+  ]
+  return { ...settle(job, '2026-11-22T15:20:00Z', 'take-in', 'know'), updatedAt: '2026-11-22T15:20:00Z' }
+}
+
+function lampYoke(): Job {
+  const job = newJob('lamp-yoke', 'Lamp yoke, ear lost and boss split', 'the village hall', '2026-11-21T10:30:00Z')
+  Object.assign(job.takeIn, { does: 'static', soak: 'handled', earlierRepair: 'insert', cause: 'over-tightened', damage: 'One ear gone, the clamp boss split round an insert that turned, the pad it sits on pitted.', wallMm: reading('4 mm', 'mm'), lengthMm: reading('210 mm', 'mm'), widthMm: reading('60 mm', 'mm'), heightMm: reading('50 mm', 'mm'), newPrice: 380, newWeeks: 12 })
+  Object.assign(job.know, { form: 'casting', surface: 'sand-grain', alloy: '356' })
+  job.open.work = 'none'
+  job.mends = [
+    mend('ear', 'joint', 'ear of plate', { joint: 'tee', lengthMm: '60 mm' }, { other: { alloy: '6061', wallMm: reading('6 mm', 'mm') } }),
+    mend('clamp', 'boss', 'clamp boss', { thread: 'M10', deepMm: '20 mm', bossMm: '28 mm', state: ['cracked', 'failed-insert'] }),
+    mend('pad', 'face', 'pad', { wideMm: '30 mm', longMm: '45 mm', lowMm: '0.8 mm' }, { lays: [{ id: 'border', process: 'ac-tig', filler: '4043', upTo: 'border' }, { id: 'rest', process: 'mig-spool', filler: '4043', upTo: 'cap' }] }),
+  ]
+  return { ...settle(job, '2026-11-21T10:50:00Z', 'take-in'), updatedAt: '2026-11-21T10:50:00Z' }
+}
+
 /** The whole made-up shop as the text of a shop file. */
 export function makeShop(): string {
-  const jobs = [gearboxCover(), signalBracket(), barHanger(), domeShutter(), pressTray()].map(job => jobSchema.parse(job))
+  const jobs = [gearboxCover(), signalBracket(), barHanger(), domeShutter(), pressTray(), ciderTray(), fanHub(), lampYoke()].map(job => jobSchema.parse(job))
   return shopToText(jobs, KIT, '2026-11-24T18:00:00Z')
 }
 

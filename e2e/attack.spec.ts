@@ -35,7 +35,7 @@ test('a closed hollow ticked, handed-over settled: the whole shop goes out and c
   const other = await (await browser.newContext({ baseURL: baseURL! })).newPage()
   await other.goto('/')
   await other.getByTestId('import').setInputFiles({ name: 'shop.json', mimeType: 'application/json', buffer: Buffer.from(text) })
-  await expect(other.getByRole('status')).toContainText('5 new')
+  await expect(other.getByRole('status')).toContainText('8 new')
   await other.context().close()
 })
 

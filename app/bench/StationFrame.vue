@@ -18,7 +18,8 @@ onKeyStroke('w', (event) => { if (!typingNow(event)) shown.value = shown.value =
 </script>
 
 <template>
-  <div v-if="plan" class="station" :class="{ 'on-piece': onPiece }">
+  <div v-if="plan" class="station" :class="{ 'on-piece': onPiece, 'with-above': $slots.above }">
+    <div v-if="$slots.above" class="above"><slot name="above" /></div>
     <header>
       <p class="where">{{ STATION_NAMES[id] }}</p>
       <h1 data-testid="call"><SentenceLine :sentence="plan.call" @working="shown = $event" /></h1>
@@ -43,6 +44,8 @@ onKeyStroke('w', (event) => { if (!typingNow(event)) shown.value = shown.value =
 
 <style scoped>
 .station { display: grid; grid-template-columns: 280px minmax(0, 1fr) 296px; grid-template-rows: auto 1fr; gap: 0; min-height: 100%; }
+.with-above { grid-template-rows: auto auto 1fr; }
+.above { grid-column: 1 / -1; min-width: 0; }
 header { grid-column: 1 / -1; padding: 10px 24px 12px; display: grid; grid-template-columns: minmax(0, 1fr) auto; column-gap: 20px; }
 header > * { grid-column: 1; }
 .where { margin: 0; font-weight: 650; color: var(--chestnut); font-size: 0.95rem; }

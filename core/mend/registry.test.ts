@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { z } from 'zod'
 import { shapeOf, tracked } from '../field/field'
+import { RULED_OUT } from './thread/states.table'
 import { kindOf, kinds, KIND_IDS, wordsFor } from './registry'
 
 describe('kinds of mend', () => {
@@ -16,6 +17,9 @@ describe('kinds of mend', () => {
   it('throw on an unknown id and on a code without words', () => {
     expect(() => kindOf('dent')).toThrow(/dent/)
     expect(() => wordsFor('crack', 'nonsense')).toThrow(/nonsense/)
+  })
+  it('say each reason for a way ruled out', () => {
+    for (const ways of Object.values(RULED_OUT)) for (const why of Object.values(ways)) expect(wordsFor('boss', why)).toMatch(/\.$/)
   })
   it('read quantities with their units', () => {
     const { fields } = kindOf('hole')

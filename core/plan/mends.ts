@@ -5,11 +5,13 @@ import { shapeOf, type Field } from '../field/field'
 import type { Job, Kit } from '../job/job.schema'
 import type { StoredMend } from '../job/mend.schema'
 import { kindOf } from '../mend/registry'
+import { WAYS } from '../mend/thread/states.table'
 import { sectionOf } from '../mend/section/section'
 import type { Section } from '../mend/section/shapes'
 import { ALLOYS } from '../metal/alloys.table'
 import { findAlloy } from '../metal/find-alloy'
 import type { KnowData } from './know'
+import { figures } from '../quantity/show'
 import { capital, count, figure, type Part, type Sentence, type StationPlan } from './parts'
 import { planWhole, type JobGiven, type JobPlanned, type MendGiven, type PlannedMend } from '../whole/plan'
 
@@ -100,6 +102,9 @@ export function planMends(job: Job, kit: Kit, know: KnowData): MendsData {
   return { rows, minutes: sum(minutesOf), rods: sum(mend => mend.rods), wireM: sum(mend => mend.wireM), gasL: sum(mend => mend.gasL), checks: [...new Set(all.flatMap(mend => mend.checks))], warm: planned?.warm ?? null, assumedG }
 }
 
+/** What the mends come to, for what a settled station remembers: whatever upstream changes it. */
+export const mendsTake = ({ rows }: MendsData): string => rows.map(({ name, planned }) => planned ? `${name}: ${planned.way ? `${planned.way.replaceAll('-', ' ')}, ` : ''}${figures(planned.depositG, 3)} g, ${count(planned.passes, 'pass', 'passes')}, ${figures(minutesOf(planned), 3)} min` : `${name}: not worked out`).join('; ')
+
 /** What one mend takes at the bench, min. */
 export const minutesOf = ({ handMin, arcMin, machineMin }: PlannedMend): number => handMin + arcMin + machineMin
 
@@ -121,6 +126,19 @@ function partsOf(row: MendRow, station: Shown): Part[] {
   }
   const steps = station === 'open' ? planned.opening : planned.rebuild
   return [`${name}: ${steps.length ? count(steps.length, 'step') : 'nothing to do'}`]
+}
+
+const VERDICT_WORDS = { 'repair': 'mend it', 'repair-with-limits': 'mend it, with limits', 'refer': 'send it on', 'decline': 'say no' } as const
+
+/** The headline of one mend at a station: what to do, with its numbers. */
+export function mendCall(row: MendRow, station: Shown): Sentence {
+  const { planned } = row
+  if (!planned) return [...partsOf(row, station), '.']
+  const name = capital(row.name)
+  if (planned.decision === 'decline' || planned.decision === 'refer') return [`${name}: ${VERDICT_WORDS[planned.decision]}.`]
+  const way = planned.way ? `${WAYS[planned.way as keyof typeof WAYS]}; ` : ''
+  if (station === 'weld' || !planned.depositG) return [`${name}: ${way}`, ...(planned.depositG ? partsOf({ ...row, name: '' }, 'weld').slice(0).map((part, n) => n === 0 && typeof part === 'string' ? part.trimStart() : part) : [`${count(planned.rebuild.length, 'step')} at the bench`]), '.']
+  return [`${name}: ${way}`, figure(planned.depositG, 'g'), ` in ${count(planned.passes, 'pass', 'passes')}, `, figure(minutesOf(planned), 'min'), ' in all.']
 }
 
 /** A station of a job that has nothing but mends: its call goes from one to the next. */

@@ -5,7 +5,7 @@ import { bodyOf, type Body } from './body'
 import { chooseFillerFor, chooseProcessFor, planCall, type CallData } from './call'
 import { planHandOver, type HandOverData } from './hand-over'
 import { planKnow, type KnowData } from './know'
-import { mendsBasis, planMends, stationOfMends, type MendsData } from './mends'
+import { mendsBasis, mendsTake, planMends, stationOfMends, type MendsData } from './mends'
 import { planOpen, type OpenData } from './open'
 import type { StationPlan } from './parts'
 import { phasesOf } from './phases'
@@ -81,7 +81,7 @@ export function planJob(job: Job, kit: Kit): JobPlan {
   /** What the mends rest on is what the stations that show them rest on. */
   const withMends = <Data>(station: 'open' | 'weld' | 'rebuild', plan: StationPlan<Data>): StationPlan<Data> => {
     const said = job.open.work === 'none' && !(station === 'rebuild' && job.rebuild.thread.trim()) ? stationOfMends(plan, mends, station) : plan
-    return job.mends.length ? { ...said, basis: { ...said.basis, mends: mendsBasis(job) } } : said
+    return job.mends.length ? { ...said, basis: { ...said.basis, 'mends': mendsBasis(job), 'what they take': mendsTake(mends) } } : said
   }
   const warned = <Data>(plan: StationPlan<Data>): StationPlan<Data> => grounded({ ...plan, cautions: [...know.data.hazards.filter(hazard => !plan.cautions.some(one => one.code === hazard.code)), ...plan.cautions] })
   const open = warned(withMends('open', planOpen(job, filler.fillerAlloy, process)))

@@ -2,6 +2,7 @@
 import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'
 import StationFrame from '~/bench/StationFrame.vue'
+import MendRow from '~/stations/mend/MendRow.vue'
 import { useJob } from '~/stores/job'
 import { computed } from 'vue'
 import { OPENING_WORKS } from '#core/job/words.table'
@@ -19,6 +20,7 @@ const work = computed(() => store.job?.open.work ?? 'crack')
 
 <template>
   <StationFrame id="open">
+    <template #above><MendRow /></template>
     <template #readings>
       <NuxtLink class="plain-button slight" :to="`/job/${route.params.id}/pictures`" data-testid="to-pictures">Measure it in a picture</NuxtLink>
       <PickField path="open.work" label="What is mended" :words="OPENING_WORKS" />
@@ -38,10 +40,10 @@ const work = computed(() => store.job?.open.work ?? 'crack')
         <ReadingField path="open.edgeHighMm" unit="mm" label="Lost, deep" />
         <ReadingField path="open.edgeProudMm" unit="mm" label="Left proud all round" />
       </template>
-      <ReadingField v-else path="open.turnedMm" unit="mm" label="Across the turned part" />
+      <ReadingField v-else-if="work === 'turned'" path="open.turnedMm" unit="mm" label="Across the turned part" />
       <ReadingField path="takeIn.wallMm" unit="mm" label="Wall there" />
-      <ReadingField path="open.fillerMm" unit="mm" label="Rod" />
-      <template v-if="work !== 'build-up'">
+      <ReadingField v-if="work !== 'none'" path="open.fillerMm" unit="mm" label="Rod" />
+      <template v-if="work !== 'build-up' && work !== 'none'">
         <SidesChoice :ring="work === 'crack'" />
         <template v-if="work === 'crack' && !store.job!.open.closed">
           <ReadingField path="open.pastTipMm" unit="mm" label="Past each tip" />
@@ -54,7 +56,7 @@ const work = computed(() => store.job?.open.work ?? 'crack')
         <ReadingField path="open.capMm" unit="mm" label="Cap" />
       </template>
       <PickField path="takeIn.coating" label="Coating on it" :words="{ none: 'bare', paint: 'painted', powder: 'powder-coated', plated: 'plated', anodised: 'anodised' }" />
-      <details>
+      <details v-if="work !== 'none'">
         <summary>A plate over a weak arm</summary>
         <ReadingField path="open.armWideMm" unit="mm" label="Arm, wide" />
         <ReadingField path="open.armHighMm" unit="mm" label="Arm, deep as it bends" />
@@ -65,6 +67,7 @@ const work = computed(() => store.job?.open.work ?? 'crack')
     </template>
     <template #piece>
       <BuildUpSection v-if="work === 'build-up'" />
+      <p v-else-if="work === 'none'" class="quiet">Each mend above is drawn, opened and priced by itself: press one.</p>
       <template v-else>
         <GrooveSection />
         <CrackAlong />

@@ -6,6 +6,7 @@ import { BOSS_WORDS } from '#core/plan/rebuild'
 import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'
 import StationFrame from '~/bench/StationFrame.vue'
+import MendRow from '~/stations/mend/MendRow.vue'
 import WordsField from '~/bench/WordsField.vue'
 import BossSection from './BossSection.vue'
 import BossWays from './BossWays.vue'
@@ -23,12 +24,15 @@ const VIEWS = { thread: 'Thread', slug: 'Slug', list: 'At the machine', face: 'F
 const store = useJob()
 const { saveDxf, saveSvg } = useOutlines()
 const view = ref<keyof typeof VIEWS>(store.job!.rebuild.thread ? 'thread' : store.job!.rebuild.face.points.length ? 'face' : 'dress')
+/** A job of mends alone has nothing to rebuild but theirs, unless a thread is named here. */
+const ofMends = computed(() => store.job!.open.work === 'none' && !store.job!.rebuild.thread.trim() && !store.job!.rebuild.face.points.length)
 const machined = computed(() => store.job!.rebuild.machined)
 const cold = Object.fromEntries(Object.entries(COLD).map(([id, { name }]) => [id, name]))
 </script>
 
 <template>
   <StationFrame id="rebuild">
+    <template #above><MendRow /></template>
     <template #readings>
       <v-btn-toggle v-model="view" mandatory aria-label="What is rebuilt" class="views"><v-btn v-for="(words, id) in VIEWS" :key="id" :value="id" :data-view="id">{{ words }}</v-btn></v-btn-toggle>
       <template v-if="view === 'thread' || view === 'slug' || view === 'list'">
@@ -49,14 +53,14 @@ const cold = Object.fromEntries(Object.entries(COLD).map(([id, { name }]) => [id
       </template>
       <FaceReadings v-if="view === 'face'" />
       <HolesReadings v-if="view === 'holes'" />
-      <template v-if="view === 'dress' || view === 'list'">
+      <template v-if="!ofMends && (view === 'dress' || view === 'list')">
         <div class="choice">
           <p>Afterwards</p>
           <v-btn-toggle :model-value="machined" aria-label="Afterwards" @update:model-value="store.edit(['rebuild', 'machined'], $event)"><v-btn :value="true">machined</v-btn><v-btn :value="false">dressed by hand</v-btn></v-btn-toggle>
         </div>
         <ReadingField path="rebuild.proudMm" unit="mm" label="Built proud by" note="about 1.5 mm, 1/16 in" />
       </template>
-      <template v-if="view === 'dress'">
+      <template v-if="view === 'dress' && !ofMends">
         <ReadingField path="rebuild.faceWidthMm" unit="mm" label="Width of the face" note="empty: the groove's own width" />
         <PickField path="rebuild.dressing" label="It must end" :words="{ flush: 'flush', proud: 'proud', cast: 'looking cast', bright: 'bright' }" />
         <ReadingField path="rebuild.bentMm" unit="mm" label="Bent out by" note="a flange or rim to press back" /><ReadingField path="rebuild.bentOverMm" unit="mm" label="over a length of" />
@@ -64,7 +68,8 @@ const cold = Object.fromEntries(Object.entries(COLD).map(([id, { name }]) => [id
       </template>
     </template>
     <template #piece="{ working }">
-      <template v-if="view === 'thread'"><BossSection /><BossWays /></template>
+      <p v-if="ofMends && view === 'dress'" class="quiet">Each mend above is rebuilt by itself: press one.</p>
+      <template v-else-if="view === 'thread'"><BossSection /><BossWays /></template>
       <template v-else-if="view === 'slug'"><SlugPiece @working="working" /></template>
       <MachiningPiece v-else-if="view === 'list'" />
       <FaceMap v-else-if="view === 'face'" @working="working" />

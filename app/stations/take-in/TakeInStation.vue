@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { SAFETY_CRITICAL } from '#core/call/judge.table'
 import { CAUSES, COATINGS, MUST_NOT_MOVE, PROTECTS } from '#core/job/words.table'
+import { MOVES } from '#core/part/words.table'
 import MoneyField from '~/bench/MoneyField.vue'
 import PickField from '~/bench/PickField.vue'
 import PickMany from '~/bench/PickMany.vue'
 import ReadingField from '~/bench/ReadingField.vue'
 import StationFrame from '~/bench/StationFrame.vue'
 import WordsField from '~/bench/WordsField.vue'
+import BrokenPick from './BrokenPick.vue'
 import ComebackFields from './ComebackFields.vue'
 import PartPiece from './PartPiece.vue'
 
@@ -19,7 +21,9 @@ const PROTECT_WORDS = Object.fromEntries(Object.entries(PROTECTS).map(([id, { na
 <template>
   <StationFrame id="take-in">
     <template #readings>
+      <BrokenPick />
       <PickField path="takeIn.does" label="What it does" :words="{ seal: 'seals', static: 'steady load', cyclic: 'repeated load' }" />
+      <PickField path="takeIn.moves" label="How it moves" :words="MOVES" />
       <PickField path="takeIn.soak" label="Oil in the metal" :words="SOAK" />
       <PickField path="takeIn.earlierRepair" label="Earlier repair" :words="EARLIER" />
       <PickField path="takeIn.cause" label="Why it broke" :words="CAUSES" />

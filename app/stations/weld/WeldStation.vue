@@ -6,6 +6,7 @@ import { MIG_MODE_WORDS } from '#core/plan/weld-data'
 import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'
 import StationFrame from '~/bench/StationFrame.vue'
+import MendRow from '~/stations/mend/MendRow.vue'
 import { useJob } from '~/stores/job'
 import { useShop } from '~/stores/shop'
 import CrackAlong from '~/stations/open/CrackAlong.vue'
@@ -20,6 +21,7 @@ import WavePiece from './WavePiece.vue'
 const shop = useShop()
 const store = useJob()
 const weld = computed(() => store.plan?.weld.data)
+const ofMends = computed(() => store.job!.open.work === 'none')
 const brazing = computed(() => weld.value ? BRAZE_ROD_OF[weld.value.process] !== undefined : false)
 const flaming = computed(() => weld.value?.process === 'oxy-fuel')
 const gun = computed(() => weld.value?.process === 'mig-pulse' || weld.value?.process === 'mig-spool')
@@ -30,6 +32,7 @@ const names = (table: Readonly<Record<string, { name: string }>>) => Object.from
 
 <template>
   <StationFrame id="weld">
+    <template #above><MendRow /></template>
     <template #readings>
       <template v-if="brazing || flaming">
         <PickField v-if="shop.kit.torches.length" path="warm.torch" label="Torch" :words="torches" />
@@ -60,7 +63,8 @@ const names = (table: Readonly<Record<string, { name: string }>>) => Object.from
       </template>
     </template>
     <template #piece="{ working }">
-      <BrazePiece v-if="brazing" @working="working" />
+      <p v-if="ofMends" class="quiet">Each mend above is laid by itself: press one.</p>
+      <BrazePiece v-else-if="brazing" @working="working" />
       <template v-else-if="flaming">
         <FlamePiece @working="working" />
         <CrackAlong />

@@ -20,6 +20,6 @@ export const RULED_OUT: Readonly<Record<State, Partial<Record<Way, string>>>> = 
   'leaking': { 'wire-insert': 'insert-leaks', 'solid-insert': 'insert-leaks', 'longer-bolt': 'still-leaks' },
   'failed-insert': { 'wire-insert': 'insert-failed', 'cast-on-screw': 'hole-too-wide', 'longer-bolt': 'hole-too-wide' },
   'broken-stud': { 'longer-bolt': 'stud-in-it' },
-  'cracked': { 'wire-insert': 'boss-cracked', 'solid-insert': 'boss-cracked', 'pressed-slug': 'press-splits', 'cast-on-screw': 'boss-cracked', 'longer-bolt': 'boss-cracked' },
+  'cracked': { 'wire-insert': 'boss-cracked', 'solid-insert': 'boss-cracked', 'pressed-slug': 'press-splits', 'cast-on-screw': 'boss-cracked', 'longer-bolt': 'runs-on' },
   'gone': { 'wire-insert': 'nothing-left', 'solid-insert': 'nothing-left', 'pressed-slug': 'nothing-left', 'cast-on-screw': 'nothing-left', 'longer-bolt': 'nothing-left', 'weld-and-tap': 'nothing-left' },
 }

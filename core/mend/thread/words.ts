@@ -14,7 +14,7 @@ export const words = {
   'solid-insert': 'Drill, tap for the insert, screw it in below the face and lock it.',
   'longer-bolt': 'Clean the sound thread with a tap, and fit a bolt that reaches all of it.',
   'no-way': 'No way of giving the thread back is left in the state it is in.', 'way-ruled-out': 'The way asked for is ruled out by the state it is in.',
-  'weak-thread': 'a thread that holds little over its load', 'boss-cracked': 'The boss is cracked: an insert spreads it.', 'press-splits': 'A press fit splits a cracked boss.',
+  'weak-thread': 'a thread that holds little over its load', 'boss-cracked': 'The boss is cracked: an insert spreads it.', 'runs-on': 'The boss is cracked: a bolt pulled tight runs the split on.', 'press-splits': 'A press fit splits a cracked boss.',
   'hole-too-wide': 'The hole is wider than it needs.', 'follows-crooked': 'It follows a crooked hole.', 'insert-leaks': 'An insert leaks where the thread did.', 'still-leaks': 'It still leaks.',
   'insert-failed': 'One insert has failed there already.', 'stud-in-it': 'The stud is still in it.', 'nothing-left': 'Nothing is left to hold it.', 'oil-in-boss': 'Oil in the pores let the first one go, and will let the next.',
   'wall-too-thin': 'It leaves too little wall.', 'too-little-left': 'Too little sound thread is left.', 'no-such-insert': 'No insert is made for this thread.',

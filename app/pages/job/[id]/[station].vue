@@ -2,6 +2,9 @@
 import { computed, defineAsyncComponent, type Component } from 'vue'
 import { STATION_IDS, type StationId } from '#core/job/stations.table'
 import StripPage from '~/bench/StripPage.vue'
+import { useJob } from '~/stores/job'
+
+const MendStation = defineAsyncComponent(() => import('~/stations/mend/MendStation.vue'))
 
 const STATIONS: Record<StationId, Component> = {
   'take-in': defineAsyncComponent(() => import('~/stations/take-in/TakeInStation.vue')),
@@ -15,9 +18,17 @@ const STATIONS: Record<StationId, Component> = {
   'hand-over': defineAsyncComponent(() => import('~/stations/hand-over/HandOverStation.vue')),
 }
 const route = useRoute()
+const store = useJob()
 const current = computed(() => STATION_IDS.find(id => id === route.params.station) ?? 'take-in')
+/** Stations that show one mend at a time, where the address names one that is there. */
+const OF_MENDS = ['open', 'weld', 'rebuild'] as const
+const ofMends = computed(() => OF_MENDS.find(id => id === current.value) ?? null)
+const named = computed(() => store.job?.mends.some(mend => mend.id === route.query.mend) ?? false)
 </script>
 
 <template>
-  <StripPage :current="current"><component :is="STATIONS[current]" :key="current" /></StripPage>
+  <StripPage :current="current">
+    <MendStation v-if="ofMends && named" :key="current" :station="ofMends" />
+    <component :is="STATIONS[current]" v-else :key="`station-${current}`" />
+  </StripPage>
 </template>

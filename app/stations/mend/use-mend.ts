@@ -1,0 +1,40 @@
+import { computed } from 'vue'
+import type { StoredMend } from '#core/job/mend.schema'
+import { kindOf, KIND_IDS, type KindId } from '#core/mend/registry'
+import { useJob } from '~/stores/job'
+
+/** The mends of the open job, and the one that the address names. */
+export function useMends() {
+  const store = useJob()
+  const route = useRoute()
+  const router = useRouter()
+  const all = computed(() => store.job?.mends ?? [])
+  const current = computed<StoredMend | null>(() => all.value.find(mend => mend.id === route.query.mend) ?? null)
+  const row = computed(() => store.plan?.mends.rows.find(each => each.id === current.value?.id) ?? null)
+  const fields = computed(() => Object.entries(current.value ? kindOf(current.value.kind).fields : {}).map(([key, field]) => ({ key, field, path: `mends.#${current.value!.id}.readings.${key}` })))
+
+  const show = (id: string | null) => router.replace({ query: { ...route.query, mend: id ?? undefined } })
+  /** Puts a mend on the part and shows it. A job that had nothing but its first question has no opening beside it. */
+  function add(kind: KindId): string | null {
+    const id = crypto.randomUUID()
+    const mend: StoredMend = { id, kind, name: '', opened: false, order: 'alternate', lays: [], other: { alloy: '', wallMm: { typed: '', value: null } }, readings: {}, done: [] }
+    const refused = store.edit(['mends'], [...all.value, mend])
+    if (!refused && !all.value.some(each => each.id !== id) && store.job!.open.work === 'crack' && store.job!.open.crackMm.typed === '') store.edit(['open', 'work'], 'none')
+    if (!refused) void show(id)
+    return refused
+  }
+  function remove(id: string) {
+    store.edit(['mends'], all.value.filter(mend => mend.id !== id))
+    if (route.query.mend === id) void show(null)
+  }
+  function move(id: string, by: -1 | 1) {
+    const list = [...all.value]
+    const from = list.findIndex(mend => mend.id === id)
+    const to = from + by
+    if (from < 0 || to < 0 || to >= list.length) return
+    list.splice(to, 0, ...list.splice(from, 1))
+    store.edit(['mends'], list)
+  }
+  const kinds = KIND_IDS.map(id => ({ id, name: kindOf(id).name }))
+  return { all, current, row, fields, show, add, remove, move, kinds }
+}

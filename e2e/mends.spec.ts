@@ -1,0 +1,63 @@
+import { expect } from '@playwright/test'
+import { askOnCommandLine, bringDemo, saved, test } from './bench'
+
+const field = (page: import('@playwright/test').Page, end: string) => page.locator(`input[data-path$=".readings.${end}"]`)
+
+test('a stripped drain boss, and nothing else, reaches a price with no field about cracks on the way', async ({ page }) => {
+  await page.goto('/')
+  await page.getByTestId('new-title').getByRole('textbox').fill('Drain boss of a press')
+  await page.getByRole('button', { name: 'Take it in' }).click()
+  await page.getByTestId('broken').click()
+  await page.getByRole('option', { name: 'Thread', exact: true }).click()
+  await expect(page.getByTestId('mend-wants')).toContainText('how deep it is')
+  await page.getByLabel('Thread', { exact: true }).fill('M10')
+  await field(page, 'deepMm').fill('18 mm')
+  await expect(page.getByTestId('mend-call')).toContainText('wire insert')
+  await expect(page.getByTestId('section')).toBeVisible()
+  expect((await page.locator('main').innerText()).toLowerCase()).not.toMatch(/stop-hole|both ends of the crack/)
+  await saved(page)
+  await page.getByRole('link', { name: /Hand over/ }).click()
+  await expect(page.getByTestId('call')).toContainText('in all')
+})
+
+test('three damages of three kinds on one part: each drawn, planned, laid, rebuilt, proved and priced; a wall changed marks what is stale', async ({ page }) => {
+  await bringDemo(page)
+  await page.goto('/job/press-tray/open')
+  for (const [kind, fill] of [['overlay', { wideMm: '120 mm', highMm: '80 mm' }], ['hole', { diameterMm: '8 mm' }], ['joint', { lengthMm: '90 mm' }]] as const) {
+    await page.getByTestId('add-mend').click()
+    await page.locator(`[data-kind="${kind}"]`).click()
+    await expect(page.locator(`[data-mend="${kind}"]`)).toHaveAttribute('aria-current', 'true')
+    for (const [key, value] of Object.entries(fill)) await field(page, key).fill(value)
+    if (kind === 'joint') {
+      await page.locator('[data-path$=".readings.joint"]').first().click()
+      await page.getByRole('option', { name: 'at a corner' }).click()
+    }
+    await expect(page.getByTestId('section')).toBeVisible()
+    await expect(page.getByTestId('mend-call')).toContainText('in 100 last')
+    await expect(page.getByTestId('mend-price')).toContainText('£')
+  }
+  await saved(page)
+  await page.goto('/job/press-tray/weld')
+  await page.locator('[data-mend="overlay"]').click()
+  await expect(page.getByTestId('lays')).toContainText('1')
+  const laid = await page.locator('.takes').innerText()
+  await page.goto('/job/press-tray/rebuild')
+  await page.getByTestId('settle').click()
+  await saved(page)
+  await page.goto('/job/press-tray/take-in')
+  await page.locator('[data-path="takeIn.wallMm"]').fill('4 mm')
+  await expect(page.getByRole('link', { name: /Rebuild stale/ })).toBeVisible()
+  await page.goto('/job/press-tray/weld')
+  await page.locator('[data-mend="overlay"]').click()
+  await expect(page.locator('.takes')).not.toHaveText(laid)
+  // The command line says the same of the same mend.
+  const answer = askOnCommandLine<{ mends: { depositG: number }[] }>('job.plan', { part: { does: 'seal', soak: 'dry', massG: 1500, bodies: [{ id: 'a', alloy: '356', wallMm: 4 }] }, mends: [{ id: 'o', kind: 'overlay', wideMm: 120, highMm: 80 }] })
+  await expect(page.locator('.takes')).toContainText(answer.mends[0]!.depositG.toPrecision(3))
+  // Taken off, and brought back by undo.
+  await page.getByTestId('drop-mend').click()
+  await expect(page.locator('[data-mend="overlay"]')).toHaveCount(0)
+  await page.keyboard.press('Control+z')
+  await expect(page.locator('[data-mend="overlay"]')).toHaveCount(1)
+  await page.goto('/job/press-tray/prove')
+  await expect(page.locator('main')).toContainText('Fit with the real part')
+})
