@@ -37,6 +37,13 @@ function core(): void {
   }
 }
 
+/** A whole job, with three mends and with ten. */
+function whole(): void {
+  const example = questions.get('job.plan')!.example as { mends: object[] }
+  line('job.plan, three mends (limit 20 ms)', ms(timed(40, () => questions.ask('job.plan', example))))
+  line('job.plan, ten mends', ms(timed(20, () => questions.ask('job.plan', { ...example, mends: Array.from({ length: 10 }, (_, n) => ({ ...example.mends[n % 3], id: `m${n}` })) }))))
+}
+
 /** JavaScript the browser loads before the shelf can be used, gzipped; its context lets no service worker fetch more for later. */
 async function firstLoad(page: Page, address: string): Promise<void> {
   console.log('\nFirst load')
@@ -100,6 +107,7 @@ async function map(page: Page, address: string): Promise<void> {
 }
 
 core()
+whole()
 if (!process.argv.includes('--no-heat')) heat(process.argv.includes('--short') ? 60 : 600)
 if (process.argv.includes('--no-browser')) process.exit(0)
 const server = await startServer()

@@ -9,7 +9,7 @@ const OUT = fileURLToPath(new URL('../docs/screenshots/', import.meta.url))
 
 const VIEWS: readonly (readonly [name: string, path: string])[] = [
   ['shelf', '/'], ['take-in', '/job/gearbox-cover/take-in'], ['know', '/job/gearbox-cover/know'], ['call', '/job/gearbox-cover/call'], ['open', '/job/gearbox-cover/open'],
-  ['warm', '/job/gearbox-cover/warm'], ['weld', '/job/signal-bracket/weld'], ['rebuild', '/job/signal-bracket/rebuild'], ['prove', '/job/dome-shutter/prove'], ['hand-over', '/job/dome-shutter/hand-over'],
+  ['warm', '/job/gearbox-cover/warm'], ['weld', '/job/signal-bracket/weld'], ['rebuild', '/job/lamp-yoke/rebuild?mend=clamp'], ['prove', '/job/dome-shutter/prove'], ['hand-over', '/job/dome-shutter/hand-over'],
   ['record', '/job/dome-shutter/record'], ['kit', '/kit'], ['ask', '/ask?q=alloy.density'], ['heat', '/job/gearbox-cover/heat'], ['pictures', '/job/signal-bracket/pictures'], ['day', '/day'], ['threads', '/threads'], ['lessons', '/lessons'], ['bench', '/job/signal-bracket/bench'],
 ]
 

@@ -107,7 +107,7 @@ watch(() => route.query.find, focusFind)
           <td>{{ standing(job) }}<span v-if="job.dueAt && !job.handedAt" class="quiet small figure">, due {{ format(new Date(job.dueAt), 'd MMM') }}</span></td>
           <td class="wide"><svg class="beads" viewBox="0 0 100 12" role="img" :aria-label="`${job.settled.length} of 9 stations settled`"><ellipse v-for="(id, n) in STATION_IDS" :key="id" :cx="6 + n * 11" cy="6" rx="6.5" ry="4.5" :class="{ laid: job.settled.includes(id) }" /></svg></td>
           <td class="wide figure small">{{ format(new Date(job.takenInAt), 'd MMM yyyy') }}</td>
-          <td class="end"><button type="button" class="open-figure small" :aria-label="`Take ${job.title} off the shelf`" @click="leaving = job">off</button></td>
+          <td class="end"><button type="button" class="plain-button slight small" :aria-label="`Take ${job.title} off the shelf`" @click="leaving = job">off</button></td>
         </tr>
       </tbody>
     </table>
@@ -156,7 +156,8 @@ h2 { margin: 22px 0 4px; font-size: 1.1rem; }
 .unread { color: var(--stop); }
 .leaving { padding: 18px 20px; }
 .end { text-align: right; }
-.end button { min-height: var(--touch); min-width: 44px; }
+.jobs td.end { padding: 4px 0; }
+.end button { padding: 4px 12px; }
 .report { border-left: 4px solid var(--slate); padding: 6px 12px; margin-top: 14px; }
 .report.bad { border-color: var(--stop); }
 code { font-family: var(--figures); font-size: 0.8rem; }

@@ -2,12 +2,13 @@ import { readFileSync } from 'node:fs'
 import Ajv from 'ajv/dist/2020'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { jobToText, readFile, shopToText } from './files'
+import { jobToText, readFile, readJob, shopToText } from './files'
 import { jobSchema, kitSchema, type Job } from './job.schema'
 import { FILE_SCHEMAS, jsonSchemaOf, type FileKind } from './json-schema'
 import { EMPTY_KIT } from './empty-kit'
 import { newJob } from './new-job'
-import { mergeJobs } from './merge'
+import { mendSchema } from './mend.schema'
+import { mergeJob, mergeJobs } from './merge'
 import { applyPatch, inverseOf, valueAt } from './patch'
 
 const AT = '2026-11-12T09:00:00Z'
@@ -102,6 +103,52 @@ describe('files', () => {
   it('has defaults that its own schema takes', () => {
     expect(jobSchema.parse(job())).toEqual(job())
     expect(kitSchema.parse({})).toEqual(EMPTY_KIT)
+  })
+})
+
+describe('a shop of version 1', () => {
+  const text = readFileSync(new URL('./fixtures/shop-version-1.json', import.meta.url), 'utf8')
+  it('opens unharmed: every job as it was, its lists with names, nothing else changed', () => {
+    const read = readFile(text)
+    if (!read.ok) throw new Error(JSON.stringify(read.issues))
+    const before = (JSON.parse(text) as { jobs: Record<string, unknown>[] }).jobs
+    expect(read.jobs).toHaveLength(before.length)
+    const unnamed = (value: unknown) => JSON.parse(JSON.stringify(value, (key, each: unknown) => key === 'holes' || key === 'other' ? (each as Record<string, unknown>[]).map(({ id: _, ...rest }) => rest) : each)) as Record<string, unknown>
+    read.jobs.forEach((job, n) => {
+      const { version, mends, ...rest } = unnamed(job) as Record<string, unknown> & { takeIn: Record<string, unknown> }
+      expect([version, mends]).toEqual([2, []])
+      const { moves, ...takeIn } = rest.takeIn
+      expect(moves).toBe('still')
+      const { version: _, ...was } = unnamed(before[n])
+      expect({ ...rest, takeIn }).toMatchObject(was)
+    })
+    expect(read.corrected).toEqual([])
+  })
+  it('of a version to come is refused by that name, in a file and in the database', () => {
+    const newer = text.replaceAll('"version": 1', '"version": 3')
+    expect(readFile(newer)).toMatchObject({ ok: false, issues: [{ path: 'version', message: expect.stringContaining('newer') }] })
+    expect(readJob({ ...job(), version: 3 })).toMatchObject({ ok: false, issues: [{ message: expect.stringContaining('newer') }] })
+  })
+})
+
+describe('mends in a job', () => {
+  const mend = (id: string, more: object = {}) => mendSchema.parse({ id, kind: 'hole', readings: { diameterMm: { typed: '8 mm', value: 8 } }, ...more })
+  it('hold the readings of their kind and no others', () => {
+    expect(mendSchema.safeParse({ id: 'a', kind: 'hole', readings: { lengthMm: { typed: '', value: null } } })).toMatchObject({ success: false })
+    expect(readFile(jobToText({ ...job(), mends: [mend('a')] })).ok).toBe(true)
+  })
+  it('of two benches are both there, and one that both changed goes field by field', () => {
+    const at = (s: number) => new Date(Date.parse('2026-11-12T09:00:00Z') + s * 1000).toISOString()
+    const bench = (mends: ReturnType<typeof mend>[], s: number) => ({ ...job(), mends, updatedAt: at(s), stamps: { mends: at(s) } })
+    const one = bench([mend('a'), mend('b', { name: 'here', done: ['wipe'] })], 5)
+    const two = bench([mend('b', { name: 'there', done: ['cone'], readings: { diameterMm: { typed: '9 mm', value: 9 }, capMm: { typed: '1 mm', value: 1 } } }), mend('c')], 9)
+    for (const { job: merged } of [mergeJob(one, two), mergeJob(two, one)]) {
+      expect(merged.mends.map(each => each.id).toSorted()).toEqual(['a', 'b', 'c'])
+      const b = merged.mends.find(each => each.id === 'b')!
+      expect(b.done.toSorted()).toEqual(['cone', 'wipe'])
+      expect(b.readings).toEqual({ diameterMm: { typed: '9 mm', value: 9 }, capMm: { typed: '1 mm', value: 1 } })
+      expect(merged.overruled).toEqual([{ field: 'mends.b.name', words: 'here' }])
+    }
   })
 })
 

@@ -22,6 +22,8 @@ export const rodForWall = (wallMm: number): number => ROD_FOR_WALL.find(([toMm])
 export const migModeFor = (process: string, wallMm: number): MigMode => process === 'mig-pulse' ? 'pulse' : wallMm <= 4 ? 'cold' : 'spray'
 
 const ROD_LONG_MM = 914
+/** Arc until there is a puddle that takes rod, and back off at the end, for each pass. Common practice, no source. */
+const PUDDLE_MIN = 0.15
 const NONE: Means = { passes: 0, massG: 0, rods: 0, wireM: 0, arcMin: 0, flameMin: 0 }
 
 /** Passes of beads of one section over a volume: at least one. */
@@ -45,7 +47,7 @@ export function meansOf(lay: Lay, filler: Alloy, wallMm: number, startC: number)
   const massG = lay.volumeMm3 * density / 1000
   const common = { ...NONE, massG, rods: lay.volumeMm3 / LANDS_SHARE.rod / (rodMm2 * ROD_LONG_MM), passes: passesFor(lay, BEAD_TO_ROD_AREA * rodMm2) }
   if (by === 'flame') return { ...common, flameMin: lay.volumeMm3 / 1000 / FLAME_CM3_MIN[lay.process as keyof typeof FLAME_CM3_MIN] }
-  return { ...common, arcMin: massG / (DEPOSIT_G_MIN_PER_MM2 * rodMm ** 2) }
+  return { ...common, arcMin: massG / (DEPOSIT_G_MIN_PER_MM2 * rodMm ** 2) + common.passes * PUDDLE_MIN }
 }
 
 /** A gun's settings with the thinnest wire that bears the current. @throws NoAnswer where none does */

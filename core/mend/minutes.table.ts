@@ -12,8 +12,8 @@ export const LOCATE_MIN = 6
 /** Grinding the far side of a kept break back to sound weld. */
 export const BACK_GRIND_MIN = 4
 /** Dressing by hand: to begin and for each cm²; roughly, blended, and a seat to size. */
-export const ROUGH = { startMin: 0.5, perCm2: 0.3 } as const
-export const BLEND = { startMin: 2, perCm2: 0.8 } as const
+export const ROUGH = { startMin: 0.4, perCm2: 0.3 } as const
+export const BLEND = { startMin: 3, perCm2: 1 } as const
 export const SEAT = { startMin: 22, perCm2: 2 } as const
 export const PATCH_CUT_MIN = 25
 export const PATCH_LAP_MIN = 6
@@ -41,7 +41,7 @@ export const DEGREASE_MIN = { 'dry': 1.5, 'handled': 2.5, 'oily': 10, 'oil-soake
 export const UNCOAT_MIN = 4
 export const PROTECT_MIN_EACH = 3
 /** Brushing, turning and looking between passes. */
-export const BETWEEN_PASSES_MIN = 0.35
+export const BETWEEN_PASSES_MIN = 0.25
 /** Arc without rod until nothing more comes, for a mend. */
 export const BOIL_OUT_MIN = { 'dry': 0, 'handled': 0.3, 'oily': 3, 'oil-soaked': 9 } as const
 /** Runs by itself: a bake for an oil-soaked part, and cooling for each kg. */

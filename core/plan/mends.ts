@@ -141,6 +141,11 @@ export function mendCall(row: MendRow, station: Shown): Sentence {
   return [`${name}: ${way}`, figure(planned.depositG, 'g'), ` in ${count(planned.passes, 'pass', 'passes')}, `, figure(minutesOf(planned), 'min'), ' in all.']
 }
 
+/** What the call says of each mend: one may be mended and another refused. */
+export const mendVerdicts = ({ rows }: MendsData): Sentence[] => rows.flatMap((row): Sentence[] => row.planned
+  ? [[`${capital(row.name)}: ${VERDICT_WORDS[row.planned.decision]}, `, figure(Math.round(row.planned.chancePct), 'pct'), ` likely to last${row.planned.way ? `, ${WAYS[row.planned.way as keyof typeof WAYS]}` : ''}.`]]
+  : [])
+
 /** A station of a job that has nothing but mends: its call goes from one to the next. */
 export function stationOfMends<Data>(plan: StationPlan<Data>, { rows }: MendsData, station: Shown): StationPlan<Data> {
   const call: Sentence = rows.length ? rows.flatMap((row, n): Part[] => [...(n ? ['; '] : []), ...partsOf(row, station)]).concat('.') : ['Say what is broken: add a mend above.']

@@ -5,7 +5,7 @@ import { bodyOf, type Body } from './body'
 import { chooseFillerFor, chooseProcessFor, planCall, type CallData } from './call'
 import { planHandOver, type HandOverData } from './hand-over'
 import { planKnow, type KnowData } from './know'
-import { mendsBasis, mendsTake, planMends, stationOfMends, type MendsData } from './mends'
+import { mendsBasis, mendsTake, mendVerdicts, planMends, stationOfMends, type MendsData } from './mends'
 import { planOpen, type OpenData } from './open'
 import type { StationPlan } from './parts'
 import { phasesOf } from './phases'
@@ -93,7 +93,8 @@ export function planJob(job: Job, kit: Kit): JobPlan {
   const phases = phasesOf(job, kit, open.data, warm.data, weld.data, rebuild.data, prove.data, mends)
   const before = [takeIn, know, open, warm, weld, rebuild, prove]
   const handOver = grounded(planHandOver(job, kit, phases, open.data, weld.data, choices.filler, unmetBefore(job, before, prove.data), mends))
-  const call = warned(planCall(job, kit, know.data, choices, handOver.data.quote?.total ?? null))
+  const judged = planCall(job, kit, know.data, choices, handOver.data.quote?.total ?? null)
+  const call = warned({ ...judged, why: [...judged.why, ...mendVerdicts(mends)] })
   const all = { 'take-in': takeIn, know, call, open, warm, weld, rebuild, prove, 'hand-over': handOver }
   return { ...Object.fromEntries(STATION_IDS.map(id => [id, { ...all[id], ...standing(job, all[id]) }])), mends } as unknown as JobPlan
 }

@@ -8,7 +8,8 @@ import { figures, showText, type ReadingSystem } from '../quantity/show'
 import { KEY_UNITS, type UnitKey } from '../quantity/units.table'
 import { caution, CAUTION_CODES } from '../safety/cautions.table'
 import { money } from './hand-over'
-import { list, type Sentence } from './parts'
+import { mendCall } from './mends'
+import { capital, list, type Sentence } from './parts'
 import type { JobPlan } from './plan-job'
 import { DOES_WORDS } from './take-in'
 import { settingsLine } from './weld-data'
@@ -72,6 +73,7 @@ export function recordOf(job: Job, plan: JobPlan, kit: Kit, system: ReadingSyste
       { label: 'Highest reading kept', text: hottest === null ? '' : `${text(hottest.value, 'c')}, ${hottest.instrument}` },
       { label: 'Arc, by the clock', text: arcMin > 0 ? text(arcMin, 'min') : '' },
     ] },
+    { title: 'Mends', lines: plan.mends.rows.map(row => ({ label: capital(row.name), text: sentenceText(mendCall(row, 'open'), system) })) },
     { title: 'How it was proved', lines: [...plan.prove.data.checks.map(check => ({ label: check.name, text: check.result ? `${check.result === 'pass' ? 'passed' : 'failed'}${check.note ? `: ${check.note}` : ''}` : 'not done' })), ...plan.prove.data.compared.flatMap(entry => entry.said ? [{ label: 'Before and after', text: sentenceText(entry.said, system) }] : []), ...[plan.prove.data.runOut, plan.prove.data.leak, plan.prove.data.balance].flatMap(found => found && 'said' in found ? [{ label: 'Measured', text: sentenceText(found.said, system) }] : [])] },
     { title: 'Use', lines: [
       { label: 'Limits on use', text: handOver.limits },

@@ -2,7 +2,7 @@ import type { Does, Moves } from '../part/words.table'
 
 /** Minutes of each check. Common practice, no source. */
 export const CHECK_MIN: Readonly<Record<string, number>> = {
-  'look': 0.7, 'dye': 7, 'fit': 1, 'flatness': 6, 'alignment': 3, 'bolt-pattern': 3, 'leak': 12, 'run-out': 8, 'balance': 9, 'torque': 1.5, 'thread-gauge': 1.5, 'bore': 4, 'weight': 2,
+  'look': 0.5, 'dye': 7, 'fit': 1, 'flatness': 6, 'alignment': 3, 'bolt-pattern': 3, 'leak': 12, 'run-out': 8, 'balance': 9, 'torque': 1.5, 'thread-gauge': 1.5, 'bore': 4, 'weight': 2,
 }
 
 interface Part { readonly does: Does, readonly moves: Moves, readonly mustNotMove: readonly string[] }

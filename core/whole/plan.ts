@@ -19,6 +19,7 @@ import { LAYS_BY } from '../lay/process.table'
 import type { KindInput, MendWork, PartFacts, Work } from '../mend/kind'
 import { BAKE_MIN, BETWEEN_PASSES_MIN, BOIL_OUT_MIN, BRAZE_SET_UP_MIN, COOL_MIN, COOL_MIN_PER_KG, COOL_MOST_MIN, DEGREASE_MIN, MILL_SET_UP_MIN, PROTECT_MIN_EACH, TAKE_IN_MIN, UNCOAT_MIN, WELD_SET_UP_MIN } from '../mend/minutes.table'
 import { kindOf, type KindId } from '../mend/registry'
+import type { Alloy } from '../metal/alloys.table'
 import { findAlloy } from '../metal/find-alloy'
 import { familyById } from '../metal/families.table'
 import { metalHazards } from '../metal/identify/identify'
@@ -95,8 +96,22 @@ interface Readied { given: MendGiven, work: MendWork, bodies: [Body, Body?], pro
 /** The machine of a process with the most current it can give through its torch. */
 const machineFor = (kit: Kit, process: ProcessId) => kit.machines.filter(entry => entry.process === process).toSorted((a, b) => Math.min(b.highA, b.torchA) - Math.min(a.highA, a.torchA))[0] ?? null
 
+type BestFiller = (a: Alloy, b: Alloy) => string
+const USUAL_DILUTION_PCT = 30
+
+/** The best filler for a pair of metals in this part's service; asked once a pair, since a part has few metals and may have many mends. */
+function bestFillerFor(part: PartGiven): BestFiller {
+  const known = new Map<string, string>()
+  return (a, b) => {
+    const pair = `${a.name} ${b.name}`
+    const found = known.get(pair) ?? chooseFiller(a, b, { maxC: part.hotC ?? 40, anodised: part.finishAfter === 'anodised', saltWater: part.saltWater, load: part.does, heatTreatAfter: false }, USUAL_DILUTION_PCT).ranked.find(row => findAlloy(row.filler))?.filler ?? '4043'
+    known.set(pair, found)
+    return found
+  }
+}
+
 /** Everything that one mend asks for by itself, but its place among the others: work, filler, process and what the machine wants of the heat. */
-function ready(given: MendGiven, { kit, part, warm }: JobGiven, bodies: readonly Body[], facts: PartFacts, mass: { massG: number, skinMm2: number }): Readied {
+function ready(given: MendGiven, { kit, part, warm }: JobGiven, bodies: readonly Body[], facts: PartFacts, mass: { massG: number, skinMm2: number }, bestFiller: BestFiller): Readied {
   const named = (id: string) => {
     const found = bodies.find(body => body.id === id)
     if (!found) throw new NoAnswer(`mend ${given.id} names a body ${id} that the part has not got`)
@@ -105,8 +120,7 @@ function ready(given: MendGiven, { kit, part, warm }: JobGiven, bodies: readonly
   const mine = (given.bodies?.length ? given.bodies.map(named) : [bodies[0]!]) as [Body, Body?]
   const [first, second] = mine
   const wantedFiller = given.lays?.find(lay => lay.filler)?.filler
-  const { ranked: fillers } = chooseFiller(first.alloy, second?.alloy ?? first.alloy, { maxC: part.hotC ?? 40, anodised: part.finishAfter === 'anodised', saltWater: part.saltWater, load: part.does, heatTreatAfter: false }, 30)
-  const filler = wantedFiller ? findAlloy(wantedFiller)?.name ?? wantedFiller : fillers.find(row => findAlloy(row.filler))?.filler ?? '4043'
+  const filler = wantedFiller ? findAlloy(wantedFiller)?.name ?? wantedFiller : bestFiller(first.alloy, second?.alloy ?? first.alloy)
   const work = kindOf(given.kind).plan({ values: given.values, bodies: mine, part: facts, filler: findAlloy(filler)!, opened: given.opened } as unknown as KindInput<Fields>)
   const base = { given, work, bodies: mine, filler, limitA: 0, leastC: ROOM_C, reason: null }
   if (!work.laid.length) return { ...base, process: null, wanted: [] }
@@ -141,14 +155,14 @@ function ready(given: MendGiven, { kit, part, warm }: JobGiven, bodies: readonly
 }
 
 /** A braze that this flame and metal do not bear; null where it goes. */
-function brazeTrouble(process: ProcessId, kit: Kit, body: Body, mass: { massG: number, skinMm2: number }, serviceC: number): string | null {
+function brazeTrouble(process: ProcessId, kit: Kit, body: Body, mass: { massG: number, skinMm2: number }, serviceC: number, atEdge: boolean): string | null {
   const rod = BRAZE_ROD_OF[process]
   const torch = kit.torches[0]
   if (!rod) return null
   if (!torch) return 'no-torch'
   const plan = planBraze({ base: body.alloy, rod, massKg: mass.massG / 1000, areaMm2: mass.skinMm2, sourceW: torch.powerW, efficiencyPct: torch.efficiencyPct, ambientC: ROOM_C, serviceC })
   if (plan.verdict === 'refused') return 'braze-refused'
-  return plan.verdict === 'too-cold' && torchMinutes(torch, mass, body.alloy, body.wallMm, BRAZE_RODS[rod].liquidusC + BRAZE_RODS[rod].overK) === null ? 'never-melts-rod' : null
+  return plan.verdict === 'too-cold' && torchMinutes(torch, mass, body.alloy, body.wallMm, BRAZE_RODS[rod].liquidusC + BRAZE_RODS[rod].overK, atEdge) === null ? 'never-melts-rod' : null
 }
 
 interface Laid { lay: Lay, means: Means }
@@ -164,7 +178,8 @@ export function planWhole(job: JobGiven): JobPlanned {
   const [main] = bodies as [Body, ...Body[]]
   const mass = massOf(part, main.alloy.densityGcm3, main.wallMm)
   const facts: PartFacts = { does: part.does, moves: part.moves, soak: part.soak, mustNotMove: part.mustNotMove, seat: part.mustNotMove.some(id => SEATS.includes(id)) }
-  const readied = job.mends.map(mend => ready(mend, job, bodies, facts, mass))
+  const bestFiller = bestFillerFor(part)
+  const readied = job.mends.map(mend => ready(mend, job, bodies, facts, mass, bestFiller))
   const warm = warmFor({ wanted: job.warm, torches: kit.torches, part: { ...mass, protect: part.protect }, body: main, arcs: readied.filter(one => one.process && isArc(one.process) && !one.reason).map(one => ({ leastC: one.leastC, wallMm: one.work.wallMm, soak: part.soak })) })
   const startC = warm.need !== 'none' && warm.reaches ? warm.toC : ROOM_C
   const mends = readied.map(one => planOne(one, job, mass, startC))
@@ -225,7 +240,7 @@ function planOne(one: Readied, job: JobGiven, mass: { massG: number, skinMm2: nu
   const opening: Work[] = [...coat, ...work.opening]
   const handMin = sum([...opening, ...work.rebuild].map(step => step.handMin)) + passes * BETWEEN_PASSES_MIN + flameMin + sum(work.checks.map(check => CHECK_MIN[check] ?? 2))
   const machineMin = sum([...opening, ...work.rebuild].map(step => step.machineMin ?? 0))
-  const brazes = laid.map(({ lay }) => brazeTrouble(lay.process, kit, body, mass, part.hotC ?? 40)).find(Boolean) ?? null
+  const brazes = laid.map(({ lay }) => brazeTrouble(lay.process, kit, body, mass, part.hotC ?? 40, given.kind === 'edge')).find(Boolean) ?? null
   const trouble = work.refused ?? one.reason ?? brazes ?? (arcs && one.leastC > startC + 1 ? 'does-not-melt-in' : null)
   const judged = judge({ families: [...body.families], soak: part.soak, earlierRepair: part.earlierRepair, load: part.does, safetyCritical: part.safetyCritical, wallMm: Math.max(0.5, work.wallMm), newPrice: part.newPrice })
   const points = sum(work.risks.map(risk => risk.points)) + (process && laid.length ? PROCESS_POINTS[process][part.does] : 0)

@@ -70,6 +70,7 @@ describe('whole jobs of the trade', () => {
   it('the blade edge of a turning part with zinc rod: about 10 min to grind, about 20 to dress, two to three hours with cooling', () => {
     const answer = plan({ kit: kit([], [], [torch]), part: { does: 'static', moves: 'spins', soak: 'dry', massG: 4500, bodies: [{ id: 'a', alloy: '356', wallMm: 6 }] }, mends: [{ id: 'edge', kind: 'edge', longMm: 60, wideMm: 6, highMm: 10 }] })
     expect(one(answer).process).toBe('zinc-rod-braze')
+    expect(one(answer).decision).not.toBe('decline')
     within(one(answer).opening.find(step => step.code === 'square-edge')!.handMin, 10, 10)
     within(one(answer).rebuild[0]!.handMin, 20, 20)
     within(answer.totals.elapsedMin, 120, 180)

@@ -37,14 +37,17 @@ export function leastPreheatC(wallMm: number, maxA: number, process: ArcProcess,
   return lowA <= maxA ? ROOM_C : MELTING_C - (MELTING_C - ROOM_C) * maxA / lowA
 }
 
-/** How long this torch takes to bring the whole part, or where it never does the zone under it, to a temperature; null where it does neither. */
-export function torchMinutes(torch: Torch, part: { massG: number, skinMm2: number }, alloy: Alloy, wallMm: number, toC: number): { minutes: number, where: 'whole' | 'zone' } | null {
+/**
+ * How long this torch takes to bring the whole part, or where it never does the zone under it, to a temperature; null where it does
+ * neither. At an edge the heat has half the plate to go into, so the spot rises twice as far (its image in the edge).
+ */
+export function torchMinutes(torch: Torch, part: { massG: number, skinMm2: number }, alloy: Alloy, wallMm: number, toC: number, atEdge = false): { minutes: number, where: 'whole' | 'zone' } | null {
   const absorbedW = torch.powerW * torch.efficiencyPct / 100
   const whole = preheat({ massKg: part.massG / 1000, specificHeatJkgK: alloy.specificHeatJkgK, areaMm2: part.skinMm2, ambientC: ROOM_C, absorbedW, ...STILL_AIR }, ROOM_C, toC)
   if (whole.reaches && whole.timeS! / 60 <= MOST_MIN) return { minutes: whole.timeS! / 60, where: 'whole' }
   const conductivity = conductivityWmK(alloy)
   const spot = { absorbedW, sigmaMm: fuelOf(torch.gas).oxygen ? SPOT_MM.oxygen : SPOT_MM.air, wallMm, conductivityWmK: conductivity, diffusivityM2s: conductivity / (alloy.densityGcm3 * 1000 * alloy.specificHeatJkgK) }
-  const seconds = ZONE_TRIES_S.find(each => ROOM_C + spotRise(spot, each) >= toC)
+  const seconds = ZONE_TRIES_S.find(each => ROOM_C + (atEdge ? 2 : 1) * spotRise(spot, each) >= toC)
   if (seconds !== undefined) return { minutes: seconds / 60, where: 'zone' }
   return whole.reaches ? { minutes: whole.timeS! / 60, where: 'whole' } : null
 }
