@@ -189,7 +189,7 @@ function ciderTray(): Job {
 }
 
 function fanHub(): Job {
-  const job = newJob('dome-fan', 'Dome fan, blade tip gone', 'the observatory', '2026-11-22T15:05:00Z')
+  const job = newJob('vent-fan', 'Vent fan, blade tip gone', 'the observatory', '2026-11-22T15:05:00Z')
   Object.assign(job.takeIn, { does: 'cyclic', moves: 'spins', soak: 'dry', cause: 'thrown', damage: 'A corner of one blade knocked off, the hub scored where a screw came loose.', wallMm: reading('6 mm', 'mm'), newPrice: 310, mustNotMove: ['bearing-bore'] })
   Object.assign(job.know, { form: 'casting', surface: 'smooth-mould', alloy: '356' })
   job.warm.massG = reading('2.4 kg', 'g')

@@ -8,8 +8,8 @@ const bring = (page: Page, text: string) => page.getByTestId('import').setInputF
 test('the same file twice doubles nothing; the whole shop comes out as it went in', async ({ page }) => {
   await bringDemo(page)
   await bring(page, demoText())
-  await expect(page.getByRole('status')).toContainText('0 new, 0 brought up to date, 5 already here')
-  await expect(page.locator('table.jobs tbody tr')).toHaveCount(5)
+  await expect(page.getByRole('status')).toContainText('0 new, 0 brought up to date, 8 already here')
+  await expect(page.locator('table.jobs tbody tr')).toHaveCount(8)
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Take the whole shop out' }).click()])
   const out = readFile(readFileSync(await download.path(), 'utf8'))
   const demo = readFile(demoText())
@@ -29,7 +29,7 @@ test('a bad file changes nothing and says where it is wrong', async ({ page }) =
     await bring(page, text)
     await expect(page.getByRole('status')).toContainText('nothing was changed')
     await expect(page.getByRole('status')).toContainText(why)
-    await expect(page.locator('table.jobs tbody tr')).toHaveCount(5)
+    await expect(page.locator('table.jobs tbody tr')).toHaveCount(8)
   }
 })
 

@@ -1,7 +1,7 @@
-import { expect } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { askOnCommandLine, bringDemo, saved, test } from './bench'
 
-const field = (page: import('@playwright/test').Page, end: string) => page.locator(`input[data-path$=".readings.${end}"]`)
+const field = (page: Page, end: string) => page.locator(`input[data-path$=".readings.${end}"]`)
 
 test('a stripped drain boss, and nothing else, reaches a price with no field about cracks on the way', async ({ page }) => {
   await page.goto('/')

@@ -61,6 +61,8 @@ export function useDay() {
     }
     const mine = ++ticket
     busy.value = true
+    // What was wrong before is not what is being worked out now.
+    reason.value = null
     share.value = 0
     const told = await day.plan(toRaw(openJobs.value), toRaw(shop.kit), hours.value.fromMin, hours.value.toMin, around(), proxy((done: number) => { share.value = done }))
     if (mine !== ticket) return
