@@ -24,6 +24,18 @@ describe('named clocks', () => {
     expect(clocks.running[0]!.leftS).toBeGreaterThan(10)
     expect(clocks.running[0]!.leftS).toBeLessThanOrEqual(12)
   })
+  it('run on this page where they find no room, say so, and are stored once there is some', async () => {
+    const put = vi.spyOn(db.clocks, 'put').mockRejectedValue(Object.assign(new Error('no room'), { name: 'QuotaExceededError' }))
+    await clocks.start('Bake', 3600, 'a')
+    expect(clocks.running.map(clock => clock.name)).toEqual(['Bake'])
+    expect(clocks.saveError).toMatch(/no room left/)
+    put.mockRestore()
+    await clocks.tryAgain()
+    await settled()
+    expect(clocks.saveError).toBeNull()
+    expect(await db.clocks.count()).toBe(1)
+    expect(clocks.running).toHaveLength(1)
+  })
   it('keep their ends in the database: a reload, or a day with the bench shut, changes nothing', async () => {
     await clocks.start('Soak', 600, 'a')
     const [stored] = await db.clocks.toArray()

@@ -122,7 +122,42 @@ describe('taking in a file', () => {
   })
 })
 
+describe('a disk that is full', () => {
+  const full = () => Promise.reject(Object.assign(new Error('no room'), { name: 'QuotaExceededError' }))
+  it('keeps a changed kit on screen, says that it is not stored, and stores it when there is room', async () => {
+    await shop.saveKit({ ...EMPTY_KIT, ratePerHour: 42 })
+    const put = vi.spyOn(db.kit, 'put').mockImplementation(full as never)
+    expect(await shop.saveKit({ ...EMPTY_KIT, ratePerHour: 77 })).toBeNull()
+    expect(shop).toMatchObject({ kit: { ratePerHour: 77 }, saveError: expect.stringContaining('no room left') })
+    expect((await db.kit.get('kit'))!.kit.ratePerHour).toBe(42)
+    put.mockRestore()
+    await shop.tryAgain()
+    expect(shop.saveError).toBeNull()
+    expect((await db.kit.get('kit'))!.kit.ratePerHour).toBe(77)
+  })
+  it('refuses a kit that no file could hold, with the reason, and leaves the one there was', async () => {
+    await shop.saveKit({ ...EMPTY_KIT, ratePerHour: 42 })
+    expect(await shop.saveKit({ ...EMPTY_KIT, ratePerHour: 1e9 })).toMatch(/ratePerHour/)
+    expect(await shop.saveKit({ ...EMPTY_KIT, learnt: { at: '2026-11-12T09:00:00.000Z', ratios: { weld: { ratio: 21, jobs: 3, low: null, high: null } } } })).toMatch(/at most 20/)
+    expect(shop.kit.ratePerHour).toBe(42)
+  })
+  it('says so when a new job finds no room', async () => {
+    const put = vi.spyOn(db.jobs, 'bulkPut').mockImplementation(full as never)
+    await expect(shop.startJob('A part', '')).rejects.toThrow('no room')
+    put.mockRestore()
+    expect(await db.jobs.count()).toBe(0)
+  })
+})
+
 describe('the shelf', () => {
+  it('puts back what was taken off, with its pictures', async () => {
+    await shop.importBytes(zipWith('a.png'))
+    const before = await everything()
+    await shop.takeOff('one')
+    expect([await db.jobs.count(), await db.held.count(), await db.cards.count()]).toEqual([0, 0, 0])
+    await shop.putItBack()
+    expect(await everything()).toBe(before)
+  })
   it('has a card for every job, newest first, as long as it is looked at', async () => {
     const leave = shop.followShelf()
     const one = await shop.startJob('  First part ', 'someone')

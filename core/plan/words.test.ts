@@ -58,11 +58,12 @@ const FAULTS: readonly [RegExp, string][] = [
 function faults({ job, kit }: { job: Job, kit: Kit }): string[] {
   const plan = planJob(job, kit)
   return STATION_IDS.flatMap((id) => {
-    const { call, why, change, short, cautions, wants } = plan[id]
+    const { call, why, change, short, cautions, wants, workings } = plan[id]
     const said = [call, ...why, ...change].flatMap(sentence => (['metric', 'inch'] as const).map(system => sentenceText(sentence, system)))
     return [
       ...[...said, ...cautions.map(one => one.text)].flatMap(text => FAULTS.flatMap(([pattern, name]) => pattern.test(text) ? [`${id}: ${name} in “${text}”`] : [])),
       ...[short, ...wants].flatMap(text => /undefined|null|NaN|\[object| {2}/.test(text) ? [`${id}: “${text}”`] : []),
+      ...Object.values(workings).flatMap(({ steps }) => steps.flatMap(({ label, formula }) => /[1-9]\d*\.\d{7,}|0\.0*[1-9]\d{6,}|undefined|NaN/.test(`${label} ${formula}`) ? [`${id}: working “${label}: ${formula}”`] : [])),
       ...(short.length > 60 || !short ? [`${id}: “${short}” does not fit the strip`] : []),
     ]
   })
@@ -77,7 +78,7 @@ describe('a settled station', () => {
       const after = planJob(patches.reduce<Job>((changed, one) => applyPatch(changed, one), settled), kit)
       for (const id of STATION_IDS) {
         const says = (plan: typeof before) => JSON.stringify([plainSentence(plan[id].call), plan[id].cautions.map(caution => caution.code).toSorted()])
-        if (id !== 'hand-over' && says(after) !== says(before)) {
+        if (says(after) !== says(before)) {
           altered += 1
           expect(after[id].changed.length, `${id}: ${says(before)} → ${says(after)}`).toBeGreaterThan(0)
         }
