@@ -12,6 +12,9 @@ const MELTING_C = 620
 const LEAST_SHARE = 0.4
 const LEAST_S = 5
 
+/** What an arc at a current warms the whole of a part by over some minutes, K: its heat over the part's capacity, losses left out. */
+export const soakedC = (process: ArcProcess, a: number, arcMin: number, massG: number, alloy: Alloy): number => a * VOLTS[process] * ENTERS[process] * arcMin * 60 / (massG / 1000 * alloy.specificHeatJkgK)
+
 export interface Current { startA: number, easedA: number, zoneC: number }
 
 /**

@@ -1,5 +1,6 @@
 import { gasUse } from '../arc/gas'
 import type { ArcProcess } from '../arc/amps'
+import { INTERPASS_C } from '../arc/interpass.table'
 import { postflowS } from '../arc/setup'
 import { NoAnswer, type Step } from '../ask/question'
 import { BRAZE_RODS } from '../braze/rods.table'
@@ -28,7 +29,8 @@ import { bodyOf, type Body, type BodyGiven } from '../part/bodies'
 import { massOf, type PartSizes } from '../part/mass'
 import type { Does, Moves } from '../part/words.table'
 import { CHECK_MIN, partChecks } from './checks.table'
-import { currentFor } from './current'
+import { currentFor, soakedC } from './current'
+import { orderOf, type Ordered } from './order'
 import { priceOf } from './price'
 import { leastPreheatC, mostPreheatC, ROOM_C, torchMinutes, warmFor, type WarmAsk, type Warmth } from './warm'
 
@@ -73,6 +75,8 @@ export interface JobPlanned {
   part: { massG: number, skinMm2: number, from: string }
   warm: Warmth
   mends: PlannedMend[]
+  /** The order they are taken on in, each with its reason. */
+  order: Ordered[]
   checks: string[]
   totals: { arcMin: number, handMin: number, machineMin: number, waitMin: number, elapsedMin: number, gasL: number, rods: number, wireM: number, price: number, ofNewPct: number | null, shared: { code: string, minutes: number }[] }
   cautions: string[]
@@ -92,6 +96,10 @@ const isArc = (process: ProcessId): process is ArcProcess => PROCESSES[process].
 const SEATS = ['locating-diameter', 'gasket-face', 'seat']
 
 interface Readied { given: MendGiven, work: MendWork, bodies: [Body, Body?], process: ProcessId | null, filler: string, wanted: WantedLay[], reason: string | null, leastC: number, limitA: number }
+
+const interpassC = (body: Body) => INTERPASS_C[body.alloy.family].mostC
+/** What a mend's arc warms the whole part by, K. */
+const soaksUpC = ({ process, startA, easedA, arcMin }: PlannedMend, massG: number, body: Body): number => process && isArc(process) && startA !== null ? soakedC(process, (startA + easedA!) / 2, arcMin, massG, body.alloy) : 0
 
 /** The machine of a process with the most current it can give through its torch. */
 const machineFor = (kit: Kit, process: ProcessId) => kit.machines.filter(entry => entry.process === process).toSorted((a, b) => Math.min(b.highA, b.torchA) - Math.min(a.highA, a.torchA))[0] ?? null
@@ -182,7 +190,18 @@ export function planWhole(job: JobGiven): JobPlanned {
   const readied = job.mends.map(mend => ready(mend, job, bodies, facts, mass, bestFiller))
   const warm = warmFor({ wanted: job.warm, torches: kit.torches, part: { ...mass, protect: part.protect }, body: main, arcs: readied.filter(one => one.process && isArc(one.process) && !one.reason).map(one => ({ leastC: one.leastC, wallMm: one.work.wallMm, soak: part.soak })) })
   const startC = warm.need !== 'none' && warm.reaches ? warm.toC : ROOM_C
-  const mends = readied.map(one => planOne(one, job, mass, startC))
+  // Each mend finds the part as warm as those before it have left it.
+  const cold = readied.map(one => planOne(one, job, mass, startC, startC))
+  const order = orderOf(cold.map((mend, n) => ({ id: mend.id, kind: mend.kind, arcMin: mend.arcMin, machined: mend.machineMin > 0, laid: readied[n]!.work.laid.length > 0 })))
+  let partC = startC
+  const warmed = new Map<string, PlannedMend>()
+  for (const { id } of order) {
+    const n = cold.findIndex(mend => mend.id === id)
+    const planned = partC > startC ? planOne(readied[n]!, job, mass, startC, partC) : cold[n]!
+    warmed.set(id, planned)
+    partC = Math.min(Math.max(startC, interpassC(main)), partC + soaksUpC(planned, mass.massG, main))
+  }
+  const mends = cold.map(mend => warmed.get(mend.id)!)
   const checks = partChecks(part)
   const welded = mends.filter(mend => mend.lays.length)
   const milled = readied.some(one => [...one.work.opening, ...one.work.rebuild].some(work => work.mill))
@@ -205,7 +224,7 @@ export function planWhole(job: JobGiven): JobPlanned {
     ...(warm.need !== 'none' ? ['torch-fire', 'hot-no-glow'] : []), ...mends.flatMap(mend => mend.cautions),
   ])]
   return {
-    decision: mends.reduce<JudgeVerdict>((found, mend) => worse(found, mend.decision), 'repair'), chancePct: Math.min(...mends.map(mend => mend.chancePct)), part: mass, warm, mends, checks,
+    decision: mends.reduce<JudgeVerdict>((found, mend) => worse(found, mend.decision), 'repair'), chancePct: Math.min(...mends.map(mend => mend.chancePct)), part: mass, warm, mends, order, checks,
     totals: { arcMin, handMin, machineMin, waitMin, elapsedMin: arcMin + handMin + machineMin + waitMin, gasL: sum(mends.map(mend => mend.gasL)), rods: sum(mends.map(mend => mend.rods)), wireM: sum(mends.map(mend => mend.wireM)), price, ofNewPct: part.newPrice ? price / part.newPrice * 100 : null, shared },
     cautions,
     working: [
@@ -217,7 +236,8 @@ export function planWhole(job: JobGiven): JobPlanned {
   }
 }
 
-function planOne(one: Readied, job: JobGiven, mass: { massG: number, skinMm2: number }, startC: number): PlannedMend {
+/** One mend worked out: `startC` is what the part was warmed to, `foundC` what the mends before it have left it at. */
+function planOne(one: Readied, job: JobGiven, mass: { massG: number, skinMm2: number }, startC: number, foundC: number): PlannedMend {
   const { given, work, bodies: [body, second], process, filler } = one
   const { kit, part } = job
   const arcs = one.wanted.some(lay => isArc(lay.process))
@@ -228,7 +248,7 @@ function planOne(one: Readied, job: JobGiven, mass: { massG: number, skinMm2: nu
   const arcMin = sum(laid.map(({ means }) => means.arcMin)) + boilMin
   const arcProcess = one.wanted.map(lay => lay.process).find(isArc)
   const current = arcProcess && laid.length
-    ? currentFor({ wallMm: work.wallMm, joint: work.joint, process: arcProcess, startC, arcMin, passes: Math.max(1, passes), ...mass, alloy: body.alloy, zoneWallMm: Math.min(body.wallMm, second?.wallMm ?? body.wallMm), limitA: one.limitA || Infinity })
+    ? currentFor({ wallMm: work.wallMm, joint: work.joint, process: arcProcess, startC: foundC, arcMin, passes: Math.max(1, passes), ...mass, alloy: body.alloy, zoneWallMm: Math.min(body.wallMm, second?.wallMm ?? body.wallMm), limitA: one.limitA || Infinity })
     : null
   // A wire is not what a machine's duty allows for a rod: both rest as they must.
   const rods = laid.filter(({ means }) => means.rods > 0).reduce((found, { lay, means }) => found.set(lay.filler!, (found.get(lay.filler!) ?? 0) + means.rods), new Map<string, number>())

@@ -104,6 +104,21 @@ describe('a part and its mends', () => {
   })
 })
 
+describe('between mends', () => {
+  it('what is bent comes first, then what takes most heat, places that must be true after it, cold work last; each says why', () => {
+    const { order } = plan([mend('thread'), mend('face'), mend('crack', 'small', { lengthMm: 20 }), mend('crack', 'large', { lengthMm: 120 }), mend('bent')])
+    expect(order).toEqual([{ id: 'bent', why: 'straight-first' }, { id: 'large', why: 'most-heat-first' }, { id: 'small', why: 'most-heat-first' }, { id: 'face', why: 'true-places-after' }, { id: 'thread', why: 'cold-last' }])
+    for (const { why } of order) expect(WHOLE_WORDS[why]).toBeTruthy()
+  })
+  it('the part keeps the heat of the one before: the next wants less current, and no more than its interpass limit counts', () => {
+    const alone = plan([mend('crack', 'small', { lengthMm: 20 })], { ...PART, massG: 400 }, { warm: 'none' }).mends[0]!
+    const after = plan([mend('crack', 'small', { lengthMm: 20 }), mend('crack', 'large', { lengthMm: 200 })], { ...PART, massG: 400 }, { warm: 'none' }).mends[0]!
+    expect(after.startA!).toBeLessThan(alone.startA!)
+    expect(after.startA! / alone.startA!).toBeGreaterThan((620 - 175) / 600 - 0.02)
+    expect(after.arcMin).toBe(alone.arcMin)
+  })
+})
+
 describe('motion', () => {
   it('a part that spins is run out and balanced whatever its mend; one that goes to and fro is weighed; a wheel is referred', () => {
     for (const kind of ['crack', 'thread', 'face'] as const) {
