@@ -7,7 +7,7 @@ import { median } from './timing'
 
 const DEMO = fileURLToPath(new URL('../demo/larkmoor-bench.json', import.meta.url))
 const JOBS = 10_000
-const PARTS = ['gearbox cover', 'bracket', 'sump', 'pump body', 'wheel guard', 'lever', 'housing', 'flange']
+const PARTS = ['gearbox cover', 'bracket', 'hopper', 'pump body', 'lamp guard', 'lever', 'housing', 'flange']
 
 interface Shop { jobs: { id: string, title: string, customer: string, updatedAt: string }[] }
 
@@ -47,7 +47,7 @@ export async function shelf(browser: Browser, address: string, line: (name: stri
   line('first paint, full over empty', `${full} ms ÷ ${empty} ms = ${(full / empty).toFixed(2)} × (limit 2)`)
   await page.locator('[data-testid="more"]').waitFor()
   const times: number[] = []
-  for (const word of ['sump 777', 'customer 31', 'lever', 'pump body 4', 'nothing at all', 'flange 99']) {
+  for (const word of ['hopper 777', 'customer 31', 'lever', 'pump body 4', 'nothing at all', 'flange 99']) {
     times.push(await page.evaluate(async (text) => {
       const input = document.querySelector<HTMLInputElement>('[data-testid="find"] input')!
       const from = performance.now()

@@ -25,16 +25,19 @@ function unitAt(path: readonly string[]): UnitKey | null {
   return PLAIN.has(key) ? 'number' : null
 }
 
+const isNear = (value: number, found: number) => Math.abs(found - value) <= NEAR * Math.max(Math.abs(found), 1e-3)
+
 function agreed(reading: Reading, unit: UnitKey): Reading {
   const { typed, value } = reading
   if (typed.trim() === '') return value === null ? reading : { typed, value: null }
-  const found = WAYS.flatMap((bare) => {
+  let first: number | null = null
+  for (const bare of WAYS) {
     const each = read(typed, unit, bare)
-    return each.ok ? [each.value] : []
-  })
-  if (!found.length) return value === null ? reading : { typed, value: null }
-  const near = value !== null && found.some(each => Math.abs(each - value) <= NEAR * Math.max(Math.abs(each), 1e-3))
-  return near ? reading : { typed, value: found[0]! }
+    if (!each.ok) continue
+    if (value !== null && isNear(value, each.value)) return reading
+    first ??= each.value
+  }
+  return first === null && value === null ? reading : { typed, value: first }
 }
 
 /**
@@ -43,7 +46,15 @@ function agreed(reading: Reading, unit: UnitKey): Reading {
  */
 export function agreeing<T>(job: T): { job: T, corrected: Corrected[] } {
   const corrected: Corrected[] = []
-  const walk = (node: unknown, path: readonly string[]): unknown => {
+  const path: string[] = []
+  const within = (key: string, inner: unknown): unknown => {
+    path.push(key)
+    const after = walk(inner)
+    path.pop()
+    return after
+  }
+  /** A copy is made only of what changes: a file of ten thousand jobs mostly agrees. */
+  const walk = (node: unknown): unknown => {
     if (isReading(node)) {
       const before = node as Reading
       const unit = unitAt(path)
@@ -52,12 +63,24 @@ export function agreeing<T>(job: T): { job: T, corrected: Corrected[] } {
       return after
     }
     if (Array.isArray(node)) {
-      const list = node.map((entry, n) => walk(entry, [...path, String(n)]))
-      return list.every((entry, n) => entry === node[n]) ? node : list
+      let list: unknown[] = node
+      node.forEach((entry, n) => {
+        const after = within(String(n), entry)
+        if (after === entry) return
+        if (list === node) list = [...node]
+        list[n] = after
+      })
+      return list
     }
     if (!isPlain(node)) return node
-    const entries = Object.entries(node).map(([key, inner]) => [key, walk(inner, [...path, key])] as const)
-    return entries.every(([key, inner]) => inner === node[key]) ? node : Object.fromEntries(entries)
+    let record = node
+    for (const [key, inner] of Object.entries(node)) {
+      const after = within(key, inner)
+      if (after === inner) continue
+      if (record === node) record = { ...node }
+      record[key] = after
+    }
+    return record
   }
-  return { job: walk(job, []) as T, corrected }
+  return { job: walk(job) as T, corrected }
 }
