@@ -27,6 +27,8 @@ export interface MendRow {
   planned: PlannedMend | null
   /** It in section, to scale; null while it wants something. */
   section: Section | null
+  /** Where it comes among the mends, counted from 1, and why there; null where it can't be planned. */
+  turn: { place: number, of: number, why: string } | null
 }
 export interface MendsData { rows: MendRow[], /** Hands, arc and machine of all of them, without what is shared. */ minutes: number, rods: number, wireM: number, gasL: number, checks: string[], warm: JobPlanned['warm'] | null, /** Taken for its mass, g, where nobody weighed or measured it. */ assumedG: number | null }
 
@@ -70,6 +72,11 @@ export function partOf({ takeIn, warm, know: { dryG } }: Job, know: KnowData): {
 
 const NOTHING: Omit<MendsData, 'rows'> = { minutes: 0, rods: 0, wireM: 0, gasL: 0, checks: [], warm: null, assumedG: null }
 
+function turnOf(order: JobPlanned['order'], id: string): MendRow['turn'] {
+  const at = order.findIndex(one => one.id === id)
+  return at < 0 ? null : { place: at + 1, of: order.length, why: order[at]!.why }
+}
+
 /** Every place being mended beside the opening, worked out by the same plan that answers `job.plan`. */
 export function planMends(job: Job, kit: Kit, know: KnowData): MendsData {
   if (!job.mends.length) return { rows: [], ...NOTHING }
@@ -95,6 +102,7 @@ export function planMends(job: Job, kit: Kit, know: KnowData): MendsData {
   const rows = ready.map(({ mend, found }): MendRow => ({
     id: mend.id, kind: mend.kind, name: mend.name || kindOf(mend.kind).name, wants: 'wants' in found ? found.wants : [], reason: 'reason' in found && found.reason ? found.reason : 'values' in found ? trouble : null,
     planned: planned?.mends.find(one => one.id === mend.id) ?? null,
+    turn: turnOf(planned?.order ?? [], mend.id),
     section: 'values' in found ? sectionOf(mend.kind, { values: found.values, wallMm: part.bodies[0]!.wallMm, otherMm: bodies.find(body => body.id === mend.id)?.wallMm ?? part.bodies[0]!.wallMm, way: planned?.mends.find(one => one.id === mend.id)?.way ?? null }) : null,
   }))
   const all = planned?.mends ?? []
@@ -112,6 +120,9 @@ export const minutesOf = ({ handMin, arcMin, machineMin }: PlannedMend): number 
 export const mendsBasis = (job: Job): string => job.mends.map(({ name, kind, readings, opened, lays }) => `${name || kind}: ${Object.entries(readings).map(([key, held]) => `${key} ${typeof held === 'object' && !Array.isArray(held) ? held.typed : String(held)}`).join(', ')}${opened ? ', open' : ''}${lays.length ? `, ${lays.length} lays` : ''}`).join('; ')
 
 type Shown = 'open' | 'weld' | 'rebuild'
+
+/** The mends as they are taken on, those that can't be planned last. */
+export const inTurn = (rows: readonly MendRow[]): MendRow[] => rows.toSorted((a, b) => (a.turn?.place ?? Infinity) - (b.turn?.place ?? Infinity) || 0)
 
 /** What a station has to do for one mend, after its name. */
 function partsOf(row: MendRow, station: Shown): Part[] {

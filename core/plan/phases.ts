@@ -1,6 +1,6 @@
 import type { Job, Kit } from '../job/job.schema'
 import { COOL_MIN, DRESS_MIN, FACE_MIN_PER_CUT, FACE_SET_UP_MIN, SET_UP_WELD_MIN } from './minutes.table'
-import { minutesOf, type MendsData } from './mends'
+import { inTurn, minutesOf, type MendsData } from './mends'
 import type { OpenData } from './open'
 import { capital } from './parts'
 import type { ProveData } from './prove'
@@ -22,7 +22,7 @@ export function phasesOf(job: Job, kit: Kit, open: OpenData, warm: WarmData, wel
     { id: 'open', name: 'Open up and clean', minutes: attended, unattendedMin: unattended },
     { id: 'warm', name: 'Warm', minutes: warm.heating?.reaches ? warm.heating.timeS! / 60 + 2 : 0, unattendedMin: 0 },
     { id: 'weld', name: 'Weld', minutes: open.groove ? SET_UP_WELD_MIN + weld.elapsedMin : 0, unattendedMin: open.groove ? weld.braze?.plan.coolMin ?? COOL_MIN : 0 },
-    ...mends.rows.flatMap(({ id, name, planned }) => planned ? [{ id: `mend-${id}`.slice(0, LONGEST_ID), name: capital(name), minutes: minutesOf(planned), unattendedMin: 0 }] : []),
+    ...inTurn(mends.rows).flatMap(({ id, name, planned }) => planned ? [{ id: `mend-${id}`.slice(0, LONGEST_ID), name: capital(name), minutes: minutesOf(planned), unattendedMin: 0 }] : []),
     { id: 'rebuild', name: 'Rebuild, face and dress', minutes: job.open.work === 'none' && !threadMin ? 0 : rebuild.machined ? FACE_SET_UP_MIN + rebuild.cutsMm.length * FACE_MIN_PER_CUT + threadMin : DRESS_MIN + threadMin, unattendedMin: 0 },
     { id: 'prove', name: 'Prove', minutes: prove.checks.reduce((sum, check) => sum + check.minutes, 0), unattendedMin: 0 },
   ]

@@ -27,6 +27,7 @@ const warm = computed(() => store.plan?.mends.warm ?? null)
     <p v-else-if="!planned" role="alert">{{ row.reason }}</p>
     <template v-else>
       <p data-testid="mend-call"><b>{{ VERDICTS[planned.decision] }}</b>: {{ Math.round(planned.chancePct) }} in 100 last<template v-if="planned.way">, {{ wayName(planned.way) }}</template>.</p>
+      <p v-if="row.turn && row.turn.of > 1" data-testid="mend-turn">Taken on {{ row.turn.place }} of {{ row.turn.of }}. {{ WHOLE_WORDS[row.turn.why] }}</p>
       <p v-for="code in planned.because" :key="code">{{ planned.decision === 'decline' ? because(code) : `Against it: ${because(code)}.` }}</p>
       <template v-if="planned.ruledOut.length"><p class="label">Ruled out by its state</p><p v-for="entry in planned.ruledOut" :key="entry.way" class="small way"><b>{{ wayName(entry.way) }}</b>: {{ wordsFor(row.kind, entry.why) }}</p></template>
       <p v-if="warm && warm.need !== 'none' && planned.lays.length">Warm {{ warm.where === 'zone' ? 'the place' : 'the part' }} to <b class="figure">{{ settings.text(warm.toC, 'c') }}</b><template v-if="warm.reaches">, about <b class="figure">{{ settings.text(warm.minutes, 'min') }}</b></template>. <template v-for="code in warm.why" :key="code">{{ WHOLE_WORDS[code] }} </template></p>
