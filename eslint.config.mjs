@@ -7,10 +7,22 @@ import vueParser from 'vue-eslint-parser'
 /** What each topic of the core may use beside itself; plan, shop and the list of questions sit on top. */
 const BASE = ['ask', 'quantity', 'metal', 'safety']
 const TOPICS = {
-  ask: ['quantity'], quantity: ['ask'], safety: ['ask'], metal: ['ask', 'quantity', 'safety'],
-  crack: BASE, day: BASE, groove: BASE, heat: BASE, arc: BASE, braze: [...BASE, 'heat'], flame: [...BASE, 'heat'],
+  ask: ['quantity'],
+  quantity: ['ask'],
+  safety: ['ask'],
+  metal: ['ask', 'quantity', 'safety'],
+  crack: BASE,
+  day: BASE,
+  groove: BASE,
+  heat: BASE,
+  arc: BASE,
+  braze: [...BASE, 'heat'],
+  flame: [...BASE, 'heat'],
   // What a coating afterwards does goes by heat and by a brazed joint's rod.
-  face: [...BASE, 'heat', 'braze'], flat: BASE, fit: BASE, leak: BASE,
+  face: [...BASE, 'heat', 'braze'],
+  flat: BASE,
+  fit: BASE,
+  leak: BASE,
   // The call weighs the bead's cracking and the machine's reach, so it sits on these two.
   call: [...BASE, 'crack', 'arc', 'braze'],
   // A stand-in knows physical quantities; that its gauge loses what the leak question finds is a test of both.
@@ -20,7 +32,22 @@ const TOPICS = {
   // The puddle's rules go by the words a job's log is kept in.
   puddle: [...BASE, 'job'],
   // A job's schema takes the words of the calls and the set-ups that are stored in it from their own tables.
-  job: [...BASE, 'arc', 'call', 'groove', 'heat', 'instrument', 'fit', 'face', 'flat', 'thread', 'field', 'part', 'mend', 'lay'],
+  job: [
+    ...BASE,
+    'arc',
+    'call',
+    'groove',
+    'heat',
+    'instrument',
+    'fit',
+    'face',
+    'flat',
+    'thread',
+    'field',
+    'part',
+    'mend',
+    'lay',
+  ],
   field: BASE,
   // The part on the bench, and a place being mended on it: sums and tables of the topics, no job.
   part: [...BASE, 'field', 'call', 'heat'],
@@ -36,9 +63,21 @@ const topicZones = Object.entries(TOPICS).map(([topic, may]) => ({
 }))
 
 const zones = [
-  { target: './core', from: ['./app', './server', './cli', './demo', './e2e', './tools', './bench'], message: 'The core knows nothing of what uses it.' },
-  { target: './app', from: ['./server', './cli', './e2e', './tools', './bench'], message: 'The interface uses the core only.' },
-  { target: './app/composables', from: ['./app/bench', './app/stations', './app/pages'], message: 'pages → components → composables → core.' },
+  {
+    target: './core',
+    from: ['./app', './server', './cli', './demo', './e2e', './tools', './bench'],
+    message: 'The core knows nothing of what uses it.',
+  },
+  {
+    target: './app',
+    from: ['./server', './cli', './e2e', './tools', './bench'],
+    message: 'The interface uses the core only.',
+  },
+  {
+    target: './app/composables',
+    from: ['./app/bench', './app/stations', './app/pages'],
+    message: 'pages → components → composables → core.',
+  },
   { target: './app/bench', from: ['./app/stations', './app/pages'], message: 'What stations share knows no station.' },
   { target: './app/stations', from: ['./app/pages'], message: 'pages → components → composables → core.' },
   { target: './server', from: ['./app', './cli', './e2e', './bench'], message: 'The server uses the core only.' },
@@ -47,35 +86,85 @@ const zones = [
 ]
 
 export default tseslint.config(
-  { ignores: ['.nuxt/**', '.output/**', 'node_modules/**', 'docs/**', 'test-results/**', 'playwright-report/**', 'core/heat/field/assembly/**'] },
+  {
+    ignores: [
+      '.nuxt/**',
+      '.output/**',
+      'node_modules/**',
+      'docs/**',
+      'test-results/**',
+      'playwright-report/**',
+      'core/heat/field/assembly/**',
+    ],
+  },
   ...tseslint.configs.recommended,
   ...vue.configs['flat/recommended'],
   {
     files: ['**/*.{ts,mts,mjs,vue}'],
     plugins: { 'import-x': importX },
-    settings: { 'import-x/resolver-next': [createTypeScriptImportResolver({ project: ['./.nuxt/tsconfig.app.json', './.nuxt/tsconfig.server.json'] })] },
+    settings: {
+      'import-x/resolver-next': [
+        createTypeScriptImportResolver({ project: ['./.nuxt/tsconfig.app.json', './.nuxt/tsconfig.server.json'] }),
+      ],
+    },
     rules: {
       'import-x/no-restricted-paths': ['error', { zones }],
       'import-x/no-cycle': ['error', { ignoreExternal: true }],
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_', destructuredArrayIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_', destructuredArrayIgnorePattern: '^_' },
+      ],
       '@typescript-eslint/consistent-type-imports': 'error',
+      // Sentences stay whole, so that they can be searched for.
+      'max-len': [
+        'error',
+        { code: 120, ignoreStrings: true, ignoreTemplateLiterals: true, ignoreRegExpLiterals: true },
+      ],
       'no-console': 'off',
-      'eqeqeq': ['error', 'always', { null: 'ignore' }],
+      eqeqeq: ['error', 'always', { null: 'ignore' }],
     },
   },
   {
     files: ['core/**/*.ts'],
     ignores: ['core/**/*.test.ts', 'core/ask/stopwatch.ts'],
     rules: {
-      'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'localStorage', 'performance', 'setTimeout'],
-      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'The core has no randomness of its own.' }, { object: 'Date', property: 'now', message: 'The core has no clock.' }],
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'process',
+        'fetch',
+        'localStorage',
+        'performance',
+        'setTimeout',
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'The core has no randomness of its own.' },
+        { object: 'Date', property: 'now', message: 'The core has no clock.' },
+      ],
       'no-restricted-imports': ['error', { patterns: ['vue', 'pinia', 'vuetify', 'dexie', 'node:*', '#imports'] }],
     },
   },
   {
     files: ['**/*.vue'],
-    languageOptions: { parser: vueParser, parserOptions: { parser: tseslint.parser, extraFileExtensions: ['.vue'], sourceType: 'module' } },
+    languageOptions: {
+      parser: vueParser,
+      parserOptions: { parser: tseslint.parser, extraFileExtensions: ['.vue'], sourceType: 'module' },
+    },
     rules: {
+      'max-len': 'off',
+      'vue/max-len': [
+        'error',
+        {
+          code: 120,
+          template: 120,
+          ignoreStrings: true,
+          ignoreTemplateLiterals: true,
+          ignoreHTMLAttributeValues: true,
+          ignoreHTMLTextContents: true,
+        },
+      ],
       'vue/multi-word-component-names': 'off',
       'vue/max-attributes-per-line': 'off',
       'vue/singleline-html-element-content-newline': 'off',

@@ -1,13 +1,28 @@
 import { fileURLToPath } from 'node:url'
 import vuetify from 'vite-plugin-vuetify'
 
-/** What the browser may do with what comes from here: nothing inline, nothing from elsewhere. The theme's style element is let in page by page (server/plugins/no-inline.ts). */
+/**
+ * What the browser may do with what comes from here: nothing inline, nothing from elsewhere. The theme's style element
+ * is let in page by page (server/plugins/no-inline.ts).
+ */
 const HEADERS = {
   'content-security-policy': [
-    'default-src \'none\'', 'script-src \'self\' \'wasm-unsafe-eval\'', 'style-src \'self\'', 'img-src \'self\' blob: data:', 'font-src \'self\'', 'connect-src \'self\'', 'worker-src \'self\'', 'manifest-src \'self\'',
-    'base-uri \'none\'', 'form-action \'none\'', 'frame-ancestors \'none\'',
+    "default-src 'none'",
+    "script-src 'self' 'wasm-unsafe-eval'",
+    "style-src 'self'",
+    "img-src 'self' blob: data:",
+    "font-src 'self'",
+    "connect-src 'self'",
+    "worker-src 'self'",
+    "manifest-src 'self'",
+    "base-uri 'none'",
+    "form-action 'none'",
+    "frame-ancestors 'none'",
   ].join('; '),
-  'x-content-type-options': 'nosniff', 'referrer-policy': 'no-referrer', 'permissions-policy': 'geolocation=(), microphone=()', 'cross-origin-opener-policy': 'same-origin',
+  'x-content-type-options': 'nosniff',
+  'referrer-policy': 'no-referrer',
+  'permissions-policy': 'geolocation=(), microphone=()',
+  'cross-origin-opener-policy': 'same-origin',
 }
 
 export default defineNuxtConfig({
@@ -20,8 +35,10 @@ export default defineNuxtConfig({
     (_options, nuxt) => {
       nuxt.hooks.hook('vite:extendConfig', (config, { isClient }) => {
         const input = config.build?.rollupOptions?.input
-        // Without server rendering the development server still looks for a server entry in the client's input; it never loads it.
-        if (nuxt.options.dev && isClient && input && typeof input === 'object' && !Array.isArray(input)) input.server ??= input.entry!
+        // Without server rendering the development server still looks for a server entry in the client's input; it
+        // never loads it.
+        if (nuxt.options.dev && isClient && input && typeof input === 'object' && !Array.isArray(input))
+          input.server ??= input.entry!
         // The plugin loads only those controls that a template names.
         config.plugins?.push(vuetify({ autoImport: true }))
       })
@@ -47,7 +64,10 @@ export default defineNuxtConfig({
         { name: 'viewport', content: 'width=device-width, initial-scale=1' },
         { name: 'description', content: 'Works out, schedules and records the repair of aluminium parts' },
       ],
-      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/sparrow.svg' }, { rel: 'manifest', href: '/manifest.webmanifest' }],
+      link: [
+        { rel: 'icon', type: 'image/svg+xml', href: '/sparrow.svg' },
+        { rel: 'manifest', href: '/manifest.webmanifest' },
+      ],
     },
   },
   // A page's script is fetched when a hand nears its link, not all of them at first load.
@@ -55,20 +75,49 @@ export default defineNuxtConfig({
   vite: {
     worker: { format: 'es' },
     // Named beforehand, so that the development server need not start anew for each as it meets them.
-    optimizeDeps: { include: ['@vueuse/core', 'chart.js', 'comlink', 'd3-contour', 'date-fns', 'dexie', 'fflate', 'fraction.js', 'ml-matrix', 'three', 'vue-chartjs', 'zod'] },
+    optimizeDeps: {
+      include: [
+        '@vueuse/core',
+        'chart.js',
+        'comlink',
+        'd3-contour',
+        'date-fns',
+        'dexie',
+        'fflate',
+        'fraction.js',
+        'ml-matrix',
+        'three',
+        'vue-chartjs',
+        'zod',
+      ],
+    },
     build: { chunkSizeWarningLimit: 700 },
   },
   nitro: {
-    serverAssets: [{ baseName: 'demo', dir: '../demo' }, { baseName: 'offline', dir: './assets/offline' }],
+    serverAssets: [
+      { baseName: 'demo', dir: '../demo' },
+      { baseName: 'offline', dir: './assets/offline' },
+    ],
   },
   // Nothing is fetched on the chance of it: the service worker keeps all of it once the page stands.
-  hooks: { 'build:manifest': (manifest) => { for (const entry of Object.values(manifest)) entry.prefetch = false } },
+  hooks: {
+    'build:manifest': manifest => {
+      for (const entry of Object.values(manifest)) entry.prefetch = false
+    },
+  },
   $production: { nitro: { routeRules: { '/**': { headers: HEADERS } } } },
   typescript: {
     strict: true,
     tsConfig: {
       compilerOptions: { noUncheckedIndexedAccess: true, noImplicitOverride: true },
-      include: ['../core/**/*.ts', '../cli/**/*.ts', '../e2e/**/*.ts', '../bench/**/*.ts', '../demo/**/*.ts', '../tools/**/*.ts'],
+      include: [
+        '../core/**/*.ts',
+        '../cli/**/*.ts',
+        '../e2e/**/*.ts',
+        '../bench/**/*.ts',
+        '../demo/**/*.ts',
+        '../tools/**/*.ts',
+      ],
       // AssemblyScript, whose types are its own compiler's.
       exclude: ['../core/heat/field/assembly'],
     },

@@ -12,9 +12,22 @@ export default defineConfig({
   // A loaded machine may be slow once; what fails twice is broken.
   retries: process.env.CI ? 1 : 0,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
-  use: { baseURL: `http://127.0.0.1:${PORT}`, viewport: { width: 1280, height: 800 }, launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS }, acceptDownloads: true },
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS },
+    acceptDownloads: true,
+  },
   webServer: {
-    command: 'node .output/server/index.mjs', port: PORT, reuseExistingServer: false,
-    env: { PORT: String(PORT), HOST: '127.0.0.1', NITRO_PORT: String(PORT), NITRO_HOST: '127.0.0.1', WILD_SPARROW_DEMO: '' },
+    command: 'node .output/server/index.mjs',
+    port: PORT,
+    reuseExistingServer: false,
+    env: {
+      PORT: String(PORT),
+      HOST: '127.0.0.1',
+      NITRO_PORT: String(PORT),
+      NITRO_HOST: '127.0.0.1',
+      WILD_SPARROW_DEMO: '',
+    },
   },
 })

@@ -5,5 +5,8 @@ const from = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 
 export default defineConfig({
   resolve: { alias: { '#core': from('./core'), '~': from('./app') } },
-  test: { include: ['core/**/*.test.ts', 'server/**/*.test.ts', 'cli/**/*.test.ts', 'demo/**/*.test.ts', 'app/**/*.test.ts'], testTimeout: 60_000 },
+  test: {
+    include: ['core/**/*.test.ts', 'server/**/*.test.ts', 'cli/**/*.test.ts', 'demo/**/*.test.ts', 'app/**/*.test.ts'],
+    testTimeout: 60_000,
+  },
 })

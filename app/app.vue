@@ -20,17 +20,31 @@ const route = useRoute()
 const router = useRouter()
 const keysShown = ref(false)
 const failure = ref<string | null>(null)
-const jobId = computed(() => typeof route.params.id === 'string' ? route.params.id : null)
+const jobId = computed(() => (typeof route.params.id === 'string' ? route.params.id : null))
 
-watch(() => settings.theme, (name) => { theme.change(name) }, { immediate: true })
-watch(() => settings.gloves, on => document.documentElement.classList.toggle('gloves', on), { immediate: true })
-onMounted(() => shop.open().catch((error: unknown) => {
-  failure.value = error instanceof Error ? error.message : 'the browser will not open its database'
-}))
+watch(
+  () => settings.theme,
+  name => {
+    theme.change(name)
+  },
+  { immediate: true },
+)
+watch(
+  () => settings.gloves,
+  on => document.documentElement.classList.toggle('gloves', on),
+  { immediate: true },
+)
+onMounted(() =>
+  shop.open().catch((error: unknown) => {
+    failure.value = error instanceof Error ? error.message : 'the browser will not open its database'
+  }),
+)
 
-useEventListener(window, 'beforeunload', (event) => { if (store.unsafe) event.preventDefault() })
+useEventListener(window, 'beforeunload', event => {
+  if (store.unsafe) event.preventDefault()
+})
 
-onKeyStroke((event) => {
+onKeyStroke(event => {
   if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && jobId.value) {
     if ((event.target as HTMLElement | null)?.closest('textarea')) return
     event.preventDefault()
@@ -55,7 +69,10 @@ onKeyStroke((event) => {
     <a href="#main" class="visually-hidden">To the work</a>
     <TopBar :job-id="jobId" @keys="keysShown = true" />
     <main id="main" tabindex="-1" :data-saving="store.saving">
-      <p v-if="failure" class="page" role="alert">The database could not be opened: {{ failure }}. Nothing was changed. Private windows and full disks do this; a reload may help.</p>
+      <p v-if="failure" class="page" role="alert">
+        The database could not be opened: {{ failure }}. Nothing was changed. Private windows and full disks do this; a
+        reload may help.
+      </p>
       <NotStored v-else />
       <NuxtPage v-if="shop.ready" />
     </main>
@@ -65,5 +82,9 @@ onKeyStroke((event) => {
 </template>
 
 <style scoped>
-main { flex: 1; padding-bottom: 104px; outline: none; }
+main {
+  flex: 1;
+  padding-bottom: 104px;
+  outline: none;
+}
 </style>

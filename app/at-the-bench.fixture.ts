@@ -10,7 +10,14 @@ vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined, r
 
 /** An empty database with one job, open on the bench. */
 export async function jobOnTheBench(change: Partial<Job> = {}) {
-  await Promise.all([db.jobs.clear(), db.cards.clear(), db.kit.clear(), db.facts.clear(), db.held.clear(), db.clocks.clear()])
+  await Promise.all([
+    db.jobs.clear(),
+    db.cards.clear(),
+    db.kit.clear(),
+    db.facts.clear(),
+    db.held.clear(),
+    db.clocks.clear(),
+  ])
   await db.jobs.add({ ...newJob('a', 'A part', '', '2026-11-12T09:00:00.000Z'), ...change })
   setActivePinia(createPinia())
   const store = useJob()
@@ -19,4 +26,6 @@ export async function jobOnTheBench(change: Partial<Job> = {}) {
 }
 
 /** Long enough for the database, the plan and what follows them. */
-export const settled = async () => { for (let i = 0; i < 4; i++) await new Promise(resolve => setTimeout(resolve, 15)) }
+export const settled = async () => {
+  for (let i = 0; i < 4; i++) await new Promise(resolve => setTimeout(resolve, 15))
+}

@@ -22,14 +22,26 @@ const ms = (value: number) => `${value.toFixed(value < 10 ? 2 : 0)} ms`
 /** Core questions, median of many runs in one process. */
 function core(): void {
   console.log('\nThe core, one process, medians')
-  const light = ALLOYS.filter(alloy => alloy.form !== 'filler' && alloy.family !== 'magnesium' && alloy.family !== 'zinc-alloy')
+  const light = ALLOYS.filter(
+    alloy => alloy.form !== 'filler' && alloy.family !== 'magnesium' && alloy.family !== 'zinc-alloy',
+  )
   const path = timed(200, i => freezingPath(light[i % light.length]!.pct))
   line('freezing path (the unit the rest are counted in)', ms(path))
   const ratio = (value: number) => `${ms(value)}   ${(value / path).toFixed(1)} × the unit`
   line('weld.crackIndex', ratio(timed(200, i => crackIndex(light[i % light.length]!.pct))))
-  line('weld.crackMap, 60 × 60', ratio(timed(3, () => questions.ask('weld.crackMap', { base: { alloy: '6061' }, filler: '4043', points: 60 }))))
-  const face = Array.from({ length: 200 }, (_, n) => ({ xMm: n % 20 * 9 + n % 3, yMm: Math.floor(n / 20) * 11, zMm: 0.05 * Math.sin(n) + 0.0001 * (n % 20) ** 2 }))
-  line('flat.evaluate, 200 points (limit 100 ms)', ratio(timed(10, () => questions.ask('flat.evaluate', { points: face }))))
+  line(
+    'weld.crackMap, 60 × 60',
+    ratio(timed(3, () => questions.ask('weld.crackMap', { base: { alloy: '6061' }, filler: '4043', points: 60 }))),
+  )
+  const face = Array.from({ length: 200 }, (_, n) => ({
+    xMm: (n % 20) * 9 + (n % 3),
+    yMm: Math.floor(n / 20) * 11,
+    zMm: 0.05 * Math.sin(n) + 0.0001 * (n % 20) ** 2,
+  }))
+  line(
+    'flat.evaluate, 200 points (limit 100 ms)',
+    ratio(timed(10, () => questions.ask('flat.evaluate', { points: face }))),
+  )
   line('flat.lap, 200 points', ratio(timed(5, () => questions.ask('flat.lap', { points: face, toMm: 0.02 }))))
   for (const name of ['alloy.identify', 'filler.choose', 'groove.plan', 'heat.preheat']) {
     const { example } = questions.get(name)!
@@ -41,15 +53,28 @@ function core(): void {
 function whole(): void {
   const example = questions.get('job.plan')!.example as { mends: object[] }
   line('job.plan, three mends (limit 20 ms)', ms(timed(40, () => questions.ask('job.plan', example))))
-  line('job.plan, ten mends', ms(timed(20, () => questions.ask('job.plan', { ...example, mends: Array.from({ length: 10 }, (_, n) => ({ ...example.mends[n % 3], id: `m${n}` })) }))))
+  line(
+    'job.plan, ten mends',
+    ms(
+      timed(20, () =>
+        questions.ask('job.plan', {
+          ...example,
+          mends: Array.from({ length: 10 }, (_, n) => ({ ...example.mends[n % 3], id: `m${n}` })),
+        }),
+      ),
+    ),
+  )
 }
 
-/** JavaScript the browser loads before the shelf can be used, gzipped; its context lets no service worker fetch more for later. */
+/**
+ * JavaScript the browser loads before the shelf can be used, gzipped; its context lets no service worker fetch more for
+ * later.
+ */
 async function firstLoad(page: Page, address: string): Promise<void> {
   console.log('\nFirst load')
   const loaded = new Set<string>()
   const publicDir = join(ROOT, '.output/public')
-  page.on('response', (response) => {
+  page.on('response', response => {
     const { pathname } = new URL(response.url())
     if (pathname.startsWith('/_nuxt/') && pathname.endsWith('.js')) loaded.add(pathname)
   })
@@ -57,9 +82,16 @@ async function firstLoad(page: Page, address: string): Promise<void> {
   await page.waitForSelector('h1')
   await page.waitForTimeout(500)
   const bytes = [...loaded].reduce((sum, path) => sum + gzipSync(readFileSync(join(publicDir, path))).length, 0)
-  line('JavaScript before the shelf can be used, gzipped', `${(bytes / 1024).toFixed(0)} kB in ${loaded.size} files (limit 300)`)
-  for (const path of loaded) if (process.argv.includes('--chunks')) line(path, `${(gzipSync(readFileSync(join(publicDir, path))).length / 1024).toFixed(1)} kB`)
-  const all = readdirSync(join(publicDir, '_nuxt')).filter(name => name.endsWith('.js')).reduce((sum, name) => sum + statSync(join(publicDir, '_nuxt', name)).size, 0)
+  line(
+    'JavaScript before the shelf can be used, gzipped',
+    `${(bytes / 1024).toFixed(0)} kB in ${loaded.size} files (limit 300)`,
+  )
+  for (const path of loaded)
+    if (process.argv.includes('--chunks'))
+      line(path, `${(gzipSync(readFileSync(join(publicDir, path))).length / 1024).toFixed(1)} kB`)
+  const all = readdirSync(join(publicDir, '_nuxt'))
+    .filter(name => name.endsWith('.js'))
+    .reduce((sum, name) => sum + statSync(join(publicDir, '_nuxt', name)).size, 0)
   line('all JavaScript of the application, not gzipped', `${(all / 1024).toFixed(0)} kB`)
 }
 
@@ -68,24 +100,37 @@ async function typing(page: Page, address: string): Promise<void> {
   console.log('\nTyping a reading to a new call on screen')
   await page.getByTestId('import').setInputFiles(DEMO)
   await page.getByText(/[1-9]\d* new/).waitFor()
-  for (const [station, path, values] of [['open', 'open.crackMm', ['101 mm', '102 mm']], ['open', 'takeIn.wallMm', ['8.2 mm', '9.4 mm']], ['know', 'know.submergedG', ['1970 g', '1920 g']]] as const) {
+  for (const [station, path, values] of [
+    ['open', 'open.crackMm', ['101 mm', '102 mm']],
+    ['open', 'takeIn.wallMm', ['8.2 mm', '9.4 mm']],
+    ['know', 'know.submergedG', ['1970 g', '1920 g']],
+  ] as const) {
     await page.goto(`${address}job/gearbox-cover/${station}`)
     await page.locator(`input[data-path="${path}"]`).waitFor()
     await page.waitForTimeout(600)
     const times: number[] = []
     for (let i = 0; i < 24; i++) {
-      times.push(await page.evaluate(async ([selector, text]) => {
-        const input = document.querySelector<HTMLInputElement>(selector!)!
-        const begun = performance.now()
-        const changed = new Promise<void>((resolve) => {
-          const watcher = new MutationObserver(() => { watcher.disconnect(); requestAnimationFrame(() => resolve()) })
-          for (const part of document.querySelectorAll('[data-testid="call"], section[aria-label="Why"]')) watcher.observe(part, { subtree: true, childList: true, characterData: true })
-        })
-        input.value = text!
-        input.dispatchEvent(new Event('input', { bubbles: true }))
-        await changed
-        return performance.now() - begun
-      }, [`input[data-path="${path}"]`, values[i % 2]!] as const))
+      times.push(
+        await page.evaluate(
+          async ([selector, text]) => {
+            const input = document.querySelector<HTMLInputElement>(selector!)!
+            const begun = performance.now()
+            const changed = new Promise<void>(resolve => {
+              const watcher = new MutationObserver(() => {
+                watcher.disconnect()
+                requestAnimationFrame(() => resolve())
+              })
+              for (const part of document.querySelectorAll('[data-testid="call"], section[aria-label="Why"]'))
+                watcher.observe(part, { subtree: true, childList: true, characterData: true })
+            })
+            input.value = text!
+            input.dispatchEvent(new Event('input', { bubbles: true }))
+            await changed
+            return performance.now() - begun
+          },
+          [`input[data-path="${path}"]`, values[i % 2]!] as const,
+        ),
+      )
       await page.waitForTimeout(60)
     }
     line(`${station}: ${path}`, `median ${ms(median(times))}, worst ${ms(Math.max(...times))} (limit 50)`)
@@ -122,8 +167,7 @@ try {
   await map(page, server.address)
   await longLog(browser, server.address, line)
   await shelf(browser, server.address, line)
-}
-finally {
+} finally {
   await browser.close()
   server.stop()
 }

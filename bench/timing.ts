@@ -7,9 +7,11 @@ export function median(values: readonly number[]): number {
 /** Median time of a run in milliseconds, after a warm-up. */
 export function timed(runs: number, run: (index: number) => unknown): number {
   for (let i = 0; i < Math.min(20, runs); i++) run(i)
-  return median(Array.from({ length: runs }, (_, i) => {
-    const begun = performance.now()
-    run(i)
-    return performance.now() - begun
-  }))
+  return median(
+    Array.from({ length: runs }, (_, i) => {
+      const begun = performance.now()
+      run(i)
+      return performance.now() - begun
+    }),
+  )
 }

@@ -1,8 +1,11 @@
 import { readFileSync } from 'node:fs'
 import { questions } from '../core/questions'
 
-/** Exit codes of the contract: 0 answered, 2 bad input or unknown question, 3 no physical answer; 70 a mistake in the program. */
-const EXIT = { 'invalid-input': 2, 'unknown-question': 2, 'no-answer': 3, 'fault': 70 } as const
+/**
+ * Exit codes of the contract: 0 answered, 2 bad input or unknown question, 3 no physical answer; 70 a mistake in the
+ * program.
+ */
+const EXIT = { 'invalid-input': 2, 'unknown-question': 2, 'no-answer': 3, fault: 70 } as const
 
 const HELP = `npm run --silent ask -- --list
 npm run --silent ask -- NAME '{"json":"input"}'     (or - to read the JSON from standard input)
@@ -28,10 +31,14 @@ function main([name, text]: string[]): number {
   let input: unknown = {}
   try {
     if (text !== undefined) input = JSON.parse(text === '-' ? readFileSync(0, 'utf8') : text)
-  }
-  catch (error) {
+  } catch (error) {
     if (questions.get(name)) {
-      print({ error: { kind: 'invalid-input', issues: [{ path: '', message: `not JSON: ${error instanceof Error ? error.message : 'could not be read'}` }] } })
+      print({
+        error: {
+          kind: 'invalid-input',
+          issues: [{ path: '', message: `not JSON: ${error instanceof Error ? error.message : 'could not be read'}` }],
+        },
+      })
       return 2
     }
   }
@@ -46,5 +53,7 @@ function main([name, text]: string[]): number {
 }
 
 // A reader that has seen enough closes the line: no fault.
-process.stdout.on('error', (error: NodeJS.ErrnoException) => { process.exit(error.code === 'EPIPE' ? 0 : 1) })
+process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+  process.exit(error.code === 'EPIPE' ? 0 : 1)
+})
 process.exitCode = main(process.argv.slice(2))

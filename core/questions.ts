@@ -17,4 +17,8 @@ import * as thread from './thread/question'
 import * as whole from './whole/question'
 
 /** Every question the core answers. The screens, the route and the command line all ask through this. */
-export const questions = createRegistry([metal, call, crack, groove, heat, arc, braze, flame, face, flat, fit, thread, leak, shop, day, whole].flatMap(topic => Object.values(topic)).filter(entry => 'solve' in entry))
+export const questions = createRegistry(
+  [metal, call, crack, groove, heat, arc, braze, flame, face, flat, fit, thread, leak, shop, day, whole]
+    .flatMap(topic => Object.values(topic))
+    .filter(entry => 'solve' in entry),
+)

@@ -2,15 +2,44 @@ import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page } from '@playwright/test'
 import { bringDemo, test } from './bench'
 
-const STATIONS = ['take-in', 'know', 'call', 'open', 'warm', 'weld', 'rebuild', 'prove', 'hand-over'].map(id => `/job/gearbox-cover/${id}`)
-const VIEWS = ['/', '/kit', '/ask?q=groove.plan', ...STATIONS, '/job/dome-shutter/hand-over', '/job/signal-bracket/weld', '/job/dome-shutter/record', '/day', '/threads', '/job/gearbox-cover/heat', '/job/signal-bracket/pictures', '/job/gearbox-cover/bench', '/lessons', '/job/signal-bracket/rebuild']
+const STATIONS = ['take-in', 'know', 'call', 'open', 'warm', 'weld', 'rebuild', 'prove', 'hand-over'].map(
+  id => `/job/gearbox-cover/${id}`,
+)
+const VIEWS = [
+  '/',
+  '/kit',
+  '/ask?q=groove.plan',
+  ...STATIONS,
+  '/job/dome-shutter/hand-over',
+  '/job/signal-bracket/weld',
+  '/job/dome-shutter/record',
+  '/day',
+  '/threads',
+  '/job/gearbox-cover/heat',
+  '/job/signal-bracket/pictures',
+  '/job/gearbox-cover/bench',
+  '/lessons',
+  '/job/signal-bracket/rebuild',
+]
 
 async function serious(page: Page): Promise<string[]> {
   const { violations } = await new AxeBuilder({ page }).analyze()
-  return violations.filter(found => found.impact === 'serious' || found.impact === 'critical').map(found => `${found.id}: ${found.nodes.map(node => node.target.join(' ')).slice(0, 4).join(' | ')}`)
+  return violations
+    .filter(found => found.impact === 'serious' || found.impact === 'critical')
+    .map(
+      found =>
+        `${found.id}: ${found.nodes
+          .map(node => node.target.join(' '))
+          .slice(0, 4)
+          .join(' | ')}`,
+    )
 }
 
-for (const [name, light, width] of [['light', 'light', 1280], ['dark', 'dark', 1280], ['at phone width', 'light', 390]] as const) {
+for (const [name, light, width] of [
+  ['light', 'light', 1280],
+  ['dark', 'dark', 1280],
+  ['at phone width', 'light', 390],
+] as const) {
   test(`no serious or critical finding on any view, ${name}`, async ({ page }) => {
     test.setTimeout(420_000)
     await bringDemo(page)
@@ -21,7 +50,8 @@ for (const [name, light, width] of [['light', 'light', 1280], ['dark', 'dark', 1
       await page.waitForSelector('h1')
       await page.waitForTimeout(250)
       expect(await serious(page), view).toEqual([])
-      if (width < 500) expect(await page.evaluate(() => document.documentElement.scrollWidth), view).toBeLessThanOrEqual(width)
+      if (width < 500)
+        expect(await page.evaluate(() => document.documentElement.scrollWidth), view).toBeLessThanOrEqual(width)
     }
   })
 }
@@ -51,7 +81,13 @@ test('the main job can be done with the keyboard alone', async ({ page }) => {
     }
     throw new Error('never reached by Tab')
   }
-  const focused = (selector: string) => () => page.evaluate(css => document.activeElement?.matches(css) || document.activeElement?.closest(css) !== null && document.activeElement !== document.body, selector)
+  const focused = (selector: string) => () =>
+    page.evaluate(
+      css =>
+        document.activeElement?.matches(css) ||
+        (document.activeElement?.closest(css) !== null && document.activeElement !== document.body),
+      selector,
+    )
   await page.goto('/')
   await tabTo(focused('[data-testid="new-title"]'))
   await page.keyboard.type('Keyed part')

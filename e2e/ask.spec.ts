@@ -6,7 +6,7 @@ test('the route, the command line and the screen give the same answer', async ({
   const input = { dryG: 3146, submergedG: 1976, scaleG: 1 }
   const route = await request.post('/api/ask/alloy.density', { data: input })
   expect(route.status()).toBe(200)
-  const answer = (await route.json() as { answer: { densityGcm3: number } }).answer
+  const answer = ((await route.json()) as { answer: { densityGcm3: number } }).answer
   expect(answer).toEqual(askOnCommandLine('alloy.density', input))
   await page.goto('/ask?q=alloy.density')
   await page.locator('[data-key="dryG"] input').fill('3146')
@@ -22,16 +22,29 @@ test('the route, the command line and the screen give the same answer', async ({
 test('the route keeps to the contract on bad input', async ({ request }) => {
   const post = async (name: string, data: string) => {
     const response = await request.post(`/api/ask/${name}`, { data, headers: { 'content-type': 'application/json' } })
-    return { status: response.status(), body: await response.json() as { error?: { kind: string } } }
+    return { status: response.status(), body: (await response.json()) as { error?: { kind: string } } }
   }
-  expect(await post('machine.dial', '{"lowA":"x"}')).toMatchObject({ status: 422, body: { error: { kind: 'invalid-input' } } })
-  expect(await post('machine.dial', '{"lowA":')).toMatchObject({ status: 422, body: { error: { kind: 'invalid-input' } } })
+  expect(await post('machine.dial', '{"lowA":"x"}')).toMatchObject({
+    status: 422,
+    body: { error: { kind: 'invalid-input' } },
+  })
+  expect(await post('machine.dial', '{"lowA":')).toMatchObject({
+    status: 422,
+    body: { error: { kind: 'invalid-input' } },
+  })
   expect(await post('no.such', '{}')).toMatchObject({ status: 404, body: { error: { kind: 'unknown-question' } } })
-  expect(await post('machine.dial', '{"lowA":200,"highA":100,"dialPct":50}')).toMatchObject({ status: 409, body: { error: { kind: 'no-answer' } } })
+  expect(await post('machine.dial', '{"lowA":200,"highA":100,"dialPct":50}')).toMatchObject({
+    status: 409,
+    body: { error: { kind: 'no-answer' } },
+  })
   expect((await post('machine.dial', JSON.stringify({ pad: 'x'.repeat(1_100_000) }))).status).toBe(413)
-  for (const name of questions.names) expect((await post(name, JSON.stringify(questions.get(name)!.example))).status, name).toBe(200)
+  for (const name of questions.names)
+    expect((await post(name, JSON.stringify(questions.get(name)!.example))).status, name).toBe(200)
 })
 
 test('the schema of the files is served', async ({ request }) => {
-  for (const kind of ['job', 'shop']) expect(await (await request.get(`/schema/${kind}.json`)).json()).toMatchObject({ title: `Wild Sparrow ${kind} file` })
+  for (const kind of ['job', 'shop'])
+    expect(await (await request.get(`/schema/${kind}.json`)).json()).toMatchObject({
+      title: `Wild Sparrow ${kind} file`,
+    })
 })

@@ -19,22 +19,33 @@ test('letters typed and left at once are all there after the reload, on a fresh 
   }
 })
 
-test('a closed hollow ticked, handed-over settled: the whole shop goes out and comes in on an empty bench', async ({ page, browser, baseURL }) => {
+test('a closed hollow ticked, handed-over settled: the whole shop goes out and comes in on an empty bench', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
   await bringDemo(page)
   await page.goto('/job/gearbox-cover/take-in')
   await page.locator('[data-pick="takeIn.protect:closed-hollow"]').getByRole('checkbox').check()
   await page.goto('/job/gearbox-cover/hand-over')
-  await page.getByRole('button', { name: /settle/i }).first().click()
+  await page
+    .getByRole('button', { name: /settle/i })
+    .first()
+    .click()
   await saved(page)
   await page.goto('/')
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByTestId('backup').click()])
   const path = (await download.path())!
   const bytes = readFileSync(path)
-  const text = download.suggestedFilename().endsWith('.zip') ? strFromU8(unzipSync(bytes)['jobs.json']!) : bytes.toString('utf8')
+  const text = download.suggestedFilename().endsWith('.zip')
+    ? strFromU8(unzipSync(bytes)['jobs.json']!)
+    : bytes.toString('utf8')
   expect(text).toContain('closed-hollow')
   const other = await (await browser.newContext({ baseURL: baseURL! })).newPage()
   await other.goto('/')
-  await other.getByTestId('import').setInputFiles({ name: 'shop.json', mimeType: 'application/json', buffer: Buffer.from(text) })
+  await other
+    .getByTestId('import')
+    .setInputFiles({ name: 'shop.json', mimeType: 'application/json', buffer: Buffer.from(text) })
   await expect(other.getByRole('status')).toContainText('8 new')
   await other.context().close()
 })
@@ -53,14 +64,22 @@ test('what no file could hold is refused at its field, and what was there stands
   await expect(page.getByTestId('refused')).toHaveCount(0)
 })
 
-test('a full disk: what is typed stays on screen, marked, is said, can be taken out, and is stored once there is room', async ({ page }) => {
+test('a full disk: what is typed stays on screen, marked, is said, can be taken out, and is stored once there is room', async ({
+  page,
+}) => {
   await bringDemo(page)
   await page.goto('/job/gearbox-cover/open')
   await reading(page, 'open.crackMm').waitFor()
   await page.evaluate(() => {
     const real = IDBObjectStore.prototype.put
-    const full = function (this: IDBObjectStore): never { throw new DOMException('no room', 'QuotaExceededError') }
-    Object.assign(window, { room: () => { IDBObjectStore.prototype.put = real } })
+    const full = function (this: IDBObjectStore): never {
+      throw new DOMException('no room', 'QuotaExceededError')
+    }
+    Object.assign(window, {
+      room: () => {
+        IDBObjectStore.prototype.put = real
+      },
+    })
     IDBObjectStore.prototype.put = full
   })
   await reading(page, 'open.crackMm').fill('77 mm')
@@ -68,7 +87,13 @@ test('a full disk: what is typed stays on screen, marked, is said, can be taken 
   await expect(page.getByTestId('unstored').first()).toBeVisible()
   await reading(page, 'open.landMm').fill('1 mm')
   await expect(reading(page, 'open.crackMm')).toHaveValue('77 mm')
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByTestId('not-stored').getByRole('button', { name: /as a file/ }).click()])
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page
+      .getByTestId('not-stored')
+      .getByRole('button', { name: /as a file/ })
+      .click(),
+  ])
   expect(readFileSync((await download.path())!).toString('latin1')).toContain('77 mm')
   await page.evaluate(() => (window as unknown as { room: () => void }).room())
   await page.getByTestId('not-stored').getByRole('button', { name: 'Try now' }).click()
@@ -89,16 +114,21 @@ test('a job goes off the shelf when it is asked for, and can be put back with it
 
 test('a damaged record stands alone: it is shown, its words go out, and the rest goes on', async ({ page }) => {
   await bringDemo(page)
-  await page.evaluate(async () => new Promise<void>((resolve) => {
-    const open = indexedDB.open('wild-sparrow')
-    open.onsuccess = () => {
-      const change = open.result.transaction('jobs', 'readwrite')
-      const jobs = change.objectStore('jobs')
-      const got = jobs.get('press-tray')
-      got.onsuccess = () => { jobs.put({ ...got.result, pictures: null, weld: 'bent' }) }
-      change.oncomplete = () => resolve()
-    }
-  }))
+  await page.evaluate(
+    async () =>
+      new Promise<void>(resolve => {
+        const open = indexedDB.open('wild-sparrow')
+        open.onsuccess = () => {
+          const change = open.result.transaction('jobs', 'readwrite')
+          const jobs = change.objectStore('jobs')
+          const got = jobs.get('press-tray')
+          got.onsuccess = () => {
+            jobs.put({ ...got.result, pictures: null, weld: 'bent' })
+          }
+          change.oncomplete = () => resolve()
+        }
+      }),
+  )
   await page.goto('/')
   const downloads: string[] = []
   page.on('download', download => downloads.push(download.suggestedFilename()))
@@ -112,32 +142,71 @@ test('a damaged record stands alone: it is shown, its words go out, and the rest
   await expect(page.locator('h1')).toContainText('damaged')
 })
 
-test('the server stands what is thrown at it: deep and wide bodies, odd paths, other origins; light questions go on', async ({ request }) => {
+test('the server stands what is thrown at it: deep and wide bodies, odd paths, other origins; light questions go on', async ({
+  request,
+}) => {
   const light = async () => {
     const began = performance.now()
-    expect((await request.post('/api/ask/machine.balance', { data: { value: -40, reads: 'ep-minus-en' } })).status()).toBe(200)
+    expect(
+      (await request.post('/api/ask/machine.balance', { data: { value: -40, reads: 'ep-minus-en' } })).status(),
+    ).toBe(200)
     return performance.now() - began
   }
   await light()
   const calm = await light()
-  for (const body of ['['.repeat(5000) + ']'.repeat(5000), '{"a":'.repeat(5000) + '1' + '}'.repeat(5000), `{"readings":[${'{"x":1},'.repeat(60_000)}1]}`, `[${'1,'.repeat(450_000)}1]`]) {
-    const answer = await request.post('/api/ask/machine.balance', { data: body, headers: { 'content-type': 'application/json' } })
+  for (const body of [
+    '['.repeat(5000) + ']'.repeat(5000),
+    '{"a":'.repeat(5000) + '1' + '}'.repeat(5000),
+    `{"readings":[${'{"x":1},'.repeat(60_000)}1]}`,
+    `[${'1,'.repeat(450_000)}1]`,
+  ]) {
+    const answer = await request.post('/api/ask/machine.balance', {
+      data: body,
+      headers: { 'content-type': 'application/json' },
+    })
     expect(answer.status()).toBe(422)
     expect((await answer.body()).length).toBeLessThan(20_000)
   }
   expect(await light()).toBeLessThan(Math.max(400, calm * 40))
-  for (const [path, status] of [['/schema/__proto__', 404], ['/schema/constructor', 404], ['/api/ask/%25', 404], ['/api/nowhere', 404], ['/nowhere', 404], ['/job/a/nowhere', 404]] as const) {
+  for (const [path, status] of [
+    ['/schema/__proto__', 404],
+    ['/schema/constructor', 404],
+    ['/api/ask/%25', 404],
+    ['/api/nowhere', 404],
+    ['/nowhere', 404],
+    ['/job/a/nowhere', 404],
+  ] as const) {
     const answer = path.startsWith('/api/ask') ? await request.post(path, { data: {} }) : await request.get(path)
     expect(answer.status(), path).toBe(status)
   }
   expect(await (await request.get('/api/nowhere')).json()).toMatchObject({ error: { kind: 'unknown-path' } })
-  expect((await request.post('/api/ask/machine.balance', { data: { value: 1, reads: 'en-share' }, headers: { origin: 'http://elsewhere.test' } })).status()).toBe(403)
+  expect(
+    (
+      await request.post('/api/ask/machine.balance', {
+        data: { value: 1, reads: 'en-share' },
+        headers: { origin: 'http://elsewhere.test' },
+      })
+    ).status(),
+  ).toBe(403)
 })
 
 test('streams that are left are let go: a hundred times over, and the next still opens', async ({ page }) => {
   await page.goto('/')
   const opened = await page.evaluate(async () => {
-    const ask = (signal: AbortSignal) => fetch('/api/instruments/stream', { method: 'POST', signal, headers: { 'content-type': 'application/json' }, body: JSON.stringify({ instrument: 'scale', setup: { massG: 100 }, seed: 1, startedAt: new Date().toISOString(), perSecond: 10, from: 0 }) })
+    const ask = (signal: AbortSignal) =>
+      fetch('/api/instruments/stream', {
+        method: 'POST',
+        signal,
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({
+          instrument: 'scale',
+          setup: { massG: 100 },
+          seed: 1,
+          startedAt: new Date().toISOString(),
+          perSecond: 10,
+          from: 0,
+        }),
+      })
     let fine = 0
     for (let n = 0; n < 100; n++) {
       const leave = new AbortController()
@@ -169,8 +238,16 @@ test('odd addresses and heavy examples of Ask', async ({ page }) => {
 
 test('told to end through its package runner, the server gives its port back', async () => {
   const PORT = '4391'
-  const runner = spawn('npm', ['start', '--silent'], { cwd: fileURLToPath(new URL('..', import.meta.url)), env: { ...process.env, PORT, HOST: '' }, stdio: 'ignore' })
-  const answers = () => fetch(`http://127.0.0.1:${PORT}/`).then(response => response.ok, () => false)
+  const runner = spawn('npm', ['start', '--silent'], {
+    cwd: fileURLToPath(new URL('..', import.meta.url)),
+    env: { ...process.env, PORT, HOST: '' },
+    stdio: 'ignore',
+  })
+  const answers = () =>
+    fetch(`http://127.0.0.1:${PORT}/`).then(
+      response => response.ok,
+      () => false,
+    )
   await expect.poll(answers, { timeout: 60_000 }).toBe(true)
   runner.kill('SIGTERM')
   await expect.poll(answers, { timeout: 15_000 }).toBe(false)

@@ -1,7 +1,9 @@
 import { expect } from '@playwright/test'
 import { bringDemo, saved, test } from './bench'
 
-test('at the arc: big buttons and keys log what was seen, the move looks at the history, and nothing is lost on reload', async ({ page }) => {
+test('at the arc: big buttons and keys log what was seen, the move looks at the history, and nothing is lost on reload', async ({
+  page,
+}) => {
   await bringDemo(page)
   await page.goto('/job/gearbox-cover/weld')
   await page.getByTestId('to-bench').click()

@@ -12,12 +12,15 @@ export const test = base.extend<{ page: Page }>({
   page: async ({ page, baseURL }, use) => {
     const strays: string[] = []
     const own = new URL(baseURL!).host
-    page.on('request', (request) => {
+    page.on('request', request => {
       const url = new URL(request.url())
       if (['http:', 'https:', 'ws:', 'wss:'].includes(url.protocol) && url.host !== own) strays.push(request.url())
     })
     page.on('pageerror', error => strays.push(`error in the page: ${error.message}`))
-    page.on('console', (message) => { if (message.type() === 'error' && !/Failed to load resource/.test(message.text())) strays.push(`on the console: ${message.text()}`) })
+    page.on('console', message => {
+      if (message.type() === 'error' && !/Failed to load resource/.test(message.text()))
+        strays.push(`on the console: ${message.text()}`)
+    })
     await use(page)
     expect(strays).toEqual([])
   },
@@ -25,7 +28,11 @@ export const test = base.extend<{ page: Page }>({
 
 /** Asks on the command line and gives back the answer. */
 export function askOnCommandLine<T>(name: string, input: unknown): T {
-  const text = execFileSync('npx', ['tsx', 'cli/ask.ts', name, JSON.stringify(input)], { cwd: ROOT, encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] })
+  const text = execFileSync('npx', ['tsx', 'cli/ask.ts', name, JSON.stringify(input)], {
+    cwd: ROOT,
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'ignore'],
+  })
   return (JSON.parse(text) as { answer: T }).answer
 }
 

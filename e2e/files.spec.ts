@@ -3,14 +3,20 @@ import { expect, type Page } from '@playwright/test'
 import { readFile } from '../core/job/files'
 import { bringDemo, demoText, test } from './bench'
 
-const bring = (page: Page, text: string) => page.getByTestId('import').setInputFiles({ name: 'shop.json', mimeType: 'application/json', buffer: Buffer.from(text) })
+const bring = (page: Page, text: string) =>
+  page
+    .getByTestId('import')
+    .setInputFiles({ name: 'shop.json', mimeType: 'application/json', buffer: Buffer.from(text) })
 
 test('the same file twice doubles nothing; the whole shop comes out as it went in', async ({ page }) => {
   await bringDemo(page)
   await bring(page, demoText())
   await expect(page.getByRole('status')).toContainText('0 new, 0 brought up to date, 8 already here')
   await expect(page.locator('table.jobs tbody tr')).toHaveCount(8)
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Take the whole shop out' }).click()])
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Take the whole shop out' }).click(),
+  ])
   const out = readFile(readFileSync(await download.path(), 'utf8'))
   const demo = readFile(demoText())
   expect(out.ok && demo.ok).toBe(true)
@@ -23,7 +29,11 @@ test('the same file twice doubles nothing; the whole shop comes out as it went i
 test('a bad file changes nothing and says where it is wrong', async ({ page }) => {
   await bringDemo(page)
   const bad: [string, RegExp][] = [
-    [demoText().slice(0, 9000), /breaks off at line/], [demoText().replace('"sides": 1', '"sides": 7'), /open\.sides/], ['', /empty/], ['{"kind":"wild-sparrow/shop","version":9}', /newer/], ['<html>', /not JSON/],
+    [demoText().slice(0, 9000), /breaks off at line/],
+    [demoText().replace('"sides": 1', '"sides": 7'), /open\.sides/],
+    ['', /empty/],
+    ['{"kind":"wild-sparrow/shop","version":9}', /newer/],
+    ['<html>', /not JSON/],
   ]
   for (const [text, why] of bad) {
     await bring(page, text)

@@ -3,9 +3,18 @@ import { bringDemo, demoText, saved, test } from './bench'
 
 test('works with the server gone: opens, answers and keeps', async ({ page, context }) => {
   await bringDemo(page)
-  await page.waitForFunction(async () => { const ready = await navigator.serviceWorker.ready; return ready.active?.state === 'activated' })
-  await page.waitForFunction(async () => (await caches.keys()).length === 1 && (await (await caches.open((await caches.keys())[0]!)).keys()).length > 40)
-  expect(await (await page.request.get('/manifest.webmanifest')).json()).toMatchObject({ display: 'standalone', start_url: '/' })
+  await page.waitForFunction(async () => {
+    const ready = await navigator.serviceWorker.ready
+    return ready.active?.state === 'activated'
+  })
+  await page.waitForFunction(
+    async () =>
+      (await caches.keys()).length === 1 && (await (await caches.open((await caches.keys())[0]!)).keys()).length > 40,
+  )
+  expect(await (await page.request.get('/manifest.webmanifest')).json()).toMatchObject({
+    display: 'standalone',
+    start_url: '/',
+  })
   await page.reload()
   await context.setOffline(true)
   await page.goto('/job/gearbox-cover/open')
@@ -26,13 +35,36 @@ test('allows no inline script and nothing from elsewhere, on any page', async ({
   const answer = await request.get('/job/x/weld')
   expect(answer.headers()['content-security-policy']).toContain("script-src 'self' 'wasm-unsafe-eval';")
   const html = await answer.text()
-  for (const [, attributes, body] of html.matchAll(/<script([^>]*)>([\s\S]*?)<\/script>/g)) expect(body === '' || attributes!.includes('application/json'), `${attributes} ${body}`).toBe(true)
+  for (const [, attributes, body] of html.matchAll(/<script([^>]*)>([\s\S]*?)<\/script>/g))
+    expect(body === '' || attributes!.includes('application/json'), `${attributes} ${body}`).toBe(true)
   expect(html).not.toMatch(/\son\w+=/)
   const violations: string[] = []
-  await page.exposeFunction('violated', (what: string) => { violations.push(what) })
-  await page.addInitScript(() => document.addEventListener('securitypolicyviolation', event => (window as unknown as { violated: (what: string) => void }).violated(`${event.violatedDirective} ${event.blockedURI} ${event.sample}`)))
+  await page.exposeFunction('violated', (what: string) => {
+    violations.push(what)
+  })
+  await page.addInitScript(() =>
+    document.addEventListener('securitypolicyviolation', event =>
+      (window as unknown as { violated: (what: string) => void }).violated(
+        `${event.violatedDirective} ${event.blockedURI} ${event.sample}`,
+      ),
+    ),
+  )
   await bringDemo(page)
-  for (const path of ['/', '/kit', '/day', '/threads', '/ask', '/job/gearbox-cover/know', '/job/gearbox-cover/call', '/job/gearbox-cover/open', '/job/gearbox-cover/heat', '/job/gearbox-cover/pictures', '/job/signal-bracket/weld', '/job/signal-bracket/rebuild', '/job/dome-shutter/record']) {
+  for (const path of [
+    '/',
+    '/kit',
+    '/day',
+    '/threads',
+    '/ask',
+    '/job/gearbox-cover/know',
+    '/job/gearbox-cover/call',
+    '/job/gearbox-cover/open',
+    '/job/gearbox-cover/heat',
+    '/job/gearbox-cover/pictures',
+    '/job/signal-bracket/weld',
+    '/job/signal-bracket/rebuild',
+    '/job/dome-shutter/record',
+  ]) {
     await page.goto(path)
     await page.locator('h1').first().waitFor()
     await page.waitForTimeout(300)
@@ -48,10 +80,25 @@ test('script in every text field is only words', async ({ page }) => {
   await page.getByRole('button', { name: 'Take it in' }).click()
   await page.getByTestId('call').waitFor()
   const base = new URL(page.url()).pathname.replace('/take-in', '')
-  for (const station of ['take-in', 'know', 'call', 'open', 'warm', 'weld', 'rebuild', 'prove', 'hand-over', 'record']) {
+  for (const station of [
+    'take-in',
+    'know',
+    'call',
+    'open',
+    'warm',
+    'weld',
+    'rebuild',
+    'prove',
+    'hand-over',
+    'record',
+  ]) {
     await page.goto(`${base}/${station}`)
     await page.locator('h1').first().waitFor()
-    for (const field of await page.locator('main input[type="text"]:not([readonly]), main textarea:not([readonly])').all()) if (await field.isVisible() && await field.isEditable()) await field.fill(evil, { timeout: 3000 }).catch(() => undefined)
+    for (const field of await page
+      .locator('main input[type="text"]:not([readonly]), main textarea:not([readonly])')
+      .all())
+      if ((await field.isVisible()) && (await field.isEditable()))
+        await field.fill(evil, { timeout: 3000 }).catch(() => undefined)
     await saved(page)
     expect(await page.title(), station).toBe('Wild Sparrow')
     expect(await page.locator('img[src="x"]').count(), station).toBe(0)
@@ -59,33 +106,78 @@ test('script in every text field is only words', async ({ page }) => {
   }
 })
 
-test('a heavy question holds up neither the page nor a light one, and too many are turned away', async ({ request }) => {
-  const heavy = () => request.post('/api/ask/heat.simulate', { data: { shape: { kind: 'plate', lengthMm: 300, widthMm: 200, thickMm: 16 }, cellMm: 2, alloy: '6061', sources: [{ kind: 'torch', powerW: 3000, efficiencyPct: 30, atMm: [150, 100, 16] }], durationS: 300 }, timeout: 100_000, failOnStatusCode: false })
+test('a heavy question holds up neither the page nor a light one, and too many are turned away', async ({
+  request,
+}) => {
+  const heavy = () =>
+    request.post('/api/ask/heat.simulate', {
+      data: {
+        shape: { kind: 'plate', lengthMm: 300, widthMm: 200, thickMm: 16 },
+        cellMm: 2,
+        alloy: '6061',
+        sources: [{ kind: 'torch', powerW: 3000, efficiencyPct: 30, atMm: [150, 100, 16] }],
+        durationS: 300,
+      },
+      timeout: 100_000,
+      failOnStatusCode: false,
+    })
   const many = Array.from({ length: 14 }, heavy)
   const began = Date.now()
   const light = await request.post('/api/ask/machine.balance', { data: { value: -40, reads: 'ep-minus-en' } })
   expect(light.ok()).toBe(true)
   expect((await request.get('/')).ok()).toBe(true)
   expect(Date.now() - began).toBeLessThan(10_000)
-  const first = await Promise.race(many.map(async (each) => { const answer = await each; return answer.status() === 503 ? answer : new Promise<never>(() => undefined) }))
+  const first = await Promise.race(
+    many.map(async each => {
+      const answer = await each
+      return answer.status() === 503 ? answer : new Promise<never>(() => undefined)
+    }),
+  )
   expect(await first.json()).toMatchObject({ error: { kind: 'no-answer' } })
-  expect((await request.post('/api/ask/machine.balance', { data: 'x'.repeat(1_100_000), failOnStatusCode: false })).status()).toBe(413)
+  expect(
+    (await request.post('/api/ask/machine.balance', { data: 'x'.repeat(1_100_000), failOnStatusCode: false })).status(),
+  ).toBe(413)
 })
 
-test('broken files: none is taken in wrongly, none changes anything (a thousand more in the unit tests)', async ({ page }) => {
+test('broken files: none is taken in wrongly, none changes anything (a thousand more in the unit tests)', async ({
+  page,
+}) => {
   await bringDemo(page)
-  const before = await page.evaluate(async () => new Promise<string>((resolve) => {
-    const open = indexedDB.open('wild-sparrow')
-    open.onsuccess = () => { const all = open.result.transaction('jobs').objectStore('jobs').getAll(); all.onsuccess = () => resolve(JSON.stringify(all.result)) }
-  }))
+  const before = await page.evaluate(
+    async () =>
+      new Promise<string>(resolve => {
+        const open = indexedDB.open('wild-sparrow')
+        open.onsuccess = () => {
+          const all = open.result.transaction('jobs').objectStore('jobs').getAll()
+          all.onsuccess = () => resolve(JSON.stringify(all.result))
+        }
+      }),
+  )
   const text = demoText()
-  for (const broken of [text.slice(0, -40), text.replace('"version"', '"versoin"'), text.replace('"open":', '"opem":'), `${text}x`, text.replace(/"does":\s*"seal"/, '"does": "leak"'), '', '[]', 'PK\u0003\u0004']) {
-    await page.getByTestId('import').setInputFiles({ name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from(broken) })
+  for (const broken of [
+    text.slice(0, -40),
+    text.replace('"version"', '"versoin"'),
+    text.replace('"open":', '"opem":'),
+    `${text}x`,
+    text.replace(/"does":\s*"seal"/, '"does": "leak"'),
+    '',
+    '[]',
+    'PK\u0003\u0004',
+  ]) {
+    await page
+      .getByTestId('import')
+      .setInputFiles({ name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from(broken) })
     await expect(page.getByRole('status').filter({ hasText: /not taken in|already here|brought up/ })).toBeVisible()
   }
-  const after = await page.evaluate(async () => new Promise<string>((resolve) => {
-    const open = indexedDB.open('wild-sparrow')
-    open.onsuccess = () => { const all = open.result.transaction('jobs').objectStore('jobs').getAll(); all.onsuccess = () => resolve(JSON.stringify(all.result)) }
-  }))
+  const after = await page.evaluate(
+    async () =>
+      new Promise<string>(resolve => {
+        const open = indexedDB.open('wild-sparrow')
+        open.onsuccess = () => {
+          const all = open.result.transaction('jobs').objectStore('jobs').getAll()
+          all.onsuccess = () => resolve(JSON.stringify(all.result))
+        }
+      }),
+  )
   expect(after === before, 'the stored jobs are as they were').toBe(true)
 })

@@ -1,7 +1,9 @@
 import { expect } from '@playwright/test'
 import { bringDemo, saved, test } from './bench'
 
-test('a thermometer on the wire follows the job, lands in the field last touched or with the job, and a loose plug loses nothing', async ({ page }) => {
+test('a thermometer on the wire follows the job, lands in the field last touched or with the job, and a loose plug loses nothing', async ({
+  page,
+}) => {
   await bringDemo(page)
   await page.goto('/job/signal-bracket/warm')
   await expect(page.getByTestId('call')).toBeVisible()
@@ -18,7 +20,9 @@ test('a thermometer on the wire follows the job, lands in the field last touched
   await expect(probe).not.toContainText('missing')
 })
 
-test('a caliper fills the wall; readings out of a file are kept with the job, and a bad file changes nothing', async ({ page }) => {
+test('a caliper fills the wall; readings out of a file are kept with the job, and a bad file changes nothing', async ({
+  page,
+}) => {
   await bringDemo(page)
   await page.goto('/job/signal-bracket/weld')
   await expect(page.getByTestId('call')).toBeVisible()
@@ -31,9 +35,23 @@ test('a caliper fills the wall; readings out of a file are kept with the job, an
   await scale.getByTestId('take').click()
   await expect(page.getByTestId('kept-readings')).toContainText('scale pan')
   await page.keyboard.press('m')
-  await page.getByTestId('readings-file').setInputFiles({ name: 'bad.csv', mimeType: 'text/csv', buffer: Buffer.from('at,instrument,value,unit\n2026-11-12T09:00:00Z,probe,warm,F\n') })
+  await page
+    .getByTestId('readings-file')
+    .setInputFiles({
+      name: 'bad.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from('at,instrument,value,unit\n2026-11-12T09:00:00Z,probe,warm,F\n'),
+    })
   await expect(page.getByText('Line 2: value "warm"')).toBeVisible()
-  await page.getByTestId('readings-file').setInputFiles({ name: 'good.csv', mimeType: 'text/csv', buffer: Buffer.from('at,instrument,value,unit\n2026-11-12T09:00:00Z,probe,212,F\n2026-11-12T09:00:05Z,probe,230,F\n') })
+  await page
+    .getByTestId('readings-file')
+    .setInputFiles({
+      name: 'good.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(
+        'at,instrument,value,unit\n2026-11-12T09:00:00Z,probe,212,F\n2026-11-12T09:00:05Z,probe,230,F\n',
+      ),
+    })
   await expect(page.getByText('good.csv: 2 readings kept with the job')).toBeVisible()
   await page.keyboard.press('Escape')
   await saved(page)

@@ -18,12 +18,15 @@ export function killableBrowser(port: number): Killable {
   const home = mkdtempSync(join(tmpdir(), 'ws-kill-'))
   let child: ChildProcess | undefined
   async function start(): Promise<Browser> {
-    child = spawn(CHROMIUM, [...CHROMIUM_ARGS, '--headless', `--remote-debugging-port=${port}`, `--user-data-dir=${home}`, 'about:blank'], { detached: true, stdio: 'ignore' })
+    child = spawn(
+      CHROMIUM,
+      [...CHROMIUM_ARGS, '--headless', `--remote-debugging-port=${port}`, `--user-data-dir=${home}`, 'about:blank'],
+      { detached: true, stdio: 'ignore' },
+    )
     for (let tries = 0; ; tries++) {
       try {
         return await chromium.connectOverCDP(`http://127.0.0.1:${port}`)
-      }
-      catch (error) {
+      } catch (error) {
         if (tries > 100) throw error
         await new Promise(resolve => setTimeout(resolve, 150))
       }
@@ -35,5 +38,12 @@ export function killableBrowser(port: number): Killable {
     process.kill(-child.pid, 'SIGKILL')
     await gone
   }
-  return { start, kill, clear: async () => { await kill(); rmSync(home, { recursive: true, force: true }) } }
+  return {
+    start,
+    kill,
+    clear: async () => {
+      await kill()
+      rmSync(home, { recursive: true, force: true })
+    },
+  }
 }

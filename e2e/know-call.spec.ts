@@ -18,7 +18,7 @@ test('evidence moves the odds; bad evidence is refused in words, and stays as en
   await expect(page.getByLabel('Why')).toContainText('does not fit the rest')
 })
 
-test('an analyser\'s reading comes typed, as CSV, or from the stand-in, and names the alloy', async ({ page }) => {
+test("an analyser's reading comes typed, as CSV, or from the stand-in, and names the alloy", async ({ page }) => {
   await bringDemo(page)
   await page.goto('/job/press-tray/know')
   const field = page.getByLabel('Si 7.1, Mg 0.3, Cu 0.1')
@@ -26,7 +26,13 @@ test('an analyser\'s reading comes typed, as CSV, or from the stand-in, and name
   await expect(page.getByLabel('Why')).toContainText('fits 5052 best')
   await field.fill('Si 300')
   await expect(page.getByLabel('Why')).toContainText('outside 0 to 100')
-  await page.locator('[data-test="composition"] input[type="file"]').setInputFiles({ name: 'reading.csv', mimeType: 'text/csv', buffer: Buffer.from('element,percent\nSi,7.0\nMg,0.35\nCu,0.05\n') })
+  await page
+    .locator('[data-test="composition"] input[type="file"]')
+    .setInputFiles({
+      name: 'reading.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from('element,percent\nSi,7.0\nMg,0.35\nCu,0.05\n'),
+    })
   await expect(page.getByTestId('call')).toContainText('Cast Al-Si-Mg')
   await page.getByRole('button', { name: 'Stand-in analyser' }).click()
   await expect(field).toHaveValue(/Si,\d/)
@@ -35,7 +41,16 @@ test('an analyser\'s reading comes typed, as CSV, or from the stand-in, and name
 test('the crack map shows the bead that the command line reckons, and follows the dilution', async ({ page }) => {
   await bringDemo(page)
   await page.goto('/job/dome-shutter/call')
-  const index = (dilutionPct: number, passes: number) => askOnCommandLine<{ beads: { index: number }[] }>('weld.crackMap', { base: { alloy: '6061' }, filler: '5356', dilutionPct, passes, points: 5 }).beads.at(-1)!.index.toFixed(2)
+  const index = (dilutionPct: number, passes: number) =>
+    askOnCommandLine<{ beads: { index: number }[] }>('weld.crackMap', {
+      base: { alloy: '6061' },
+      filler: '5356',
+      dilutionPct,
+      passes,
+      points: 5,
+    })
+      .beads.at(-1)!
+      .index.toFixed(2)
   await expect(page.getByTestId('bead-index')).toHaveText(index(30, 1))
   await reading(page, 'call.dilutionPct').fill('80 %')
   await expect(page.getByTestId('bead-index')).toHaveText(index(80, 1))
@@ -52,7 +67,7 @@ test('the crack map shows the bead that the command line reckons, and follows th
   await expect(reading(page, 'call.dilutionPct')).not.toHaveValue('79 %')
 })
 
-test('a fillers\' choice against the service is said out loud', async ({ page }) => {
+test("a fillers' choice against the service is said out loud", async ({ page }) => {
   await bringDemo(page)
   await page.goto('/job/gearbox-cover/take-in')
   await reading(page, 'takeIn.hotC').fill('90 °C')

@@ -9,7 +9,11 @@ test('mends the gearbox cover from an empty shop to an exported record', async (
   test.setTimeout(420_000)
   const call = page.getByTestId('call')
   const settle = page.getByTestId('settle')
-  const station = (name: string) => page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: new RegExp(name) }).click()
+  const station = (name: string) =>
+    page
+      .getByRole('navigation', { name: 'Stations' })
+      .getByRole('link', { name: new RegExp(name) })
+      .click()
 
   await page.goto('/kit')
   for (const list of ['machines', 'torches', 'rods', 'gases']) await page.locator(`[data-add="${list}"]`).click()
@@ -57,7 +61,19 @@ test('mends the gearbox cover from an empty shop to an exported record', async (
   await station('Open')
   await reading(page, 'open.crackMm').fill('4 3/8 in')
   await expect(call).toContainText('Groove it from one side')
-  const groove = askOnCommandLine<GroovePlan>('groove.plan', { crackMm: '4 3/8 in', wallMm: '0.315 in', sides: 1, includedDeg: 70, rootRadiusMm: 2, landMm: 2, capMm: 1.5, stopHoleMm: 3.2, pastTipMm: 4.8, fillerMm: 2.4, filler: '4043' })
+  const groove = askOnCommandLine<GroovePlan>('groove.plan', {
+    crackMm: '4 3/8 in',
+    wallMm: '0.315 in',
+    sides: 1,
+    includedDeg: 70,
+    rootRadiusMm: 2,
+    landMm: 2,
+    capMm: 1.5,
+    stopHoleMm: 3.2,
+    pastTipMm: 4.8,
+    fillerMm: 2.4,
+    filler: '4043',
+  })
   await expect(call).toContainText(`${groove.depthMm.toFixed(1)} mm deep`)
   await expect(page.getByRole('group', { name: /groove in section/ }).locator('ellipse')).toHaveCount(groove.passes)
   await expect(page.getByLabel('Why')).toContainText(`metal in ${groove.massG.toPrecision(3)} g`)
@@ -74,8 +90,18 @@ test('mends the gearbox cover from an empty shop to an exported record', async (
   await station('Warm')
   await expect(call).toContainText(/Warm it to 110 °C: [\d.]+ min with the propane torch/)
   const [l, w, h, t] = [279.4, 190.5, 57, 8.001]
-  const trayMm2 = l * w + 2 * h * (l + w) + (l - 2 * t) * (w - 2 * t) + 2 * (h - t) * (l + w - 4 * t) + 2 * t * (l + w - 2 * t)
-  const heating = askOnCommandLine<{ timeS: number }>('heat.preheat', { massKg: 3.146, alloy: '356', areaMm2: trayMm2, startC: 18, ambientC: 18, targetC: 110, sourceW: 2000, efficiencyPct: 30 })
+  const trayMm2 =
+    l * w + 2 * h * (l + w) + (l - 2 * t) * (w - 2 * t) + 2 * (h - t) * (l + w - 4 * t) + 2 * t * (l + w - 2 * t)
+  const heating = askOnCommandLine<{ timeS: number }>('heat.preheat', {
+    massKg: 3.146,
+    alloy: '356',
+    areaMm2: trayMm2,
+    startC: 18,
+    ambientC: 18,
+    targetC: 110,
+    sourceW: 2000,
+    efficiencyPct: 30,
+  })
   const shown = Number(/([\d.]+) min/.exec(await call.innerText())![1])
   expect(shown).toBeCloseTo(heating.timeS / 60, 1)
   await settle.click()
@@ -98,7 +124,8 @@ test('mends the gearbox cover from an empty shop to an exported record', async (
 
   await station('Prove')
   await expect(page.locator('[data-check]').first()).toBeVisible()
-  for (const check of await page.locator('[data-check]').all()) await check.getByRole('button', { name: 'passed' }).click()
+  for (const check of await page.locator('[data-check]').all())
+    await check.getByRole('button', { name: 'passed' }).click()
   await expect(call).toContainText(/All \d checks passed/)
   await page.getByLabel('What is not perfect').fill('one pinhole dressed out')
   await settle.click()
@@ -113,10 +140,22 @@ test('mends the gearbox cover from an empty shop to an exported record', async (
   const file = readFile(readFileSync(await download.path(), 'utf8'))
   expect(file.ok).toBe(true)
   if (!file.ok) return
-  expect(file.jobs[0]).toMatchObject({ title: 'Gearbox cover', takeIn: { soak: 'oil-soaked', wallMm: { typed: '0.315 in', value: 8.001 } }, handOver: { actualMin: { weld: 41 }, notPerfect: 'one pinhole dressed out' } })
+  expect(file.jobs[0]).toMatchObject({
+    title: 'Gearbox cover',
+    takeIn: { soak: 'oil-soaked', wallMm: { typed: '0.315 in', value: 8.001 } },
+    handOver: { actualMin: { weld: 41 }, notPerfect: 'one pinhole dressed out' },
+  })
   expect(Object.keys(file.jobs[0]!.settled)).toHaveLength(9)
   expect(file.jobs[0]!.weld.log.map(entry => entry.saw)).toEqual(['black-specks', 'wets-clean'])
 
   await page.getByRole('link', { name: 'Record, to print' }).click()
-  for (const words of ['Gearbox cover', 'bolted down on new packers', 'black specks', 'one pinhole dressed out', 'look again after a month', 'A hand']) await expect(page.getByRole('article')).toContainText(words)
+  for (const words of [
+    'Gearbox cover',
+    'bolted down on new packers',
+    'black specks',
+    'one pinhole dressed out',
+    'look again after a month',
+    'A hand',
+  ])
+    await expect(page.getByRole('article')).toContainText(words)
 })

@@ -3,7 +3,9 @@ import { askOnCommandLine, bringDemo, saved, test } from './bench'
 
 const field = (page: Page, end: string) => page.locator(`input[data-path$=".readings.${end}"]`)
 
-test('a stripped drain boss, and nothing else, reaches a price with no field about cracks on the way', async ({ page }) => {
+test('a stripped drain boss, and nothing else, reaches a price with no field about cracks on the way', async ({
+  page,
+}) => {
   await page.goto('/')
   await page.getByTestId('new-title').getByRole('textbox').fill('Drain boss of a press')
   await page.getByRole('button', { name: 'Take it in' }).click()
@@ -20,10 +22,16 @@ test('a stripped drain boss, and nothing else, reaches a price with no field abo
   await expect(page.getByTestId('call')).toContainText('in all')
 })
 
-test('three damages of three kinds on one part: each drawn, planned, laid, rebuilt, proved and priced; a wall changed marks what is stale', async ({ page }) => {
+test('three damages of three kinds on one part: each drawn, planned, laid, rebuilt, proved and priced; a wall changed marks what is stale', async ({
+  page,
+}) => {
   await bringDemo(page)
   await page.goto('/job/press-tray/open')
-  for (const [kind, fill] of [['overlay', { wideMm: '120 mm', highMm: '80 mm' }], ['hole', { diameterMm: '8 mm' }], ['joint', { lengthMm: '90 mm' }]] as const) {
+  for (const [kind, fill] of [
+    ['overlay', { wideMm: '120 mm', highMm: '80 mm' }],
+    ['hole', { diameterMm: '8 mm' }],
+    ['joint', { lengthMm: '90 mm' }],
+  ] as const) {
     await page.getByTestId('add-mend').click()
     await page.locator(`[data-kind="${kind}"]`).click()
     await expect(page.locator(`[data-mend="${kind}"]`)).toHaveAttribute('aria-current', 'true')
@@ -51,7 +59,10 @@ test('three damages of three kinds on one part: each drawn, planned, laid, rebui
   await page.locator('[data-mend="overlay"]').click()
   await expect(page.locator('.takes')).not.toHaveText(laid)
   // The command line says the same of the same mend.
-  const answer = askOnCommandLine<{ mends: { depositG: number }[] }>('job.plan', { part: { does: 'seal', soak: 'dry', massG: 1500, bodies: [{ id: 'a', alloy: '356', wallMm: 4 }] }, mends: [{ id: 'o', kind: 'overlay', wideMm: 120, highMm: 80 }] })
+  const answer = askOnCommandLine<{ mends: { depositG: number }[] }>('job.plan', {
+    part: { does: 'seal', soak: 'dry', massG: 1500, bodies: [{ id: 'a', alloy: '356', wallMm: 4 }] },
+    mends: [{ id: 'o', kind: 'overlay', wideMm: 120, highMm: 80 }],
+  })
   await expect(page.locator('.takes')).toContainText(answer.mends[0]!.depositG.toPrecision(3))
   // Taken off, and brought back by undo.
   await page.getByTestId('drop-mend').click()

@@ -49,7 +49,9 @@ test('traces a crack in a picture taken at a slant, within a hundredth of its tr
 test('pictures travel in the export and come back; a file that is none is refused', async ({ page, browser }) => {
   await bringDemo(page)
   await page.goto('/job/gearbox-cover/pictures')
-  await page.getByTestId('add-picture').setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('not a picture') })
+  await page
+    .getByTestId('add-picture')
+    .setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('not a picture') })
   await expect(page.getByRole('alert')).toContainText('notes.txt: not a picture this browser can read')
   await page.getByTestId('add-picture').setInputFiles(picture(FLANGE.id))
   await expect(page.getByRole('button', { name: 'demo-flange.jpg' })).toBeVisible()
@@ -63,7 +65,9 @@ test('pictures travel in the export and come back; a file that is none is refuse
 
   const other = await browser.newPage()
   await other.goto('/')
-  await other.getByTestId('import').setInputFiles({ name: 'shop.zip', mimeType: 'application/zip', buffer: zip.subarray(0, zip.length - 40) })
+  await other
+    .getByTestId('import')
+    .setInputFiles({ name: 'shop.zip', mimeType: 'application/zip', buffer: zip.subarray(0, zip.length - 40) })
   await expect(other.getByRole('status')).toContainText('nothing was changed')
   await other.getByTestId('import').setInputFiles({ name: 'shop.zip', mimeType: 'application/zip', buffer: zip })
   await expect(other.getByRole('status')).toContainText('8 new')
@@ -79,7 +83,10 @@ test('lays the sound lug on the broken one and gives what is missing on paper an
   await expect(page.getByRole('button', { name: 'broken lug.jpg' })).toBeVisible()
   const missing = await page.getByTestId('missing').innerText()
   expect(Number(/([\d.]+) cm²/.exec(missing)?.[1])).toBeCloseTo(LOST_MM2 / 100, 1)
-  for (const [button, ending, start] of [['template-pdf', '.pdf', '%PDF'], ['template-dxf', '.dxf', '0\nSECTION']] as const) {
+  for (const [button, ending, start] of [
+    ['template-pdf', '.pdf', '%PDF'],
+    ['template-dxf', '.dxf', '0\nSECTION'],
+  ] as const) {
     const downloading = page.waitForEvent('download')
     await page.getByTestId(button).click()
     const download = await downloading

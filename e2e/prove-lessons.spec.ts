@@ -3,7 +3,9 @@ import { expect } from '@playwright/test'
 import { PDFDocument } from 'pdf-lib'
 import { bringDemo, pick, reading, saved, test } from './bench'
 
-test('a leak is watched on the gauge, run-out is drawn, a failed check leads back, and the record goes out as a PDF', async ({ page }) => {
+test('a leak is watched on the gauge, run-out is drawn, a failed check leads back, and the record goes out as a PDF', async ({
+  page,
+}) => {
   await bringDemo(page)
   await page.goto('/job/gearbox-cover/prove')
   await reading(page, 'prove.volumeL').fill('2 l')
@@ -28,7 +30,8 @@ test('a leak is watched on the gauge, run-out is drawn, a failed check leads bac
   await expect(page.getByText('within its limit').first()).toBeVisible()
   await page.getByText('Run-out, round a turn').click()
   await page.locator('[data-round="8"]').click()
-  for (let n = 0; n < 8; n++) await reading(page, `prove.runOut.${n}`).fill(`${(0.03 * Math.cos(n * Math.PI / 4)).toFixed(4)} mm`)
+  for (let n = 0; n < 8; n++)
+    await reading(page, `prove.runOut.${n}`).fill(`${(0.03 * Math.cos((n * Math.PI) / 4)).toFixed(4)} mm`)
   await expect(page.getByTestId('tir')).toContainText('0.060 mm')
   await page.locator('[data-back="leak"]').click()
   await expect(page).toHaveURL(/\/weld$/)

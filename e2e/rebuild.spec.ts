@@ -3,16 +3,29 @@ import { expect } from '@playwright/test'
 import Parser from 'dxf-parser'
 import { askOnCommandLine, bringDemo, reading, saved, test } from './bench'
 
-test('a slug at Rebuild is the command line\'s, goes out as a drawing, and its list is ticked off at the machine', async ({ page }) => {
+test("a slug at Rebuild is the command line's, goes out as a drawing, and its list is ticked off at the machine", async ({
+  page,
+}) => {
   await bringDemo(page)
   await page.goto('/job/signal-bracket/rebuild')
   await page.locator('[data-view="slug"]').click()
-  const { turnToMm } = askOnCommandLine<{ turnToMm: number }>('fit.slug', { threadMajorMm: 8, bossMm: 26, depthMm: 16, beneathMm: 24, bodyAlloy: '356', slugAlloy: '6061', cold: 'freezer', serviceC: 40 })
+  const { turnToMm } = askOnCommandLine<{ turnToMm: number }>('fit.slug', {
+    threadMajorMm: 8,
+    bossMm: 26,
+    depthMm: 16,
+    beneathMm: 24,
+    bodyAlloy: '356',
+    slugAlloy: '6061',
+    cold: 'freezer',
+    serviceC: 40,
+  })
   await expect(page.getByTestId('turn-to')).toContainText(`${turnToMm.toFixed(3)} mm`)
   const download = page.waitForEvent('download')
   await page.getByTestId('dxf-slug').click()
   const dxf = new Parser().parseSync(await readFile(await (await download).path(), 'utf8'))!
-  const ys = dxf.entities.filter(entity => entity.layer === 'slug').flatMap(entity => (entity as unknown as { vertices: { y: number }[] }).vertices.map(at => at.y))
+  const ys = dxf.entities
+    .filter(entity => entity.layer === 'slug')
+    .flatMap(entity => (entity as unknown as { vertices: { y: number }[] }).vertices.map(at => at.y))
   expect(Math.max(...ys) - Math.min(...ys)).toBeCloseTo(turnToMm, 4)
   await reading(page, 'rebuild.bossMm').fill('12 mm')
   await expect(page.getByText('leaves no wall in a boss').first()).toBeVisible()
@@ -33,14 +46,32 @@ test('a face is read in and mapped, holes are fitted, and bad readings change no
   await page.getByTestId('face-paste').locator('textarea').first().fill('0 0 0\n100 0 zero\n')
   await page.getByRole('button', { name: 'Take them in' }).click()
   await expect(page.getByRole('alert')).toContainText('line 2')
-  await page.getByTestId('face-paste').locator('textarea').first().fill('0, 0, 0\n100, 0, 0.02\n0, 80, 0.03\n100, 80, 0.01\n50, 40, 0.12\n')
+  await page
+    .getByTestId('face-paste')
+    .locator('textarea')
+    .first()
+    .fill('0, 0, 0\n100, 0, 0.02\n0, 80, 0.03\n100, 80, 0.01\n50, 40, 0.12\n')
   await page.getByRole('button', { name: 'Take them in' }).click()
-  const { minimumZoneMm } = askOnCommandLine<{ minimumZoneMm: number }>('flat.evaluate', { points: [[0, 0, 0], [100, 0, 0.02], [0, 80, 0.03], [100, 80, 0.01], [50, 40, 0.12]].map(([xMm, yMm, zMm]) => ({ xMm, yMm, zMm })) })
+  const { minimumZoneMm } = askOnCommandLine<{ minimumZoneMm: number }>('flat.evaluate', {
+    points: [
+      [0, 0, 0],
+      [100, 0, 0.02],
+      [0, 80, 0.03],
+      [100, 80, 0.01],
+      [50, 40, 0.12],
+    ].map(([xMm, yMm, zMm]) => ({ xMm, yMm, zMm })),
+  })
   await expect(page.getByTestId('zone')).toContainText(`${minimumZoneMm.toFixed(3)} mm`)
   await page.getByRole('button', { name: 'what blue marks' }).click()
   await expect(page.getByText('marked by the blue')).toBeVisible()
   await page.locator('[data-view="holes"]').click()
-  for (const [n, [x, y]] of ([['30', '0'], ['0', '30'], ['-30', '0']] as const).entries()) {
+  for (const [n, [x, y]] of (
+    [
+      ['30', '0'],
+      ['0', '30'],
+      ['-30', '0'],
+    ] as const
+  ).entries()) {
     await page.getByTestId('add-hole').click()
     await reading(page, `rebuild.holes.${n}.xMm`).fill(`${x} mm`)
     await reading(page, `rebuild.holes.${n}.yMm`).fill(`${y} mm`)

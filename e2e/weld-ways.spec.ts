@@ -9,7 +9,9 @@ const process = async (page: Page, words: string | RegExp) => {
   await page.goto('/job/signal-bracket/weld')
 }
 
-test('brazing: rod, part and flame on one scale, a flame that is too small, and the clock of the cooling', async ({ page }) => {
+test('brazing: rod, part and flame on one scale, a flame that is too small, and the clock of the cooling', async ({
+  page,
+}) => {
   await bringDemo(page)
   await process(page, /zinc-aluminium rod/)
   await expect(page.getByTestId('call')).toContainText('Braze it with the zinc-aluminium rod at 400 °C')
@@ -27,7 +29,9 @@ test('brazing: rod, part and flame on one scale, a flame that is too small, and 
   await expect(page.getByTestId('call')).toContainText('Do not braze it')
 })
 
-test('a flame: a torch that draws its own air makes no puddle, one fed with oxygen does, and the log holds the torch', async ({ page }) => {
+test('a flame: a torch that draws its own air makes no puddle, one fed with oxygen does, and the log holds the torch', async ({
+  page,
+}) => {
   await bringDemo(page)
   await process(page, /oxy-fuel/)
   await expect(page.getByTestId('call')).toContainText('The propylene torch makes no puddle')
@@ -43,11 +47,19 @@ test('a flame: a torch that draws its own air makes no puddle, one fed with oxyg
   await expect(page.getByText(/propylene torch, part from/).first()).toBeVisible()
 })
 
-test('a gun: wire and volts are the command line\'s, and the output is turned down as the part soaks up heat', async ({ page }) => {
+test("a gun: wire and volts are the command line's, and the output is turned down as the part soaks up heat", async ({
+  page,
+}) => {
   await bringDemo(page)
   await process(page, /spool-gun MIG/)
   await expect(page.getByTestId('call')).toContainText(/Weld at \d+ A, spray: wire/)
-  const { wireMMin } = askOnCommandLine<{ wireMMin: number }>('mig.setup', { wallMm: 6, wireMm: 0.9, filler: '4043', mode: 'spray', startC: 95 })
+  const { wireMMin } = askOnCommandLine<{ wireMMin: number }>('mig.setup', {
+    wallMm: 6,
+    wireMm: 0.9,
+    filler: '4043',
+    mode: 'spray',
+    startC: 95,
+  })
   await expect(page.getByTestId('call')).toContainText(`${wireMMin.toPrecision(3)} m/min`)
   await page.goto('/job/signal-bracket/warm')
   await reading(page, 'warm.massG').fill('300 g')

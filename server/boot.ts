@@ -1,4 +1,6 @@
 let script: string | null = null
 
-export const setBootScript = (text: string) => { script = text }
+export const setBootScript = (text: string) => {
+  script = text
+}
 export const bootScript = () => script

@@ -19,7 +19,7 @@ Confusion after three tests (rows true, columns named; per cent; a dot is under 
 
 | | ${initials.join(' | ')} |
 |---|${initials.map(() => '---').join('|')}|
-${FAMILY_IDS.map((id, row) => `| ${initials[row]} ${id} | ${three.confusion[row]!.map(share => share < 0.01 ? '·' : Math.round(share * 100)).join(' | ')} |`).join('\n')}
+${FAMILY_IDS.map((id, row) => `| ${initials[row]} ${id} | ${three.confusion[row]!.map(share => (share < 0.01 ? '·' : Math.round(share * 100))).join(' | ')} |`).join('\n')}
 
 Cheap tests come first because they give most bits a minute; the dear one (an analyser) comes last and settles it. Every alloy counts alike here, so families that are rare at a bench weigh more than they do there; what is seen is drawn from the likelihood table itself, so this measures the method and not that table's judgement.
 `

@@ -2,8 +2,9 @@ import { startServer } from '../bench/server'
 import { killableBrowser } from '../e2e/killable'
 
 /**
- * Kills the browser (SIGKILL, the whole process group) at a random moment during writes, again and again on one profile, and looks each
- * time whether the database opens and every change that was said to be stored is there. `npm run kills -- 200`.
+ * Kills the browser (SIGKILL, the whole process group) at a random moment during writes, again and again on one
+ * profile, and looks each time whether the database opens and every change that was said to be stored is there. `npm
+ * run kills -- 200`.
  */
 const times = Number(process.argv[2] ?? 200)
 const LONGEST_MS = 400
@@ -45,8 +46,7 @@ for (let n = 0; n <= times; n++) {
       await page.locator('main[data-saving="false"]').waitFor({ timeout: 2000 })
       acknowledged = typed
     }
-  }
-  finally {
+  } finally {
     typed += 1
     const last = field.fill(`${typed} mm`).catch(() => undefined)
     await new Promise(resolve => setTimeout(resolve, Math.random() * 12))

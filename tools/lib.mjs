@@ -49,10 +49,19 @@ function fingerprint() {
 /** Builds the application unless what stands in .output was built from these very files. */
 export function ensureBuilt() {
   const now = fingerprint()
-  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === now && existsSync(join(ROOT, '.output/server/index.mjs'))) return
+  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === now && existsSync(join(ROOT, '.output/server/index.mjs')))
+    return
   console.log('Building, a minute or two…')
   run('npx', ['nuxt', 'build', '--logLevel=silent'], { env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' } })
-  run('npx', ['esbuild', 'server/pool/worker.ts', '--bundle', '--platform=node', '--format=esm', '--log-level=warning', '--outfile=.output/server/ask-worker.mjs'])
+  run('npx', [
+    'esbuild',
+    'server/pool/worker.ts',
+    '--bundle',
+    '--platform=node',
+    '--format=esm',
+    '--log-level=warning',
+    '--outfile=.output/server/ask-worker.mjs',
+  ])
   mkdirSync(join(ROOT, '.output'), { recursive: true })
   writeFileSync(STAMP, now)
 }

@@ -8,9 +8,25 @@ import { CHROMIUM, CHROMIUM_ARGS } from '../e2e/chromium'
 const OUT = fileURLToPath(new URL('../docs/screenshots/', import.meta.url))
 
 const VIEWS: readonly (readonly [name: string, path: string])[] = [
-  ['shelf', '/'], ['take-in', '/job/gearbox-cover/take-in'], ['know', '/job/gearbox-cover/know'], ['call', '/job/gearbox-cover/call'], ['open', '/job/gearbox-cover/open'],
-  ['warm', '/job/gearbox-cover/warm'], ['weld', '/job/signal-bracket/weld'], ['rebuild', '/job/lamp-yoke/rebuild?mend=clamp'], ['prove', '/job/dome-shutter/prove'], ['hand-over', '/job/dome-shutter/hand-over'],
-  ['record', '/job/dome-shutter/record'], ['kit', '/kit'], ['ask', '/ask?q=alloy.density'], ['heat', '/job/gearbox-cover/heat'], ['pictures', '/job/signal-bracket/pictures'], ['day', '/day'], ['threads', '/threads'], ['lessons', '/lessons'], ['bench', '/job/signal-bracket/bench'],
+  ['shelf', '/'],
+  ['take-in', '/job/gearbox-cover/take-in'],
+  ['know', '/job/gearbox-cover/know'],
+  ['call', '/job/gearbox-cover/call'],
+  ['open', '/job/gearbox-cover/open'],
+  ['warm', '/job/gearbox-cover/warm'],
+  ['weld', '/job/signal-bracket/weld'],
+  ['rebuild', '/job/lamp-yoke/rebuild?mend=clamp'],
+  ['prove', '/job/dome-shutter/prove'],
+  ['hand-over', '/job/dome-shutter/hand-over'],
+  ['record', '/job/dome-shutter/record'],
+  ['kit', '/kit'],
+  ['ask', '/ask?q=alloy.density'],
+  ['heat', '/job/gearbox-cover/heat'],
+  ['pictures', '/job/signal-bracket/pictures'],
+  ['day', '/day'],
+  ['threads', '/threads'],
+  ['lessons', '/lessons'],
+  ['bench', '/job/signal-bracket/bench'],
 ]
 
 mkdirSync(OUT, { recursive: true })
@@ -38,8 +54,7 @@ try {
     await page.waitForTimeout(name === 'day' ? 3000 : 900)
     await page.screenshot({ path: `${OUT}${name}.png` })
   }
-}
-finally {
+} finally {
   await browser.close()
   server.stop()
 }

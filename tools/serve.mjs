@@ -5,7 +5,7 @@ import { ROOT, ensureBuilt, ensureInstalled, fail } from './lib.mjs'
 
 /** Whether an address can be listened on. */
 function free(host, port) {
-  return new Promise((resolve) => {
+  return new Promise(resolve => {
     const probe = createServer()
     probe.once('error', error => resolve(error.code ?? 'taken'))
     probe.listen(port, host, () => probe.close(() => resolve(true)))
@@ -16,24 +16,42 @@ function free(host, port) {
 export async function serve({ demo }) {
   const host = process.env.HOST || '127.0.0.1'
   const port = Number(process.env.PORT || 3000)
-  if (!Number.isInteger(port) || port < 1 || port > 65535) fail(`PORT must be a whole number from 1 to 65535, not "${process.env.PORT}".`)
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    fail(`PORT must be a whole number from 1 to 65535, not "${process.env.PORT}".`)
   ensureInstalled()
   ensureBuilt()
   const open = await free(host, port)
-  if (open !== true) fail(`${host}:${port} cannot be used (${open}). Another program may be listening there: choose another with PORT=3001.`)
+  if (open !== true)
+    fail(
+      `${host}:${port} cannot be used (${open}). Another program may be listening there: choose another with PORT=3001.`,
+    )
   const server = spawn(process.execPath, [join(ROOT, '.output/server/index.mjs')], {
     stdio: ['ignore', 'ignore', 'inherit'],
-    env: { ...process.env, HOST: host, PORT: String(port), NITRO_HOST: host, NITRO_PORT: String(port), ...(demo ? { WILD_SPARROW_DEMO: '1' } : {}) },
+    env: {
+      ...process.env,
+      HOST: host,
+      PORT: String(port),
+      NITRO_HOST: host,
+      NITRO_PORT: String(port),
+      ...(demo ? { WILD_SPARROW_DEMO: '1' } : {}),
+    },
   })
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => server.kill(signal))
-  // A package runner that is told to end does not always tell what it started: gone, the port is given back all the same.
+  // A package runner that is told to end does not always tell what it started: gone, the port is given back all the
+  // same.
   const parent = process.ppid
-  if (process.env.npm_lifecycle_event) setInterval(() => { if (process.ppid !== parent) server.kill('SIGTERM') }, 300).unref()
+  if (process.env.npm_lifecycle_event)
+    setInterval(() => {
+      if (process.ppid !== parent) server.kill('SIGTERM')
+    }, 300).unref()
   process.on('exit', () => server.kill('SIGTERM'))
   server.on('exit', code => process.exit(code ?? 0))
   const address = `http://${host === '0.0.0.0' || host === '::' ? 'localhost' : host.includes(':') ? `[${host}]` : host}:${port}/`
   for (let tries = 0; tries < 100; tries++) {
-    const answered = await fetch(address).then(response => response.ok, () => false)
+    const answered = await fetch(address).then(
+      response => response.ok,
+      () => false,
+    )
     if (answered) {
       console.log(`\n  Wild Sparrow${demo ? ', with the made-up shop,' : ''} is at ${address}\n  Ctrl C stops it.\n`)
       return

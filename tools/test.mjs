@@ -4,7 +4,10 @@ import { join } from 'node:path'
 import { ensureChromium } from './chromium.mjs'
 import { ROOT, ensureBuilt, ensureInstalled } from './lib.mjs'
 
-/** Lints, type-checks, runs the unit, contract and browser tests against the built application, and closes with how many passed and failed. */
+/**
+ * Lints, type-checks, runs the unit, contract and browser tests against the built application, and closes with how many
+ * passed and failed.
+ */
 ensureInstalled()
 ensureChromium()
 rmSync(join(ROOT, 'test-results'), { recursive: true, force: true })
@@ -13,17 +16,24 @@ mkdirSync(join(ROOT, 'test-results'), { recursive: true })
 const tally = { passed: 0, failed: 0 }
 const step = (title, command, args) => {
   console.log(`\n— ${title}`)
-  return spawnSync(command, args, { cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', NO_COLOR: '1' } }).status === 0
+  return (
+    spawnSync(command, args, {
+      cwd: ROOT,
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', NO_COLOR: '1' },
+    }).status === 0
+  )
 }
 /** A whole check counts as one test. */
-const check = (title, command, args) => { tally[step(title, command, args) ? 'passed' : 'failed'] += 1 }
+const check = (title, command, args) => {
+  tally[step(title, command, args) ? 'passed' : 'failed'] += 1
+}
 /** Counts from a report; a run that left none, or failed beyond its count, counts as one failure. */
 function count(ok, report, read) {
   let counts = { passed: 0, failed: 0 }
   try {
     counts = read(JSON.parse(readFileSync(join(ROOT, report), 'utf8')))
-  }
-  catch {
+  } catch {
     counts = { passed: 0, failed: 1 }
   }
   if (!ok && counts.failed === 0) counts.failed = 1
@@ -33,21 +43,42 @@ function count(ok, report, read) {
 
 ensureBuilt()
 check('Lint', 'npx', ['eslint', '.', '--max-warnings', '0'])
+check('Formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.'])
 check('Types', 'npx', ['nuxt', 'typecheck'])
-const units = step('Unit and contract tests', 'npx', ['vitest', 'run', '--reporter=dot', '--reporter=json', '--outputFile.json=test-results/unit.json'])
-count(units, 'test-results/unit.json', report => ({ passed: report.numPassedTests, failed: report.numFailedTests + (report.numFailedTestSuites > 0 && report.numFailedTests === 0 ? 1 : 0) }))
+const units = step('Unit and contract tests', 'npx', [
+  'vitest',
+  'run',
+  '--reporter=dot',
+  '--reporter=json',
+  '--outputFile.json=test-results/unit.json',
+])
+count(units, 'test-results/unit.json', report => ({
+  passed: report.numPassedTests,
+  failed: report.numFailedTests + (report.numFailedTestSuites > 0 && report.numFailedTests === 0 ? 1 : 0),
+}))
 const browser = step('Browser tests', 'npx', ['playwright', 'test'])
-count(browser, 'test-results/e2e.json', report => ({ passed: report.stats.expected + report.stats.flaky, failed: report.stats.unexpected }))
+count(browser, 'test-results/e2e.json', report => ({
+  passed: report.stats.expected + report.stats.flaky,
+  failed: report.stats.unexpected,
+}))
 
-/** What is known against the libraries that ship: reported; only what is grave fails. A registry that gives no audit is said. */
+/**
+ * What is known against the libraries that ship: reported; only what is grave fails. A registry that gives no audit is
+ * said.
+ */
 function audit() {
   console.log('\n— Audit of what ships')
-  const { stdout } = spawnSync('npm', ['audit', '--omit=dev', '--json'], { cwd: ROOT, encoding: 'utf8', timeout: 60_000 })
+  const { stdout } = spawnSync('npm', ['audit', '--omit=dev', '--json'], {
+    cwd: ROOT,
+    encoding: 'utf8',
+    timeout: 60_000,
+  })
   let found = null
   try {
     found = JSON.parse(stdout).metadata?.vulnerabilities ?? null
+  } catch {
+    /* no answer at all */
   }
-  catch { /* no answer at all */ }
   if (!found) return console.log('The registry gave no audit here: nothing is known either way.')
   console.log(`Known: ${found.critical} critical, ${found.high} high, ${found.moderate} moderate, ${found.low} low.`)
   tally[found.critical + found.high > 0 ? 'failed' : 'passed'] += 1

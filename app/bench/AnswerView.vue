@@ -5,9 +5,11 @@ import type { Asked } from '#core/ask/registry'
 import { answerRows } from '#core/ask/answer-rows'
 import { figures } from '#core/quantity/show'
 
-const props = defineProps<{ name: string, result: Asked | null, fields: readonly QuestionField[] }>()
-const answer = computed(() => props.result?.ok ? answerRows(props.result.answer) : null)
-const refusal = computed(() => props.result && !props.result.ok && props.result.error.kind === 'no-answer' ? props.result.error.reason : null)
+const props = defineProps<{ name: string; result: Asked | null; fields: readonly QuestionField[] }>()
+const answer = computed(() => (props.result?.ok ? answerRows(props.result.answer) : null))
+const refusal = computed(() =>
+  props.result && !props.result.ok && props.result.error.kind === 'no-answer' ? props.result.error.reason : null,
+)
 </script>
 
 <template>
@@ -16,27 +18,90 @@ const refusal = computed(() => props.result && !props.result.ok && props.result.
     <p v-else-if="refusal"><b>No answer:</b> {{ refusal }}.</p>
     <p v-else-if="!result.ok" class="quiet">Something put in is not understood; it says so under the field.</p>
     <template v-if="answer && result?.ok">
-      <table data-testid="answer"><tbody><tr v-for="row in answer.rows" :key="row.key" :data-answer="row.key"><th scope="row">{{ row.label }}</th><td class="num wraps">{{ row.text }}</td></tr></tbody></table>
+      <table data-testid="answer">
+        <tbody>
+          <tr v-for="row in answer.rows" :key="row.key" :data-answer="row.key">
+            <th scope="row">{{ row.label }}</th>
+            <td class="num wraps">{{ row.text }}</td>
+          </tr>
+        </tbody>
+      </table>
       <div v-for="table in answer.tables" :key="table.key" class="inner">
         <p class="label">{{ table.label }}</p>
-        <div class="scroll" tabindex="0"><table><thead><tr><th v-for="column in table.columns" :key="column">{{ column }}</th></tr></thead><tbody><tr v-for="(row, index) in table.rows" :key="index"><td v-for="(cell, each) in row" :key="each" class="small">{{ cell }}</td></tr></tbody></table></div>
+        <div class="scroll" tabindex="0">
+          <table>
+            <thead>
+              <tr>
+                <th v-for="column in table.columns" :key="column">{{ column }}</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="(row, index) in table.rows" :key="index">
+                <td v-for="(cell, each) in row" :key="each" class="small">{{ cell }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
       </div>
-      <div v-for="caution in result.cautions" :key="caution.code" class="caution" :class="caution.level"><p>{{ caution.text }}</p></div>
+      <div v-for="caution in result.cautions" :key="caution.code" class="caution" :class="caution.level">
+        <p>{{ caution.text }}</p>
+      </div>
       <template v-if="result.working.length">
         <p class="label">Working</p>
-        <div class="wide" tabindex="0"><table><thead><tr><th>Step</th><th>How</th><th class="num">Comes to</th><th>Source</th></tr></thead><tbody><tr v-for="(step, index) in result.working" :key="index"><td>{{ step.label }}</td><td>{{ step.formula }}</td><td class="num wraps">{{ typeof step.value === 'number' ? figures(step.value, 4) : step.value }} {{ step.unit }}</td><td class="quiet small">{{ step.source }}</td></tr></tbody></table></div>
+        <div class="wide" tabindex="0">
+          <table>
+            <thead>
+              <tr>
+                <th>Step</th>
+                <th>How</th>
+                <th class="num">Comes to</th>
+                <th>Source</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="(step, index) in result.working" :key="index">
+                <td>{{ step.label }}</td>
+                <td>{{ step.formula }}</td>
+                <td class="num wraps">
+                  {{ typeof step.value === 'number' ? figures(step.value, 4) : step.value }} {{ step.unit }}
+                </td>
+                <td class="quiet small">{{ step.source }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
       </template>
     </template>
   </section>
 </template>
 
 <style scoped>
-.inner { margin: 14px 0; }
-.scroll { overflow: auto; max-height: 300px; }
-.wide { overflow-x: auto; }
-.label { margin-top: 18px; }
-.caution { border-left: 6px solid var(--hazard); padding: 2px 12px; margin: 12px 0; font-size: 0.92rem; }
-.caution.stop { border-color: var(--stop); }
-.caution.note { border-left: 2px solid var(--slate); }
-p { margin: 4px 0; }
+.inner {
+  margin: 14px 0;
+}
+.scroll {
+  overflow: auto;
+  max-height: 300px;
+}
+.wide {
+  overflow-x: auto;
+}
+.label {
+  margin-top: 18px;
+}
+.caution {
+  border-left: 6px solid var(--hazard);
+  padding: 2px 12px;
+  margin: 12px 0;
+  font-size: 0.92rem;
+}
+.caution.stop {
+  border-color: var(--stop);
+}
+.caution.note {
+  border-left: 2px solid var(--slate);
+}
+p {
+  margin: 4px 0;
+}
 </style>

@@ -2,10 +2,10 @@
 import { computed } from 'vue'
 
 /** A thin dimension line with oblique ticks and its figure, level or upright. */
-const props = defineProps<{ x1: number, y1: number, x2: number, y2: number, text: string }>()
+const props = defineProps<{ x1: number; y1: number; x2: number; y2: number; text: string }>()
 const upright = computed(() => Math.abs(props.x2 - props.x1) < 1)
-const x = computed(() => upright.value ? props.x1 + 8 : (props.x1 + props.x2) / 2)
-const y = computed(() => upright.value ? (props.y1 + props.y2) / 2 + 4 : props.y1 - 7)
+const x = computed(() => (upright.value ? props.x1 + 8 : (props.x1 + props.x2) / 2))
+const y = computed(() => (upright.value ? (props.y1 + props.y2) / 2 + 4 : props.y1 - 7))
 </script>
 
 <template>

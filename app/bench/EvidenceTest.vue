@@ -17,18 +17,48 @@ const worth = computed(() => store.plan?.know.data.identified?.next.find(entry =
 <template>
   <section class="test" :class="{ next }" :data-test="test">
     <h3>{{ row.name }}<span v-if="next" class="tag">do this next</span></h3>
-    <p class="quiet small"><span class="figure">{{ settings.text(row.minutes, 'min') }}</span>, {{ row.destructive ? 'marks the part' : 'leaves no mark' }}<template v-if="worth !== undefined">, worth <span class="figure">{{ worth.toFixed(2) }}</span> bits</template></p>
+    <p class="quiet small">
+      <span class="figure">{{ settings.text(row.minutes, 'min') }}</span>,
+      {{ row.destructive ? 'marks the part' : 'leaves no mark'
+      }}<template v-if="worth !== undefined"
+        >, worth <span class="figure">{{ worth.toFixed(2) }}</span> bits</template
+      >
+    </p>
     <slot />
-    <details class="small"><summary>How</summary><p>{{ row.how }}</p><p v-if="row.caution" class="hazard">{{ caution(row.caution).text }}</p></details>
+    <details class="small">
+      <summary>How</summary>
+      <p>{{ row.how }}</p>
+      <p v-if="row.caution" class="hazard">{{ caution(row.caution).text }}</p>
+    </details>
   </section>
 </template>
 
 <style scoped>
-.test { border-bottom: 1px solid var(--hairline); padding: 10px 0 8px; }
-.next { box-shadow: inset 4px 0 0 var(--chestnut); padding-left: 10px; }
-h3 { font-size: 0.97rem; }
-.tag { color: var(--chestnut); font-size: 0.82rem; margin-left: 8px; }
-p { margin: 0 0 4px; }
-summary { color: var(--slate); min-height: 28px; }
-.hazard { border-left: 4px solid var(--hazard); padding-left: 8px; }
+.test {
+  border-bottom: 1px solid var(--hairline);
+  padding: 10px 0 8px;
+}
+.next {
+  box-shadow: inset 4px 0 0 var(--chestnut);
+  padding-left: 10px;
+}
+h3 {
+  font-size: 0.97rem;
+}
+.tag {
+  color: var(--chestnut);
+  font-size: 0.82rem;
+  margin-left: 8px;
+}
+p {
+  margin: 0 0 4px;
+}
+summary {
+  color: var(--slate);
+  min-height: 28px;
+}
+.hazard {
+  border-left: 4px solid var(--hazard);
+  padding-left: 8px;
+}
 </style>

@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import { useKit, type KitColumn, type KitList } from '~/composables/use-kit'
 
-const props = defineProps<{ list: KitList, title: string, columns: readonly KitColumn[], empty: string }>()
+const props = defineProps<{ list: KitList; title: string; columns: readonly KitColumn[]; empty: string }>()
 const { rows, add, remove, set, shown } = useKit()
 const wrong = ref<Record<string, string>>({})
 
@@ -19,20 +19,59 @@ function take(id: string, column: KitColumn, text: string) {
     <p v-if="rows(list).length === 0" class="quiet">{{ empty }}</p>
     <div v-for="row in rows(list)" :key="row.id" class="item">
       <template v-for="column in columns" :key="column.key">
-        <v-select v-if="column.choices" :model-value="String(row[column.key] ?? '')" :items="Object.entries(column.choices).map(([value, title]) => ({ value, title }))" :label="column.label" @update:model-value="take(row.id, column, $event)" />
-        <v-text-field v-else :model-value="shown(row, column)" :label="column.label" :suffix="column.suffix" maxlength="80" :error-messages="wrong[`${row.id}.${column.key}`] ? [wrong[`${row.id}.${column.key}`]!] : []" @change="take(row.id, column, ($event.target as HTMLInputElement).value)" />
+        <v-select
+          v-if="column.choices"
+          :model-value="String(row[column.key] ?? '')"
+          :items="Object.entries(column.choices).map(([value, title]) => ({ value, title }))"
+          :label="column.label"
+          @update:model-value="take(row.id, column, $event)"
+        />
+        <v-text-field
+          v-else
+          :model-value="shown(row, column)"
+          :label="column.label"
+          :suffix="column.suffix"
+          maxlength="80"
+          :error-messages="wrong[`${row.id}.${column.key}`] ? [wrong[`${row.id}.${column.key}`]!] : []"
+          @change="take(row.id, column, ($event.target as HTMLInputElement).value)"
+        />
       </template>
-      <button type="button" class="plain-button slight" :aria-label="`Take ${shown(row, columns[0]!)} out of the kit`" @click="remove(list, row.id)">out</button>
+      <button
+        type="button"
+        class="plain-button slight"
+        :aria-label="`Take ${shown(row, columns[0]!)} out of the kit`"
+        @click="remove(list, row.id)"
+      >
+        out
+      </button>
     </div>
     <button type="button" class="plain-button" :data-add="list" @click="add(list, columns)">Add one</button>
   </section>
 </template>
 
 <style scoped>
-h2 { margin: 22px 0 8px; font-size: 1.1rem; }
-.item { display: flex; flex-wrap: wrap; gap: 8px; padding: 8px 0; border-bottom: 1px solid var(--hairline); margin-bottom: 8px; }
-.item > * { flex: 1 1 104px; }
-.item > .v-select { flex-basis: 170px; }
-.item > :first-child { flex: 2 1 170px; }
-.item > button { flex: 0 0 auto; }
+h2 {
+  margin: 22px 0 8px;
+  font-size: 1.1rem;
+}
+.item {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--hairline);
+  margin-bottom: 8px;
+}
+.item > * {
+  flex: 1 1 104px;
+}
+.item > .v-select {
+  flex-basis: 170px;
+}
+.item > :first-child {
+  flex: 2 1 170px;
+}
+.item > button {
+  flex: 0 0 auto;
+}
 </style>

@@ -4,13 +4,15 @@ import { valueAt } from '#core/job/patch'
 import { useJob } from '~/stores/job'
 import { useShop } from '~/stores/shop'
 
-const props = defineProps<{ path: string, label: string, suffix?: string }>()
+const props = defineProps<{ path: string; label: string; suffix?: string }>()
 const store = useJob()
 const shop = useShop()
 const keys = computed(() => props.path.split('.'))
 const stored = computed(() => valueAt(store.job, keys.value) as number | null | undefined)
 const typed = ref(stored.value == null ? '' : String(stored.value))
-watch(stored, (value) => { if (value != null && Number(typed.value.replace(',', '.')) !== value) typed.value = String(value) })
+watch(stored, value => {
+  if (value != null && Number(typed.value.replace(',', '.')) !== value) typed.value = String(value)
+})
 const error = ref<string | null>(null)
 
 function set(text: string | null) {
@@ -22,9 +24,21 @@ function set(text: string | null) {
 </script>
 
 <template>
-  <v-text-field class="money" :label="label" :prefix="suffix ? undefined : shop.kit.currency" :suffix="suffix" inputmode="decimal" :model-value="typed" :error-messages="error ? [error] : []" :data-path="path" @update:model-value="set" />
+  <v-text-field
+    class="money"
+    :label="label"
+    :prefix="suffix ? undefined : shop.kit.currency"
+    :suffix="suffix"
+    inputmode="decimal"
+    :model-value="typed"
+    :error-messages="error ? [error] : []"
+    :data-path="path"
+    @update:model-value="set"
+  />
 </template>
 
 <style scoped>
-.money { margin: 10px 0; }
+.money {
+  margin: 10px 0;
+}
 </style>

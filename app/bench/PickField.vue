@@ -4,7 +4,13 @@ import { valueAt } from '#core/job/patch'
 import { useJob } from '~/stores/job'
 
 /** One of a few, or of a long list; `words` gives the options as id → words. */
-const props = defineProps<{ path: string, label: string, words: Readonly<Record<string, string>>, clearable?: boolean, note?: string }>()
+const props = defineProps<{
+  path: string
+  label: string
+  words: Readonly<Record<string, string>>
+  clearable?: boolean
+  note?: string
+}>()
 const store = useJob()
 const keys = computed(() => props.path.split('.'))
 const value = computed(() => (valueAt(store.job, keys.value) || null) as string | null)
@@ -18,17 +24,42 @@ const set = (next: string | null) => store.edit(keys.value, next ?? nothing)
 <template>
   <div class="pick">
     <p v-if="few" class="name">{{ label }}</p>
-    <v-btn-toggle v-if="few" :model-value="value" :mandatory="!clearable" :aria-label="label" @update:model-value="set($event ?? null)">
-      <v-btn v-for="item in items" :key="item.value" :value="item.value" :data-pick="`${path}:${item.value}`">{{ item.title }}</v-btn>
+    <v-btn-toggle
+      v-if="few"
+      :model-value="value"
+      :mandatory="!clearable"
+      :aria-label="label"
+      @update:model-value="set($event ?? null)"
+    >
+      <v-btn v-for="item in items" :key="item.value" :value="item.value" :data-pick="`${path}:${item.value}`">{{
+        item.title
+      }}</v-btn>
     </v-btn-toggle>
-    <v-select v-else :model-value="value" :items="items" :label="label" :clearable="clearable" :data-path="path" @update:model-value="set($event ?? null)" />
+    <v-select
+      v-else
+      :model-value="value"
+      :items="items"
+      :label="label"
+      :clearable="clearable"
+      :data-path="path"
+      @update:model-value="set($event ?? null)"
+    />
     <p v-if="note" class="quiet small">{{ note }}</p>
   </div>
 </template>
 
 <style scoped>
-.pick { margin: 10px 0; }
-.name { margin: 0 0 4px; font-size: 0.97rem; }
-.small { margin: 4px 0 0; }
-.v-btn-toggle { width: 100%; }
+.pick {
+  margin: 10px 0;
+}
+.name {
+  margin: 0 0 4px;
+  font-size: 0.97rem;
+}
+.small {
+  margin: 4px 0 0;
+}
+.v-btn-toggle {
+  width: 100%;
+}
 </style>

@@ -3,20 +3,32 @@ import { computed } from 'vue'
 import { valueAt } from '#core/job/patch'
 import { useJob } from '~/stores/job'
 
-const props = defineProps<{ path: string, label: string, words: Readonly<Record<string, string>> }>()
+const props = defineProps<{ path: string; label: string; words: Readonly<Record<string, string>> }>()
 const store = useJob()
 const keys = computed(() => props.path.split('.'))
 const value = computed(() => (valueAt(store.job, keys.value) ?? []) as string[])
-const set = (id: string, on: boolean | null) => store.edit(keys.value, on ? [...value.value, id] : value.value.filter(each => each !== id))
+const set = (id: string, on: boolean | null) =>
+  store.edit(keys.value, on ? [...value.value, id] : value.value.filter(each => each !== id))
 </script>
 
 <template>
   <fieldset>
     <legend class="label">{{ label }}</legend>
-    <v-checkbox v-for="(title, id) in words" :key="id" :label="title" :model-value="value.includes(id)" :data-pick="`${path}:${id}`" @update:model-value="set(id, $event)" />
+    <v-checkbox
+      v-for="(title, id) in words"
+      :key="id"
+      :label="title"
+      :model-value="value.includes(id)"
+      :data-pick="`${path}:${id}`"
+      @update:model-value="set(id, $event)"
+    />
   </fieldset>
 </template>
 
 <style scoped>
-fieldset { border: 0; padding: 0; margin: 14px 0 0; }
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 14px 0 0;
+}
 </style>

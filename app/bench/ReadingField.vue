@@ -4,31 +4,82 @@ import type { UnitKey } from '#core/quantity/units.table'
 import { useReading } from '~/composables/use-reading'
 import { useInstruments } from '~/stores/instruments'
 
-const props = defineProps<{ path: string, unit: UnitKey, label: string, note?: string }>()
+const props = defineProps<{ path: string; unit: UnitKey; label: string; note?: string }>()
 const { typed, error, unstored, also, bareUnit, take, leave } = useReading(toRef(props, 'path'), toRef(props, 'unit'))
 const field = useId()
 const instruments = useInstruments()
 const target = { label: props.label, unit: props.unit, take }
-onBeforeUnmount(() => { if (instruments.target === target) instruments.target = null })
+onBeforeUnmount(() => {
+  if (instruments.target === target) instruments.target = null
+})
 </script>
 
 <template>
   <div class="reading">
     <label :for="field">{{ label }}</label>
     <input
-      :id="field" class="figure" type="text" inputmode="text" autocomplete="off" spellcheck="false" maxlength="60" :data-path="path"
-      :value="typed" :placeholder="bareUnit || '#'" :aria-invalid="error !== null" :aria-describedby="`${field}-also`" @focus="instruments.target = target" @input="take(($event.target as HTMLInputElement).value)" @blur="leave"
-    >
-    <p :id="`${field}-also`" class="small" :class="error ? 'wrong' : 'quiet'">{{ error ?? also }}<template v-if="unstored"><b class="wrong" data-testid="unstored"> not stored yet</b></template><template v-if="note && !error">{{ also ? ', ' : '' }}{{ note }}</template></p>
+      :id="field"
+      class="figure"
+      type="text"
+      inputmode="text"
+      autocomplete="off"
+      spellcheck="false"
+      maxlength="60"
+      :data-path="path"
+      :value="typed"
+      :placeholder="bareUnit || '#'"
+      :aria-invalid="error !== null"
+      :aria-describedby="`${field}-also`"
+      @focus="instruments.target = target"
+      @input="take(($event.target as HTMLInputElement).value)"
+      @blur="leave"
+    />
+    <p :id="`${field}-also`" class="small" :class="error ? 'wrong' : 'quiet'">
+      {{ error ?? also }}<template v-if="unstored"><b class="wrong" data-testid="unstored"> not stored yet</b></template
+      ><template v-if="note && !error">{{ also ? ', ' : '' }}{{ note }}</template>
+    </p>
   </div>
 </template>
 
 <style scoped>
-.reading { display: grid; grid-template-columns: minmax(0, 11fr) minmax(0, 9fr); align-items: center; border-bottom: 1px solid var(--hairline); padding: 2px 0 5px; }
-label { font-size: 0.95rem; line-height: 1.15; }
-input { font-size: 1.12rem; font-weight: 700; text-align: right; background: transparent; border: 0; color: var(--soot); min-height: var(--touch); width: 100%; padding: 0 4px; }
-input::placeholder { color: var(--slate); opacity: 1; font-weight: 400; font-size: 0.95rem; }
-input:focus { background: var(--sheet); outline: 2px solid var(--chestnut); }
-p { grid-column: 1 / -1; margin: -4px 0 0; min-height: 1.2em; }
-.wrong { color: var(--stop); }
+.reading {
+  display: grid;
+  grid-template-columns: minmax(0, 11fr) minmax(0, 9fr);
+  align-items: center;
+  border-bottom: 1px solid var(--hairline);
+  padding: 2px 0 5px;
+}
+label {
+  font-size: 0.95rem;
+  line-height: 1.15;
+}
+input {
+  font-size: 1.12rem;
+  font-weight: 700;
+  text-align: right;
+  background: transparent;
+  border: 0;
+  color: var(--soot);
+  min-height: var(--touch);
+  width: 100%;
+  padding: 0 4px;
+}
+input::placeholder {
+  color: var(--slate);
+  opacity: 1;
+  font-weight: 400;
+  font-size: 0.95rem;
+}
+input:focus {
+  background: var(--sheet);
+  outline: 2px solid var(--chestnut);
+}
+p {
+  grid-column: 1 / -1;
+  margin: -4px 0 0;
+  min-height: 1.2em;
+}
+.wrong {
+  color: var(--stop);
+}
 </style>

@@ -14,7 +14,9 @@ const plan = computed(() => store.plan?.[props.id])
 const shown = ref<string | null>(null)
 const onPiece = ref(false)
 const firstWorking = computed(() => Object.keys(plan.value?.workings ?? {})[0] ?? null)
-onKeyStroke('w', (event) => { if (!typingNow(event)) shown.value = shown.value === null ? firstWorking.value ?? '' : null })
+onKeyStroke('w', event => {
+  if (!typingNow(event)) shown.value = shown.value === null ? (firstWorking.value ?? '') : null
+})
 </script>
 
 <template>
@@ -23,57 +25,181 @@ onKeyStroke('w', (event) => { if (!typingNow(event)) shown.value = shown.value =
     <header>
       <p class="where">{{ STATION_NAMES[id] }}</p>
       <h1 data-testid="call"><SentenceLine :sentence="plan.call" @working="shown = $event" /></h1>
-      <p v-if="plan.held.length" class="held">Held until the stop caution{{ plan.held.length > 1 ? 's are' : ' is' }} acknowledged by name.</p>
+      <p v-if="plan.held.length" class="held">
+        Held until the stop caution{{ plan.held.length > 1 ? 's are' : ' is' }} acknowledged by name.
+      </p>
       <p v-if="plan.changed.length" class="stale" role="status">
-        Settled on something else: <template v-for="(change, index) in plan.changed" :key="change.what">{{ index ? '; ' : '' }}{{ change.what }} was <b>{{ change.before || 'empty' }}</b>, now <b>{{ change.after || 'empty' }}</b></template>.
+        Settled on something else:
+        <template v-for="(change, index) in plan.changed" :key="change.what"
+          >{{ index ? '; ' : '' }}{{ change.what }} was <b>{{ change.before || 'empty' }}</b>, now
+          <b>{{ change.after || 'empty' }}</b></template
+        >.
       </p>
       <div class="row actions no-print">
-        <button v-if="!plan.settled || plan.changed.length" type="button" class="plain-button" :disabled="plan.wants.length > 0 && id !== 'prove' || plan.held.length > 0" data-testid="settle" @click="store.settle(id)">{{ plan.changed.length ? 'Settle again' : 'Settled' }}</button>
+        <button
+          v-if="!plan.settled || plan.changed.length"
+          type="button"
+          class="plain-button"
+          :disabled="(plan.wants.length > 0 && id !== 'prove') || plan.held.length > 0"
+          data-testid="settle"
+          @click="store.settle(id)"
+        >
+          {{ plan.changed.length ? 'Settle again' : 'Settled' }}
+        </button>
         <button v-else type="button" class="plain-button slight" @click="store.unsettle(id)">Open again</button>
-        <button type="button" class="plain-button slight narrow-only" :aria-pressed="onPiece" @click="onPiece = !onPiece">{{ onPiece ? 'Readings and call' : 'The piece' }}</button>
+        <button
+          type="button"
+          class="plain-button slight narrow-only"
+          :aria-pressed="onPiece"
+          @click="onPiece = !onPiece"
+        >
+          {{ onPiece ? 'Readings and call' : 'The piece' }}
+        </button>
       </div>
     </header>
-    <section class="readings" aria-label="Seen and measured"><p class="label">Seen and measured</p><slot name="readings" :plan="plan" /></section>
-    <section class="piece" aria-label="The piece"><slot name="piece" :plan="plan" :working="(ref: string) => { shown = ref }" /></section>
+    <section class="readings" aria-label="Seen and measured">
+      <p class="label">Seen and measured</p>
+      <slot name="readings" :plan="plan" />
+    </section>
+    <section class="piece" aria-label="The piece">
+      <slot
+        name="piece"
+        :plan="plan"
+        :working="
+          (ref: string) => {
+            shown = ref
+          }
+        "
+      />
+    </section>
     <TheCall class="call" :plan="plan" @working="shown = $event" />
     <WorkingDrawer :workings="plan.workings" :shown="shown" @close="shown = null" />
   </div>
-  <p v-else-if="store.planError" class="page" role="alert">This could not be worked out: {{ store.planError }}. What you entered is stored; undo the last change, or reload.</p>
+  <p v-else-if="store.planError" class="page" role="alert">
+    This could not be worked out: {{ store.planError }}. What you entered is stored; undo the last change, or reload.
+  </p>
   <p v-else class="page quiet" role="status">Working it out…</p>
 </template>
 
 <style scoped>
-.station { display: grid; grid-template-columns: 280px minmax(0, 1fr) 296px; grid-template-rows: auto 1fr; gap: 0; min-height: 100%; }
-.with-above { grid-template-rows: auto auto 1fr; }
-.above { grid-column: 1 / -1; min-width: 0; }
-header { grid-column: 1 / -1; padding: 10px 24px 12px; display: grid; grid-template-columns: minmax(0, 1fr) auto; column-gap: 20px; }
-header > * { grid-column: 1; }
-.where { margin: 0; font-weight: 650; color: var(--chestnut); font-size: 0.95rem; }
-h1 { font-size: 1.42rem; line-height: 1.3; font-weight: 550; }
-h1 :deep(.figure) { font-weight: 700; }
-.held { color: var(--stop); margin: 6px 0 0; font-weight: 550; }
-.stale { color: var(--hazard-text); margin: 6px 0 0; }
-.actions { grid-column: 2; grid-row: 1 / 3; align-self: start; }
-.readings { padding: 6px 18px 90px 24px; }
-.piece { background: var(--sheet); border-left: 1px solid var(--hairline); border-right: 1px solid var(--hairline); border-top: 1px solid var(--hairline); padding: 12px 20px 90px; }
-.call { padding: 6px 22px 90px 18px; }
-.narrow-only { display: none; }
+.station {
+  display: grid;
+  grid-template-columns: 280px minmax(0, 1fr) 296px;
+  grid-template-rows: auto 1fr;
+  gap: 0;
+  min-height: 100%;
+}
+.with-above {
+  grid-template-rows: auto auto 1fr;
+}
+.above {
+  grid-column: 1 / -1;
+  min-width: 0;
+}
+header {
+  grid-column: 1 / -1;
+  padding: 10px 24px 12px;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  column-gap: 20px;
+}
+header > * {
+  grid-column: 1;
+}
+.where {
+  margin: 0;
+  font-weight: 650;
+  color: var(--chestnut);
+  font-size: 0.95rem;
+}
+h1 {
+  font-size: 1.42rem;
+  line-height: 1.3;
+  font-weight: 550;
+}
+h1 :deep(.figure) {
+  font-weight: 700;
+}
+.held {
+  color: var(--stop);
+  margin: 6px 0 0;
+  font-weight: 550;
+}
+.stale {
+  color: var(--hazard-text);
+  margin: 6px 0 0;
+}
+.actions {
+  grid-column: 2;
+  grid-row: 1 / 3;
+  align-self: start;
+}
+.readings {
+  padding: 6px 18px 90px 24px;
+}
+.piece {
+  background: var(--sheet);
+  border-left: 1px solid var(--hairline);
+  border-right: 1px solid var(--hairline);
+  border-top: 1px solid var(--hairline);
+  padding: 12px 20px 90px;
+}
+.call {
+  padding: 6px 22px 90px 18px;
+}
+.narrow-only {
+  display: none;
+}
 @media (max-width: 1179px) {
-  .station { grid-template-columns: minmax(240px, 300px) minmax(0, 1fr); }
-  .call { grid-column: 1 / -1; padding-left: 24px; }
-  .readings, .piece { padding-bottom: 20px; }
+  .station {
+    grid-template-columns: minmax(240px, 300px) minmax(0, 1fr);
+  }
+  .call {
+    grid-column: 1 / -1;
+    padding-left: 24px;
+  }
+  .readings,
+  .piece {
+    padding-bottom: 20px;
+  }
 }
 @media (max-width: 899px) {
-  .station { display: block; }
-  header { padding: 10px 16px; }
-  h1 { font-size: 1.22rem; }
-  header { display: block; }
-  .actions { margin-top: 10px; }
-  .readings, .call { padding: 6px 16px 12px; }
-  .call { padding-bottom: 90px; }
-  .piece { display: none; padding: 12px 12px 90px; border: 0; }
-  .on-piece .piece { display: block; }
-  .on-piece .readings, .on-piece .call { display: none; }
-  .narrow-only { display: inline-flex; }
+  .station {
+    display: block;
+  }
+  header {
+    padding: 10px 16px;
+  }
+  h1 {
+    font-size: 1.22rem;
+  }
+  header {
+    display: block;
+  }
+  .actions {
+    margin-top: 10px;
+  }
+  .readings,
+  .call {
+    padding: 6px 16px 12px;
+  }
+  .call {
+    padding-bottom: 90px;
+  }
+  .piece {
+    display: none;
+    padding: 12px 12px 90px;
+    border: 0;
+  }
+  .on-piece .piece {
+    display: block;
+  }
+  .on-piece .readings,
+  .on-piece .call {
+    display: none;
+  }
+  .narrow-only {
+    display: inline-flex;
+  }
 }
 </style>

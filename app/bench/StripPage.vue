@@ -14,6 +14,14 @@ const route = useRoute()
 </template>
 
 <style scoped>
-.bench { display: grid; grid-template-columns: 196px minmax(0, 1fr); min-height: calc(100vh - 105px); }
-@media (max-width: 899px) { .bench { display: block; } }
+.bench {
+  display: grid;
+  grid-template-columns: 196px minmax(0, 1fr);
+  min-height: calc(100vh - 105px);
+}
+@media (max-width: 899px) {
+  .bench {
+    display: block;
+  }
+}
 </style>

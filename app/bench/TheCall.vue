@@ -15,20 +15,49 @@ const route = useRoute()
 <template>
   <section class="why" aria-label="Why">
     <p class="label">Why</p>
-    <p v-for="(sentence, index) in plan.why" :key="index"><SentenceLine :sentence="sentence" @working="emit('working', $event)" /></p>
-    <div v-if="plan.clocks?.length" class="row clocks no-print"><button v-for="clock in plan.clocks" :key="clock.name" type="button" class="plain-button slight" data-testid="start-clock" @click="clocks.start(clock.name, clock.seconds, String(route.params.id))">{{ clock.name }} <span class="figure">{{ clockFace(clock.seconds) }}</span></button></div>
+    <p v-for="(sentence, index) in plan.why" :key="index">
+      <SentenceLine :sentence="sentence" @working="emit('working', $event)" />
+    </p>
+    <div v-if="plan.clocks?.length" class="row clocks no-print">
+      <button
+        v-for="clock in plan.clocks"
+        :key="clock.name"
+        type="button"
+        class="plain-button slight"
+        data-testid="start-clock"
+        @click="clocks.start(clock.name, clock.seconds, String(route.params.id))"
+      >
+        {{ clock.name }} <span class="figure">{{ clockFace(clock.seconds) }}</span>
+      </button>
+    </div>
     <CautionNote v-for="caution in plan.cautions" :key="caution.code" :caution="caution" />
     <div v-if="plan.change.length" class="change">
       <strong>Would change this:</strong>
-      <p v-for="(sentence, index) in plan.change" :key="index"><SentenceLine :sentence="sentence" @working="emit('working', $event)" /></p>
+      <p v-for="(sentence, index) in plan.change" :key="index">
+        <SentenceLine :sentence="sentence" @working="emit('working', $event)" />
+      </p>
     </div>
-    <p v-if="Object.keys(plan.workings).length" class="quiet small no-print"><b class="figure">w</b> or a dotted figure opens the working.</p>
+    <p v-if="Object.keys(plan.workings).length" class="quiet small no-print">
+      <b class="figure">w</b> or a dotted figure opens the working.
+    </p>
   </section>
 </template>
 
 <style scoped>
-p { margin: 0 0 10px; font-size: 0.95rem; }
-.clocks { margin: 0 0 12px; gap: 8px; flex-wrap: wrap; }
-.change { margin-top: 14px; }
-.change p { color: var(--slate); margin: 4px 0; }
+p {
+  margin: 0 0 10px;
+  font-size: 0.95rem;
+}
+.clocks {
+  margin: 0 0 12px;
+  gap: 8px;
+  flex-wrap: wrap;
+}
+.change {
+  margin-top: 14px;
+}
+.change p {
+  color: var(--slate);
+  margin: 4px 0;
+}
 </style>

@@ -3,21 +3,41 @@ import { computed, ref } from 'vue'
 import { valueAt } from '#core/job/patch'
 import { useJob } from '~/stores/job'
 
-const props = withDefaults(defineProps<{ path: string, label: string, long?: boolean, max?: number }>(), { max: 400 })
+const props = withDefaults(defineProps<{ path: string; label: string; long?: boolean; max?: number }>(), { max: 400 })
 const store = useJob()
 const keys = computed(() => props.path.split('.'))
 const value = computed(() => (valueAt(store.job, keys.value) ?? '') as string)
 const error = ref<string | null>(null)
-const set = (text: string | null) => { error.value = store.edit(keys.value, text ?? '') }
+const set = (text: string | null) => {
+  error.value = store.edit(keys.value, text ?? '')
+}
 /** What is wrong with it, or that it is not stored yet. */
-const trouble = computed(() => error.value ? [error.value] : store.unstored.has(props.path) ? ['not stored yet'] : [])
+const trouble = computed(() => (error.value ? [error.value] : store.unstored.has(props.path) ? ['not stored yet'] : []))
 </script>
 
 <template>
-  <v-textarea v-if="long" class="words" :label="label" :model-value="value" :maxlength="max" :error-messages="trouble" @update:model-value="set" />
-  <v-text-field v-else class="words" :label="label" :model-value="value" :maxlength="max" :error-messages="trouble" @update:model-value="set" />
+  <v-textarea
+    v-if="long"
+    class="words"
+    :label="label"
+    :model-value="value"
+    :maxlength="max"
+    :error-messages="trouble"
+    @update:model-value="set"
+  />
+  <v-text-field
+    v-else
+    class="words"
+    :label="label"
+    :model-value="value"
+    :maxlength="max"
+    :error-messages="trouble"
+    @update:model-value="set"
+  />
 </template>
 
 <style scoped>
-.words { margin: 10px 0; }
+.words {
+  margin: 10px 0;
+}
 </style>

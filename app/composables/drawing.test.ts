@@ -12,8 +12,8 @@ describe('fitting a thing into a drawing', () => {
     expect(tall.scale.value).toBeCloseTo(2, 9)
   })
   it('says its scale as a drawing does, at 96 pixels an inch', () => {
-    expect(useDrawing(ref({ widthMm: 460 * 25.4 / 96 / 10, heightMm: 1 }), pixels).scaleText.value).toBe('10 : 1')
-    expect(useDrawing(ref({ widthMm: 460 * 25.4 / 96 * 2.5, heightMm: 1 }), pixels).scaleText.value).toBe('1 : 2.5')
+    expect(useDrawing(ref({ widthMm: (460 * 25.4) / 96 / 10, heightMm: 1 }), pixels).scaleText.value).toBe('10 : 1')
+    expect(useDrawing(ref({ widthMm: ((460 * 25.4) / 96) * 2.5, heightMm: 1 }), pixels).scaleText.value).toBe('1 : 2.5')
   })
   it('bears a thing of no size, and follows one that grows', () => {
     const box = ref({ widthMm: 0, heightMm: 0 })
@@ -25,5 +25,13 @@ describe('fitting a thing into a drawing', () => {
 })
 
 describe('the face of a clock', () => {
-  it.each([[0, '00:00:00'], [59, '00:00:59'], [3661, '01:01:01'], [5870, '01:37:50'], [-1, '−00:00:01'], [-0.4, '00:00:00'], [90_000, '25:00:00']])('%d s is %s', (seconds, face) => expect(clockFace(seconds)).toBe(face))
+  it.each([
+    [0, '00:00:00'],
+    [59, '00:00:59'],
+    [3661, '01:01:01'],
+    [5870, '01:37:50'],
+    [-1, '−00:00:01'],
+    [-0.4, '00:00:00'],
+    [90_000, '25:00:00'],
+  ])('%d s is %s', (seconds, face) => expect(clockFace(seconds)).toBe(face))
 })

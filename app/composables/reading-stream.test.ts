@@ -5,7 +5,9 @@ import { ReadingStream } from './reading-stream'
 
 const STARTED = '2026-11-12T09:00:00.000Z'
 const request = { instrument: 'scale' as const, setup: { massG: 500 }, perSecond: 20, seed: 4, startedAt: STARTED }
-const until = async (what: () => boolean) => { for (let n = 0; n < 200 && !what(); n++) await new Promise(resolve => setTimeout(resolve, 5)) }
+const until = async (what: () => boolean) => {
+  for (let n = 0; n < 200 && !what(); n++) await new Promise(resolve => setTimeout(resolve, 5))
+}
 
 /** A line that gives so many readings from where it is asked, and goes dead; `cut` leaves the last line half said. */
 function loosePlug(each: number, whole: number, cut = false) {
@@ -15,7 +17,11 @@ function loosePlug(each: number, whole: number, cut = false) {
     asked.push(wanted.from)
     const run = standInRun(wanted)
     let text = ''
-    for (let n = 0; n < each && run.n() < whole; n++) text += run.next().map(line => `${toJsonLine(line)}\n`).join('')
+    for (let n = 0; n < each && run.n() < whole; n++)
+      text += run
+        .next()
+        .map(line => `${toJsonLine(line)}\n`)
+        .join('')
     return new Response(cut ? `${text}{"at":"2026-` : text)
   }) as typeof fetch
   return { fetcher, asked }
@@ -38,7 +44,9 @@ describe('a stream that is cut', () => {
     expect(ring.series(200).map(point => point.value)).toEqual(first)
   })
   it('that the server will not give is refused with its reason, and not asked again', async () => {
-    const fetcher = vi.fn(async () => Response.json({ error: { issues: [{ path: 'setup.massG', message: 'too small' }] } }, { status: 422 }))
+    const fetcher = vi.fn(async () =>
+      Response.json({ error: { issues: [{ path: 'setup.massG', message: 'too small' }] } }, { status: 422 }),
+    )
     stream = new ReadingStream(request, () => undefined, fetcher, [1])
     await until(() => stream!.state === 'refused')
     expect(stream.reason).toBe('setup.massG: too small')

@@ -4,7 +4,11 @@ import { ReadingRing } from '#core/instrument/ring'
 import type { StreamRequest } from '#core/instrument/stand-in/run'
 
 export type StreamState = 'connecting' | 'live' | 'lost' | 'refused' | 'ended'
-export interface ChannelNow { name: string, unit: ReadingLine['unit'], ring: ReadingRing }
+export interface ChannelNow {
+  name: string
+  unit: ReadingLine['unit']
+  ring: ReadingRing
+}
 
 /** Ten minutes at twenty a second: older readings make room. */
 const KEPT = 12_000
@@ -14,8 +18,8 @@ const TRY_AGAIN_MS = [500, 1000, 2000, 4000] as const
 const LONGEST_LINE = 2000
 
 /**
- * One instrument's stream: reads lines as they come, keeps the last ten minutes of each channel, says when the line is lost, and takes
- * it up again from the reading after the last that came.
+ * One instrument's stream: reads lines as they come, keeps the last ten minutes of each channel, says when the line is
+ * lost, and takes it up again from the reading after the last that came.
  */
 export class ReadingStream {
   state: StreamState = 'connecting'
@@ -30,14 +34,27 @@ export class ReadingStream {
   private abort: AbortController | null = null
   private watch: ReturnType<typeof setInterval> | undefined
 
-  constructor(readonly request: Omit<StreamRequest, 'from'>, private readonly changed: () => void, private readonly fetcher: typeof fetch = (...given) => fetch(...given), private readonly waitsMs: readonly number[] = TRY_AGAIN_MS) {
-    this.channels = INSTRUMENTS[request.instrument].channels.map(({ name, unit }) => ({ name, unit, ring: new ReadingRing(KEPT) }))
-    this.watch = setInterval(() => { if (this.state === 'live' && Date.now() - this.heard > SILENT_MS) this.abort?.abort() }, 500)
+  constructor(
+    readonly request: Omit<StreamRequest, 'from'>,
+    private readonly changed: () => void,
+    private readonly fetcher: typeof fetch = (...given) => fetch(...given),
+    private readonly waitsMs: readonly number[] = TRY_AGAIN_MS,
+  ) {
+    this.channels = INSTRUMENTS[request.instrument].channels.map(({ name, unit }) => ({
+      name,
+      unit,
+      ring: new ReadingRing(KEPT),
+    }))
+    this.watch = setInterval(() => {
+      if (this.state === 'live' && Date.now() - this.heard > SILENT_MS) this.abort?.abort()
+    }, 500)
     void this.keepUp()
   }
 
   /** Readings that never came, over all channels. */
-  get missing() { return this.channels.reduce((sum, channel) => sum + channel.ring.missing, 0) }
+  get missing() {
+    return this.channels.reduce((sum, channel) => sum + channel.ring.missing, 0)
+  }
 
   end() {
     this.ended = true
@@ -70,9 +87,14 @@ export class ReadingStream {
   private async listen(): Promise<string | null> {
     this.abort = new AbortController()
     const from = Math.min(...this.channels.map(({ ring }) => ring.last)) + 1
-    const response = await this.fetcher('/api/instruments/stream', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ ...this.request, from }), signal: this.abort.signal })
+    const response = await this.fetcher('/api/instruments/stream', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ ...this.request, from }),
+      signal: this.abort.signal,
+    })
     if (response.status === 422 || response.status === 413) {
-      const { error } = await response.json() as { error?: { issues?: { path: string, message: string }[] } }
+      const { error } = (await response.json()) as { error?: { issues?: { path: string; message: string }[] } }
       return error?.issues?.map(issue => `${issue.path}: ${issue.message}`).join('; ') ?? 'the server refused it'
     }
     if (!response.ok || !response.body) return null
@@ -95,14 +117,14 @@ export class ReadingStream {
     let entry: unknown
     try {
       entry = JSON.parse(line)
-    }
-    catch {
+    } catch {
       this.strange += 1
       return
     }
     const parsed = readingLineSchema.safeParse(entry)
     const channel = parsed.success ? this.channels.find(({ name }) => name === parsed.data.channel) : undefined
-    if (parsed.success && channel && channel.unit === parsed.data.unit) channel.ring.push(parsed.data.n, Date.parse(parsed.data.at), parsed.data.value)
+    if (parsed.success && channel && channel.unit === parsed.data.unit)
+      channel.ring.push(parsed.data.n, Date.parse(parsed.data.at), parsed.data.value)
     else this.strange += 1
   }
 }

@@ -30,27 +30,42 @@ function ring(audio: AudioContext) {
 export function useAlarm() {
   const clocks = useClocks()
   const settings = useSettings()
-  const ringing = computed(() => clocks.running.filter(clock => clock.leftS <= 0 && clock.leftS > -STALE_S && !clock.hushed))
+  const ringing = computed(() =>
+    clocks.running.filter(clock => clock.leftS <= 0 && clock.leftS > -STALE_S && !clock.hushed),
+  )
   let audio: AudioContext | null = null
   let timer: ReturnType<typeof setInterval> | undefined
   const quiet = () => clearInterval(timer)
 
-  watch(() => ringing.value.map(clock => clock.id).join(), (now) => {
-    quiet()
-    if (!now || !settings.sound) return
-    audio ??= new AudioContext()
-    const until = Date.now() + LONGEST_MS
-    const sound = () => {
-      if (Date.now() > until || !settings.sound) return quiet()
-      void audio!.resume().then(() => ring(audio!)).catch(() => undefined)
-    }
-    sound()
-    timer = setInterval(sound, EVERY_MS)
-  }, { immediate: true })
+  watch(
+    () => ringing.value.map(clock => clock.id).join(),
+    now => {
+      quiet()
+      if (!now || !settings.sound) return
+      audio ??= new AudioContext()
+      const until = Date.now() + LONGEST_MS
+      const sound = () => {
+        if (Date.now() > until || !settings.sound) return quiet()
+        void audio!
+          .resume()
+          .then(() => ring(audio!))
+          .catch(() => undefined)
+      }
+      sound()
+      timer = setInterval(sound, EVERY_MS)
+    },
+    { immediate: true },
+  )
   onBeforeUnmount(() => {
     quiet()
     void audio?.close()
   })
 
-  return { ringing, flashing: computed(() => settings.flash && ringing.value.length > 0), hush: () => { for (const clock of ringing.value) void clocks.hush(clock.id) } }
+  return {
+    ringing,
+    flashing: computed(() => settings.flash && ringing.value.length > 0),
+    hush: () => {
+      for (const clock of ringing.value) void clocks.hush(clock.id)
+    },
+  }
 }

@@ -20,22 +20,49 @@ export function download(name: string, content: string | Uint8Array, type = 'app
 }
 
 /** A title as the name of a file. */
-export const fileName = (title: string) => title.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '').slice(0, 60) || 'job'
+export const fileName = (title: string) =>
+  title
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
+    .slice(0, 60) || 'job'
 
 /** What a merge did, a line a job: which fields came from where. */
-const mergeLines = ({ merged }: Imported) => merged.filter(entry => entry.changed.length).map(({ title, changed }) => {
-  const by = (from: string) => changed.filter(entry => entry.from === from).map(entry => entry.field)
-  const says = [['from the file', by('theirs')], ['newer here', by('ours')], ['both kept', by('both')]] as const
-  return `${title}: ${says.filter(([, fields]) => fields.length).map(([words, fields]) => `${words}: ${fields.slice(0, 8).join(', ')}${fields.length > 8 ? ` and ${fields.length - 8} more` : ''}`).join('; ')}`
-})
+const mergeLines = ({ merged }: Imported) =>
+  merged
+    .filter(entry => entry.changed.length)
+    .map(({ title, changed }) => {
+      const by = (from: string) => changed.filter(entry => entry.from === from).map(entry => entry.field)
+      const says = [
+        ['from the file', by('theirs')],
+        ['newer here', by('ours')],
+        ['both kept', by('both')],
+      ] as const
+      return `${title}: ${says
+        .filter(([, fields]) => fields.length)
+        .map(
+          ([words, fields]) =>
+            `${words}: ${fields.slice(0, 8).join(', ')}${fields.length > 8 ? ` and ${fields.length - 8} more` : ''}`,
+        )
+        .join('; ')}`
+    })
 
 /** What a file held that was put right, or not taken, a line each. */
 const otherLines = ({ corrected, clashes }: Imported & { corrected: readonly JobCorrected[] }) => [
-  ...corrected.flatMap(({ title, readings }) => readings.map(({ path, typed, was, now }) => `${title}: ${path} held ${was ?? 'nothing'} under “${typed}”; taken as ${now ?? 'not understood'}`)),
+  ...corrected.flatMap(({ title, readings }) =>
+    readings.map(
+      ({ path, typed, was, now }) =>
+        `${title}: ${path} held ${was ?? 'nothing'} under “${typed}”; taken as ${now ?? 'not understood'}`,
+    ),
+  ),
   ...clashes.map(name => `${name} differs from the file of that name here; the one here stays`),
 ]
 
-export interface FileReport { bad: boolean, text: string, lines: string[] }
+export interface FileReport {
+  bad: boolean
+  text: string
+  lines: string[]
+}
 
 /** Files in and out of the bench, with a report in words. */
 export function useFiles() {
@@ -47,17 +74,38 @@ export function useFiles() {
     const file = input.files?.[0]
     if (!file) return
     const { LARGEST_FILE_BYTES } = await import('#core/job/files')
-    if (file.size > LARGEST_FILE_BYTES) report.value = { bad: true, text: `${file.name} is larger than 256 MB: not read. Nothing was changed.`, lines: [] }
+    if (file.size > LARGEST_FILE_BYTES)
+      report.value = {
+        bad: true,
+        text: `${file.name} is larger than 256 MB: not read. Nothing was changed.`,
+        lines: [],
+      }
     else {
-      const taken = await shop.importBytes(new Uint8Array(await file.arrayBuffer())).catch((error: unknown) => ({ ok: false as const, issues: [{ path: '', message: error instanceof Error ? error.message : 'the browser would not store it' }] }))
+      const taken = await shop
+        .importBytes(new Uint8Array(await file.arrayBuffer()))
+        .catch((error: unknown) => ({
+          ok: false as const,
+          issues: [{ path: '', message: error instanceof Error ? error.message : 'the browser would not store it' }],
+        }))
       report.value = taken.ok
-        ? { bad: false, text: `${file.name}: ${taken.report.added} new, ${taken.report.replaced} brought up to date, ${taken.report.kept} already here${taken.report.kit ? ', and the kit' : ''}.`, lines: [...mergeLines(taken.report), ...otherLines(taken.report)] }
-        : { bad: true, text: `${file.name} was not taken in; nothing was changed.`, lines: taken.issues.map(issue => issue.path ? `${issue.path}: ${issue.message}` : issue.message) }
+        ? {
+            bad: false,
+            text: `${file.name}: ${taken.report.added} new, ${taken.report.replaced} brought up to date, ${taken.report.kept} already here${taken.report.kit ? ', and the kit' : ''}.`,
+            lines: [...mergeLines(taken.report), ...otherLines(taken.report)],
+          }
+        : {
+            bad: true,
+            text: `${file.name} was not taken in; nothing was changed.`,
+            lines: taken.issues.map(issue => (issue.path ? `${issue.path}: ${issue.message}` : issue.message)),
+          }
     }
     input.value = ''
   }
 
-  /** Plain JSON where there are no pictures, a zip with them where there are. A picture that is damaged stays behind, named. */
+  /**
+   * Plain JSON where there are no pictures, a zip with them where there are. A picture that is damaged stays behind,
+   * named.
+   */
   async function save(name: string, text: string, jobs: readonly Job[]): Promise<string[]> {
     const all = await bundledFiles(jobs)
     const wrong = all.map(file => ({ file, why: wrongKind(file.bytes, file.type as FileType) }))
@@ -76,7 +124,11 @@ export function useFiles() {
     const out = await filesWorker().jobOut(toRaw(job))
     if (!out.ok) {
       saveDamaged([out.damaged])
-      report.value = { bad: true, text: `${job.title} could not be brought back as it is; its words went out instead.`, lines: [out.damaged.why] }
+      report.value = {
+        bad: true,
+        text: `${job.title} could not be brought back as it is; its words went out instead.`,
+        lines: [out.damaged.why],
+      }
       return
     }
     const left = await save(`${fileName(job.title)}.wild-sparrow-job`, out.text, [out.job])
@@ -85,12 +137,22 @@ export function useFiles() {
 
   /** The whole shop, read back before it is offered; what is damaged goes out apart and holds nothing back. */
   async function saveShop() {
-    const out = await filesWorker().shopOut(await db.jobs.toArray(), structuredClone(toRaw(shop.kit)), new Date().toISOString())
+    const out = await filesWorker().shopOut(
+      await db.jobs.toArray(),
+      structuredClone(toRaw(shop.kit)),
+      new Date().toISOString(),
+    )
     const left = await save('wild-sparrow-shop', out.text, out.jobs)
     shop.noteDamaged(out.damaged)
     if (out.damaged.length) saveDamaged(out.damaged)
     const lines = [...out.damaged.map(({ title, why }) => `${title}: ${why}`), ...left]
-    report.value = lines.length ? { bad: true, text: `Taken out: ${out.jobs.length} jobs. What follows is damaged${out.damaged.length ? ' and went out apart, with its words, as wild-sparrow-damaged.json' : ''}.`, lines } : null
+    report.value = lines.length
+      ? {
+          bad: true,
+          text: `Taken out: ${out.jobs.length} jobs. What follows is damaged${out.damaged.length ? ' and went out apart, with its words, as wild-sparrow-damaged.json' : ''}.`,
+          lines,
+        }
+      : null
   }
 
   /** All jobs and all logs as tables for a spreadsheet. */

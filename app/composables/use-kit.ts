@@ -9,7 +9,14 @@ import { useSettings } from '~/stores/settings'
 import { useShop } from '~/stores/shop'
 
 export type KitList = 'machines' | 'torches' | 'rods' | 'gases'
-export interface KitColumn { key: string, label: string, unit?: UnitKey, suffix?: string, choices?: Readonly<Record<string, string>>, blank: string | number | null }
+export interface KitColumn {
+  key: string
+  label: string
+  unit?: UnitKey
+  suffix?: string
+  choices?: Readonly<Record<string, string>>
+  blank: string | number | null
+}
 type Row = Record<string, unknown> & { id: string }
 
 /** Editing the kit: a change is stored only when the whole kit stays sound; else it says why. */
@@ -30,8 +37,16 @@ export function useKit() {
   }
   const rows = (list: KitList) => shop.kit[list] as unknown as Row[]
   const setRows = (list: KitList, next: Row[]) => put({ ...toRaw(shop.kit), [list]: next })
-  const add = (list: KitList, columns: readonly KitColumn[]) => setRows(list, [...rows(list), { id: crypto.randomUUID(), ...Object.fromEntries(columns.map(column => [column.key, column.blank])) }])
-  const remove = (list: KitList, id: string) => setRows(list, rows(list).filter(row => row.id !== id))
+  const add = (list: KitList, columns: readonly KitColumn[]) =>
+    setRows(list, [
+      ...rows(list),
+      { id: crypto.randomUUID(), ...Object.fromEntries(columns.map(column => [column.key, column.blank])) },
+    ])
+  const remove = (list: KitList, id: string) =>
+    setRows(
+      list,
+      rows(list).filter(row => row.id !== id),
+    )
 
   /** @returns what is wrong with what was typed, or null when it is stored */
   function set(list: KitList, id: string, column: KitColumn, typed: string): string | null {
@@ -42,16 +57,32 @@ export function useKit() {
       if (!reading.ok) return reading.message
       value = reading.value
     }
-    return setRows(list, rows(list).map(row => row.id === id ? { ...row, [column.key]: value } : row))
+    return setRows(
+      list,
+      rows(list).map(row => (row.id === id ? { ...row, [column.key]: value } : row)),
+    )
   }
-  const shown = (row: Row, column: KitColumn) => typeof row[column.key] === 'number' && column.unit && column.unit !== 'number' ? write(Number((row[column.key] as number).toPrecision(6)), column.unit, settings.system) : String(row[column.key] ?? '')
+  const shown = (row: Row, column: KitColumn) =>
+    typeof row[column.key] === 'number' && column.unit && column.unit !== 'number'
+      ? write(Number((row[column.key] as number).toPrecision(6)), column.unit, settings.system)
+      : String(row[column.key] ?? '')
 
   function setRate(key: keyof Kit, typed: unknown) {
     const text = String(typed).trim()
-    const value = key === 'shop' || key === 'currency' || key === 'drills' || key === 'taps' ? typed : text === '' && (key === 'latitudeDeg' || key === 'longitudeDeg') ? null : Number(text.replace(',', '.'))
+    const value =
+      key === 'shop' || key === 'currency' || key === 'drills' || key === 'taps'
+        ? typed
+        : text === '' && (key === 'latitudeDeg' || key === 'longitudeDeg')
+          ? null
+          : Number(text.replace(',', '.'))
     problem.value = put({ ...toRaw(shop.kit), [key]: value })
   }
-  const rates = [{ key: 'ratePerHour', label: 'An hour of work' }, { key: 'pricePerKWh', label: 'A kilowatt-hour' }, { key: 'latitudeDeg', label: 'Latitude, °, for the daylight' }, { key: 'longitudeDeg', label: 'Longitude, °, east' }] as const
+  const rates = [
+    { key: 'ratePerHour', label: 'An hour of work' },
+    { key: 'pricePerKWh', label: 'A kilowatt-hour' },
+    { key: 'latitudeDeg', label: 'Latitude, °, for the daylight' },
+    { key: 'longitudeDeg', label: 'Longitude, °, east' },
+  ] as const
   const unreadDrills = computed(() => kitDrills(shop.kit.drills).unread)
   const unreadTaps = computed(() => kitTaps(shop.kit.taps).unread)
   return { kit, unreadTaps, unreadDrills, rows, add, remove, set, shown, setRate, rates, problem }

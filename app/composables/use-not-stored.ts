@@ -15,7 +15,11 @@ export function useNotStored() {
     reason,
     refused: computed(() => job.refused?.reason ?? null),
     hasJob: computed(() => job.job !== null),
-    takeOut: () => job.job ? files.saveJob(job.job) : files.saveShop(),
-    tryAgain: () => { void job.tryAgain(); if (shop.saveError) void shop.tryAgain(); void clocks.tryAgain() },
+    takeOut: () => (job.job ? files.saveJob(job.job) : files.saveShop()),
+    tryAgain: () => {
+      void job.tryAgain()
+      if (shop.saveError) void shop.tryAgain()
+      void clocks.tryAgain()
+    },
   }
 }

@@ -5,14 +5,16 @@ import { db } from '~/db/database'
 import { useShop } from '~/stores/shop'
 import { filesWorker } from './files-worker'
 
-/** The jobs that are not handed over yet, followed as they change in this tab or another; a damaged one stands apart. */
+/**
+ * The jobs that are not handed over yet, followed as they change in this tab or another; a damaged one stands apart.
+ */
 export function useOpenJobs() {
   const shop = useShop()
   const jobs = shallowRef<Job[]>([])
   const following = liveQuery(async () => {
     const open = await db.cards.filter(card => card.handedAt === null).primaryKeys()
     return (await db.jobs.bulkGet(open)).filter(job => job !== undefined)
-  }).subscribe(async (found) => {
+  }).subscribe(async found => {
     const { jobs: sound, damaged } = await filesWorker().sorted(found)
     jobs.value = sound
     shop.noteDamaged(damaged)

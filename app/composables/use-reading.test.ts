@@ -29,7 +29,12 @@ describe('a reading as a field', () => {
     expect(wall.error.value).toBeNull()
   })
   it.each<[string, UnitKey, string, string]>([
-    ['takeIn.wallMm', 'mm', '8', '8 mm'], ['takeIn.wallMm', 'mm', '5/16', '5/16 in'], ['takeIn.hotC', 'c', '90', '90 °C'], ['weld.flowLMin', 'lMin', '7', '7 L/min'], ['weld.enPct', 'pct', '70', '70 %'], ['know.dryG', 'g', '512', '512 g'],
+    ['takeIn.wallMm', 'mm', '8', '8 mm'],
+    ['takeIn.wallMm', 'mm', '5/16', '5/16 in'],
+    ['takeIn.hotC', 'c', '90', '90 °C'],
+    ['weld.flowLMin', 'lMin', '7', '7 L/min'],
+    ['weld.enPct', 'pct', '70', '70 %'],
+    ['know.dryG', 'g', '512', '512 g'],
   ])('writes the unit behind a bare number left in %s', (path, unit, typed, written) => {
     const one = field(path, unit)
     one.take(typed)
@@ -37,7 +42,10 @@ describe('a reading as a field', () => {
     expect(one.typed.value).toBe(written)
   })
   it.each<[string, UnitKey, string, string, number]>([
-    ['takeIn.wallMm', 'mm', '0.25', '0.25 in', 6.35], ['takeIn.hotC', 'c', '212', '212 °F', 100], ['weld.flowLMin', 'lMin', '15', '15 cfh', 7.079], ['weld.enPct', 'pct', '70', '70 %', 70],
+    ['takeIn.wallMm', 'mm', '0.25', '0.25 in', 6.35],
+    ['takeIn.hotC', 'c', '212', '212 °F', 100],
+    ['weld.flowLMin', 'lMin', '15', '15 cfh', 7.079],
+    ['weld.enPct', 'pct', '70', '70 %', 70],
   ])('takes a bare number in %s as the inch reader means it', (path, unit, typed, written, value) => {
     useSettings().system = 'inch'
     const one = field(path, unit)
@@ -45,7 +53,13 @@ describe('a reading as a field', () => {
     one.take(typed)
     one.leave()
     expect(one.typed.value).toBe(written)
-    expect((path.split('.').reduce<unknown>((node, key) => (node as Record<string, unknown>)[key], job.job) as { value: number }).value).toBeCloseTo(value, 2)
+    expect(
+      (
+        path.split('.').reduce<unknown>((node, key) => (node as Record<string, unknown>)[key], job.job) as {
+          value: number
+        }
+      ).value,
+    ).toBeCloseTo(value, 2)
   })
   it('means the same to a reader of the other system, once its unit is written', () => {
     const wall = field('takeIn.wallMm', 'mm')
@@ -56,14 +70,17 @@ describe('a reading as a field', () => {
     expect(job.job!.takeIn.wallMm.value).toBe(8)
     expect(wall.also.value).toBe('0.315 in · 8.0 mm')
   })
-  it.each(['about eight', '8 volts', '--4 mm', '1/0 in'])('keeps “%s” as typed, without a value, and says what is wrong', (typed) => {
-    const wall = field('takeIn.wallMm', 'mm')
-    wall.take(typed)
-    wall.leave()
-    expect(job.job!.takeIn.wallMm).toEqual({ typed, value: null })
-    expect(wall.error.value!.length).toBeGreaterThan(4)
-    expect(wall.also.value).toBe('')
-  })
+  it.each(['about eight', '8 volts', '--4 mm', '1/0 in'])(
+    'keeps “%s” as typed, without a value, and says what is wrong',
+    typed => {
+      const wall = field('takeIn.wallMm', 'mm')
+      wall.take(typed)
+      wall.leave()
+      expect(job.job!.takeIn.wallMm).toEqual({ typed, value: null })
+      expect(wall.error.value!.length).toBeGreaterThan(4)
+      expect(wall.also.value).toBe('')
+    },
+  )
   it('emptied, is empty and wrong about nothing', () => {
     const wall = field('takeIn.wallMm', 'mm')
     wall.take('8 mm')

@@ -7,7 +7,14 @@ import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 
 /** What a bare number means to each reader, as it is written behind it. */
-const BARE_UNIT: Partial<Record<UnitKey, { inch: string }>> = { mm: { inch: 'in' }, c: { inch: '°F' }, g: { inch: 'lb' }, kg: { inch: 'lb' }, lMin: { inch: 'cfh' }, mMin: { inch: 'ipm' } }
+const BARE_UNIT: Partial<Record<UnitKey, { inch: string }>> = {
+  mm: { inch: 'in' },
+  c: { inch: '°F' },
+  g: { inch: 'lb' },
+  kg: { inch: 'lb' },
+  lMin: { inch: 'cfh' },
+  mMin: { inch: 'ipm' },
+}
 
 /**
  * A reading of the open job as a field: what is typed, what was understood, what is wrong with it.
@@ -19,7 +26,12 @@ export function useReading(path: Ref<string>, unit: Ref<UnitKey>) {
   const keys = computed(() => path.value.split('.'))
   const stored = computed(() => valueAt(store.job, keys.value) as StoredReading | undefined)
   const typed = ref(stored.value?.typed ?? '')
-  watch(() => stored.value?.typed, (text) => { if (text !== undefined && text !== typed.value) typed.value = text })
+  watch(
+    () => stored.value?.typed,
+    text => {
+      if (text !== undefined && text !== typed.value) typed.value = text
+    },
+  )
 
   const understand = (text: string): Reading => read(text, unit.value, settings.system)
   const error = computed(() => {
@@ -28,8 +40,10 @@ export function useReading(path: Ref<string>, unit: Ref<UnitKey>) {
     return reading.ok ? null : reading.message
   })
   /** What a bare number is taken for; it stands where nothing is typed yet. */
-  const bareUnit = computed(() => (settings.system === 'inch' ? BARE_UNIT[unit.value]?.inch : undefined) ?? KEY_UNITS[unit.value].symbol)
-  const also = computed(() => stored.value?.value == null ? '' : settings.both(stored.value.value, unit.value))
+  const bareUnit = computed(
+    () => (settings.system === 'inch' ? BARE_UNIT[unit.value]?.inch : undefined) ?? KEY_UNITS[unit.value].symbol,
+  )
+  const also = computed(() => (stored.value?.value == null ? '' : settings.both(stored.value.value, unit.value)))
 
   function take(text: string) {
     typed.value = text
@@ -37,7 +51,10 @@ export function useReading(path: Ref<string>, unit: Ref<UnitKey>) {
     store.edit(keys.value, { typed: text.slice(0, 60), value: reading?.ok ? reading.value : null })
   }
 
-  /** A bare number gets its unit written behind it when the hand leaves the field, so that it means the same to every reader. */
+  /**
+   * A bare number gets its unit written behind it when the hand leaves the field, so that it means the same to every
+   * reader.
+   */
   function leave() {
     const text = typed.value.trim()
     const reading = understand(text)
@@ -46,7 +63,9 @@ export function useReading(path: Ref<string>, unit: Ref<UnitKey>) {
     if (suffix) take(`${text} ${suffix}`)
   }
 
-  const unstored = computed(() => store.unstored.has(path.value) || store.unstored.has(addressed(store.job, keys.value).join('.')))
+  const unstored = computed(
+    () => store.unstored.has(path.value) || store.unstored.has(addressed(store.job, keys.value).join('.')),
+  )
 
   return { typed, error, unstored, also, bareUnit, take, leave }
 }

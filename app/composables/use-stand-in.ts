@@ -8,18 +8,38 @@ import { useInstruments } from '~/stores/instruments'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 
-interface Field { key: string, label: string, unit: UnitKey, text: string, trouble: string | null }
+interface Field {
+  key: string
+  label: string
+  unit: UnitKey
+  text: string
+  trouble: string | null
+}
 
 /** What of a stand-in can be set by hand; the rest follows from the job. */
-const HAND_SET: Readonly<Record<InstrumentId, readonly { key: string, label: string, unit: UnitKey }[]>> = {
+const HAND_SET: Readonly<Record<InstrumentId, readonly { key: string; label: string; unit: UnitKey }[]>> = {
   thermocouple: [],
-  infrared: [{ key: 'emissivity', label: 'Emissivity of the metal: bright 0.1, blasted 0.3, matt paint 0.95', unit: 'number' }, { key: 'set', label: 'Emissivity it is set to', unit: 'number' }],
+  infrared: [
+    { key: 'emissivity', label: 'Emissivity of the metal: bright 0.1, blasted 0.3, matt paint 0.95', unit: 'number' },
+    { key: 'set', label: 'Emissivity it is set to', unit: 'number' },
+  ],
   caliper: [{ key: 'sizeMm', label: 'Between the jaws', unit: 'mm' }],
   scale: [{ key: 'massG', label: 'On the pan', unit: 'g' }],
-  gauge: [{ key: 'startKPa', label: 'Pumped up to', unit: 'kPa' }, { key: 'volumeL', label: 'It holds', unit: 'l' }, { key: 'leakSccm', label: 'It loses, cm³ of gas a minute', unit: 'number' }],
-  arc: [{ key: 'setA', label: 'Set current', unit: 'a' }, { key: 'arcS', label: 'Welds for', unit: 's' }, { key: 'restS', label: 'rests for', unit: 's' }],
+  gauge: [
+    { key: 'startKPa', label: 'Pumped up to', unit: 'kPa' },
+    { key: 'volumeL', label: 'It holds', unit: 'l' },
+    { key: 'leakSccm', label: 'It loses, cm³ of gas a minute', unit: 'number' },
+  ],
+  arc: [
+    { key: 'setA', label: 'Set current', unit: 'a' },
+    { key: 'arcS', label: 'Welds for', unit: 's' },
+    { key: 'restS', label: 'rests for', unit: 's' },
+  ],
 }
-const USUAL: Partial<Record<InstrumentId, Record<string, number>>> = { infrared: { emissivity: 0.1, set: 0.95 }, arc: { arcS: 25, restS: 10 } }
+const USUAL: Partial<Record<InstrumentId, Record<string, number>>> = {
+  infrared: { emissivity: 0.1, set: 0.95 },
+  arc: { arcS: 25, restS: 10 },
+}
 const LOOSE_S = 8
 
 /** Choosing and setting a stand-in instrument, and readings out of a file. */
@@ -35,12 +55,25 @@ export function useStandIn(shown: Ref<boolean>) {
   const report = ref<string | null>(null)
 
   const setup = () => ({ ...USUAL[chosen.value], ...standInSetup(chosen.value, store.job, store.plan) })
-  watch([chosen, shown], () => {
-    const worked = setup()
-    trouble.value = null
-    report.value = null
-    fields.value = HAND_SET[chosen.value].map(({ key, label, unit }) => ({ key, label, unit, trouble: null, text: unit === 'number' ? String(worked[key as keyof typeof worked] ?? '') : write(Number(worked[key as keyof typeof worked] ?? 0), unit, settings.system) }))
-  }, { immediate: true })
+  watch(
+    [chosen, shown],
+    () => {
+      const worked = setup()
+      trouble.value = null
+      report.value = null
+      fields.value = HAND_SET[chosen.value].map(({ key, label, unit }) => ({
+        key,
+        label,
+        unit,
+        trouble: null,
+        text:
+          unit === 'number'
+            ? String(worked[key as keyof typeof worked] ?? '')
+            : write(Number(worked[key as keyof typeof worked] ?? 0), unit, settings.system),
+      }))
+    },
+    { immediate: true },
+  )
 
   function start() {
     const given: Record<string, number> = {}
@@ -52,7 +85,11 @@ export function useStandIn(shown: Ref<boolean>) {
     const rate = Number(perSecond.value.replace(',', '.'))
     trouble.value = rate >= 0.1 && rate <= 20 ? null : 'readings a second: from 0.1 to 20'
     if (trouble.value || fields.value.some(field => field.trouble)) return
-    void instruments.start(chosen.value, { ...setup(), ...given }, { perSecond: rate, ...(loose.value ? { dropsAfterS: LOOSE_S } : {}) })
+    void instruments.start(
+      chosen.value,
+      { ...setup(), ...given },
+      { perSecond: rate, ...(loose.value ? { dropsAfterS: LOOSE_S } : {}) },
+    )
     shown.value = false
   }
 
@@ -67,8 +104,20 @@ export function useStandIn(shown: Ref<boolean>) {
       return
     }
     const found = readLines(await file.text())
-    report.value = found.ok ? `${file.name}: ${instruments.keepLines(found.readings)}.` : `${file.name} was not taken in; nothing was changed.\n${found.issues.map(issue => `${issue.line ? `Line ${issue.line}: ` : ''}${issue.message}`).join('\n')}`
+    report.value = found.ok
+      ? `${file.name}: ${instruments.keepLines(found.readings)}.`
+      : `${file.name} was not taken in; nothing was changed.\n${found.issues.map(issue => `${issue.line ? `Line ${issue.line}: ` : ''}${issue.message}`).join('\n')}`
   }
 
-  return { chosen, fields, perSecond, loose, trouble, start, report, bringIn, hasJob: computed(() => store.job !== null) }
+  return {
+    chosen,
+    fields,
+    perSecond,
+    loose,
+    trouble,
+    start,
+    report,
+    bringIn,
+    hasJob: computed(() => store.job !== null),
+  }
 }

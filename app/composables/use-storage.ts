@@ -4,7 +4,12 @@ import { db } from '~/db/database'
 /** Past this share of what the browser gives, it is said. */
 const NEARLY_FULL = 0.8
 
-export interface Room { usedMB: number, quotaMB: number, nearlyFull: boolean, kept: boolean | null }
+export interface Room {
+  usedMB: number
+  quotaMB: number
+  nearlyFull: boolean
+  kept: boolean | null
+}
 
 /** How much room the browser gives, whether it has promised to keep it, and what a backup would hold. */
 export function useStorage() {
@@ -15,10 +20,20 @@ export function useStorage() {
     const { usage = 0, quota = 0 } = await navigator.storage.estimate()
     // Asked once something is worth keeping; the browser may say yes without a word to the reader.
     const jobs = await db.jobs.count()
-    const kept = jobs > 0 && navigator.storage.persist ? await navigator.storage.persisted() || await navigator.storage.persist() : null
+    const kept =
+      jobs > 0 && navigator.storage.persist
+        ? (await navigator.storage.persisted()) || (await navigator.storage.persist())
+        : null
     holds.value = { jobs, files: await db.held.count() }
-    room.value = { usedMB: usage / 1e6, quotaMB: quota / 1e6, nearlyFull: quota > 0 && usage / quota > NEARLY_FULL, kept }
+    room.value = {
+      usedMB: usage / 1e6,
+      quotaMB: quota / 1e6,
+      nearlyFull: quota > 0 && usage / quota > NEARLY_FULL,
+      kept,
+    }
   }
-  onMounted(() => { void look().catch(() => undefined) })
+  onMounted(() => {
+    void look().catch(() => undefined)
+  })
   return { room, holds, look }
 }

@@ -22,16 +22,19 @@ export interface StoredFile {
   bytes: ArrayBuffer
 }
 
-/** The one database of the bench: jobs, the kit, running clocks, files that belong to jobs, and small facts about the bench itself. */
+/**
+ * The one database of the bench: jobs, the kit, running clocks, files that belong to jobs, and small facts about the
+ * bench itself.
+ */
 export class BenchDatabase extends Dexie {
   jobs!: EntityTable<Job, 'id'>
-  kit!: EntityTable<{ id: string, kit: Kit }, 'id'>
+  kit!: EntityTable<{ id: string; kit: Kit }, 'id'>
   clocks!: EntityTable<StoredClock, 'id'>
   /** Each job's own files: the same id in another job is another file. */
   held!: Table<StoredFile, [jobId: string, id: string]>
   /** What the shelf shows of each job; written with it. */
   cards!: EntityTable<Card, 'id'>
-  facts!: EntityTable<{ key: string, value: unknown }, 'key'>
+  facts!: EntityTable<{ key: string; value: unknown }, 'key'>
 
   constructor(name = 'wild-sparrow') {
     // What is said to be stored is on the disk: a bench may lose its mains in the middle of a pass.
@@ -39,9 +42,13 @@ export class BenchDatabase extends Dexie {
     this.version(1).stores({ jobs: 'id, updatedAt', kit: 'id', clocks: 'id, endsAt', facts: 'key' })
     this.version(2).stores({ files: 'id, jobId' })
     this.version(3).stores({ cards: 'id, updatedAt, handedAt' })
-    this.version(4).stores({ held: '[jobId+id], jobId' }).upgrade(async (change) => {
-      await change.table<StoredFile>('files').each(async (file) => { await change.table('held').put(file) })
-    })
+    this.version(4)
+      .stores({ held: '[jobId+id], jobId' })
+      .upgrade(async change => {
+        await change.table<StoredFile>('files').each(async file => {
+          await change.table('held').put(file)
+        })
+      })
     this.version(5).stores({ files: null })
   }
 }

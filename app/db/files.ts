@@ -4,7 +4,10 @@ import type { Job } from '#core/job/job.schema'
 import { db, type StoredFile } from './database'
 
 /** The ids of the files a job refers to. */
-export const filesOf = (job: Job): string[] => [...job.pictures.map(picture => picture.id), ...job.warm.setups.flatMap(setup => setup.mesh ? [setup.mesh] : [])]
+export const filesOf = (job: Job): string[] => [
+  ...job.pictures.map(picture => picture.id),
+  ...job.warm.setups.flatMap(setup => (setup.mesh ? [setup.mesh] : [])),
+]
 
 /** One file of a job. */
 export const heldFile = (jobId: string, id: string): Promise<StoredFile | undefined> => db.held.get([jobId, id])
@@ -12,7 +15,7 @@ export const heldFile = (jobId: string, id: string): Promise<StoredFile | undefi
 /** The files of jobs that are on this bench, ready for a bundle. */
 export async function bundledFiles(jobs: readonly Job[]): Promise<BundledFile[]> {
   const found = await db.held.bulkGet(jobs.flatMap(job => filesOf(job).map((id): [string, string] => [job.id, id])))
-  return found.flatMap(file => file ? [{ ...file, bytes: new Uint8Array(file.bytes) }] : [])
+  return found.flatMap(file => (file ? [{ ...file, bytes: new Uint8Array(file.bytes) }] : []))
 }
 
 export const storedFile = ({ bytes, ...rest }: BundledFile): StoredFile => ({ ...rest, bytes: bytes.slice().buffer })
@@ -22,7 +25,10 @@ const sameBytes = (a: ArrayBuffer, b: Uint8Array) => {
   return mine.length === b.length && mine.every((byte, n) => byte === b[n])
 }
 
-/** Puts files in that are not here; one that is here is never written over. To be called within a transaction. @returns names of those that differ from what is here */
+/**
+ * Puts files in that are not here; one that is here is never written over. To be called within a transaction. @returns
+ * names of those that differ from what is here
+ */
 export async function putFiles(files: readonly BundledFile[]): Promise<string[]> {
   const here = await db.held.bulkGet(files.map((file): [string, string] => [file.jobId, file.id]))
   await db.held.bulkPut(files.filter((_, n) => !here[n]).map(storedFile))
@@ -30,20 +36,30 @@ export async function putFiles(files: readonly BundledFile[]): Promise<string[]>
 }
 
 /** What was taken off the shelf, so that it can be put back. */
-export interface TakenOff { readonly job: Job | undefined, readonly card: Card | undefined, readonly files: readonly StoredFile[] }
+export interface TakenOff {
+  readonly job: Job | undefined
+  readonly card: Card | undefined
+  readonly files: readonly StoredFile[]
+}
 
 /** Takes a job off the shelf, and what belongs to it. */
-export const removeJob = (id: string): Promise<TakenOff> => db.transaction('rw', db.jobs, db.cards, db.held, async () => {
-  const taken = { job: await db.jobs.get(id), card: await db.cards.get(id), files: await db.held.where('jobId').equals(id).toArray() }
-  await db.jobs.delete(id)
-  await db.cards.delete(id)
-  await db.held.where('jobId').equals(id).delete()
-  return taken
-})
+export const removeJob = (id: string): Promise<TakenOff> =>
+  db.transaction('rw', db.jobs, db.cards, db.held, async () => {
+    const taken = {
+      job: await db.jobs.get(id),
+      card: await db.cards.get(id),
+      files: await db.held.where('jobId').equals(id).toArray(),
+    }
+    await db.jobs.delete(id)
+    await db.cards.delete(id)
+    await db.held.where('jobId').equals(id).delete()
+    return taken
+  })
 
 /** Puts back what was taken off. */
-export const putBack = ({ job, card, files }: TakenOff) => db.transaction('rw', db.jobs, db.cards, db.held, async () => {
-  if (job) await db.jobs.put(job)
-  if (card) await db.cards.put(card)
-  await db.held.bulkPut([...files])
-})
+export const putBack = ({ job, card, files }: TakenOff) =>
+  db.transaction('rw', db.jobs, db.cards, db.held, async () => {
+    if (job) await db.jobs.put(job)
+    if (card) await db.cards.put(card)
+    await db.held.bulkPut([...files])
+  })

@@ -2,10 +2,14 @@ import type { Kit } from '#core/job/job.schema'
 import { writePatches, type MadePatch } from './shelf'
 
 /**
- * What was changed and is not stored yet, written at the very keystroke, without waiting: a page that is left at once loses nothing.
+ * What was changed and is not stored yet, written at the very keystroke, without waiting: a page that is left at once
+ * loses nothing.
  * Each tab has its own; what one left behind is put on the stored jobs when the bench is opened next.
  */
-export interface Entry extends MadePatch { readonly jobId: string, readonly at: string }
+export interface Entry extends MadePatch {
+  readonly jobId: string
+  readonly at: string
+}
 
 const PREFIX = 'ws-journal:'
 const KIT = 'ws-journal-kit'
@@ -17,8 +21,7 @@ export function journal(entries: readonly Entry[]): boolean {
     if (entries.length) localStorage.setItem(TAB, JSON.stringify(entries))
     else localStorage.removeItem(TAB)
     return true
-  }
-  catch {
+  } catch {
     return false
   }
 }
@@ -28,8 +31,7 @@ export function journalKit(kit: Kit | null): boolean {
     if (kit) localStorage.setItem(KIT, JSON.stringify(kit))
     else localStorage.removeItem(KIT)
     return true
-  }
-  catch {
+  } catch {
     return false
   }
 }
@@ -37,16 +39,25 @@ export function journalKit(kit: Kit | null): boolean {
 function entriesIn(text: string | null): Entry[] {
   try {
     const found: unknown = JSON.parse(text ?? '[]')
-    return Array.isArray(found) ? found.filter((entry): entry is Entry => typeof entry?.jobId === 'string' && Array.isArray(entry.path) && typeof entry.at === 'string') : []
-  }
-  catch {
+    return Array.isArray(found)
+      ? found.filter(
+          (entry): entry is Entry =>
+            typeof entry?.jobId === 'string' && Array.isArray(entry.path) && typeof entry.at === 'string',
+        )
+      : []
+  } catch {
     return []
   }
 }
 
-/** Stores what tabs left behind when they were closed in the middle of it. What cannot be stored now stays for the next time. */
+/**
+ * Stores what tabs left behind when they were closed in the middle of it. What cannot be stored now stays for the next
+ * time.
+ */
 export async function replayJournals(): Promise<void> {
-  const keys = Array.from({ length: localStorage.length ?? 0 }, (_, n) => localStorage.key(n)!).filter(key => key.startsWith(PREFIX) && key !== TAB)
+  const keys = Array.from({ length: localStorage.length ?? 0 }, (_, n) => localStorage.key(n)!).filter(
+    key => key.startsWith(PREFIX) && key !== TAB,
+  )
   for (const key of keys) {
     const entries = entriesIn(localStorage.getItem(key))
     try {
@@ -55,8 +66,9 @@ export async function replayJournals(): Promise<void> {
         await writePatches(jobId, mine, mine.at(-1)!.at, true)
       }
       localStorage.removeItem(key)
+    } catch {
+      /* It stays where it is, and is tried again at the next start. */
     }
-    catch { /* It stays where it is, and is tried again at the next start. */ }
   }
 }
 
@@ -64,8 +76,7 @@ export async function replayJournals(): Promise<void> {
 export function kitLeftBehind(): unknown {
   try {
     return JSON.parse(localStorage.getItem(KIT) ?? 'null')
-  }
-  catch {
+  } catch {
     return null
   }
 }

@@ -14,7 +14,14 @@ const job = (id: string, title = id): Job => newJob(id, title, '', AT)
 const reading = (typed: string, value: number | null) => ({ typed, value })
 
 beforeEach(async () => {
-  await Promise.all([db.jobs.clear(), db.kit.clear(), db.clocks.clear(), db.facts.clear(), db.cards.clear(), db.held.clear()])
+  await Promise.all([
+    db.jobs.clear(),
+    db.kit.clear(),
+    db.clocks.clear(),
+    db.facts.clear(),
+    db.cards.clear(),
+    db.held.clear(),
+  ])
 })
 
 describe('writing changes', () => {
@@ -31,7 +38,11 @@ describe('writing changes', () => {
       writePatches('a', [{ path: ['takeIn', 'wallMm'], value: reading('7 mm', 7) }], LATER),
       writePatches('a', [{ path: ['title'], value: 'Renamed' }], LATER),
     ])
-    expect(await db.jobs.get('a')).toMatchObject({ title: 'Renamed', open: { crackMm: { value: 88 } }, takeIn: { wallMm: { value: 7 } } })
+    expect(await db.jobs.get('a')).toMatchObject({
+      title: 'Renamed',
+      open: { crackMm: { value: 88 } },
+      takeIn: { wallMm: { value: 7 } },
+    })
   })
   it('changes nothing of a job that is gone', async () => {
     expect(await writePatches('gone', [{ path: ['title'], value: 'x' }], LATER)).toBeUndefined()
@@ -39,23 +50,42 @@ describe('writing changes', () => {
   })
   it('writes all of several changes or none: a bad path leaves the job as it was', async () => {
     await db.jobs.add(job('a', 'Before'))
-    await expect(writePatches('a', [{ path: ['title'], value: 'After' }, { path: ['__proto__', 'x'], value: 1 }], LATER)).rejects.toThrow()
+    await expect(
+      writePatches(
+        'a',
+        [
+          { path: ['title'], value: 'After' },
+          { path: ['__proto__', 'x'], value: 1 },
+        ],
+        LATER,
+      ),
+    ).rejects.toThrow()
     expect(await db.jobs.get('a')).toMatchObject({ title: 'Before', updatedAt: AT })
   })
   it('ends the same for any order of writes to different fields', async () => {
-    const edits = [['title', 'T'], ['customer', 'C'], ['updatedNote', 'N']] as const
-    await fc.assert(fc.asyncProperty(fc.shuffledSubarray([0, 1, 2], { minLength: 3 }), async (order) => {
-      await db.jobs.put(job('a'))
-      for (const i of order) await writePatches('a', [{ path: [edits[i]![0]], value: edits[i]![1] }], LATER)
-      expect(await db.jobs.get('a')).toMatchObject({ title: 'T', customer: 'C' })
-    }), { numRuns: 6, seed: 61 })
+    const edits = [
+      ['title', 'T'],
+      ['customer', 'C'],
+      ['updatedNote', 'N'],
+    ] as const
+    await fc.assert(
+      fc.asyncProperty(fc.shuffledSubarray([0, 1, 2], { minLength: 3 }), async order => {
+        await db.jobs.put(job('a'))
+        for (const i of order) await writePatches('a', [{ path: [edits[i]![0]], value: edits[i]![1] }], LATER)
+        expect(await db.jobs.get('a')).toMatchObject({ title: 'T', customer: 'C' })
+      }),
+      { numRuns: 6, seed: 61 },
+    )
   })
 })
 
 describe('taking a file in', () => {
   it('adds what is new, brings up to date what is older here, and leaves what is newer here', async () => {
     await db.jobs.bulkAdd([job('old', 'here'), { ...job('new', 'here'), updatedAt: LATER }])
-    const report = await takeInFile([{ ...job('old', 'from the file'), updatedAt: LATER }, job('new', 'from the file'), job('fresh')], null)
+    const report = await takeInFile(
+      [{ ...job('old', 'from the file'), updatedAt: LATER }, job('new', 'from the file'), job('fresh')],
+      null,
+    )
     expect(report).toMatchObject({ added: 1, replaced: 1, kept: 1, kit: false })
     expect((await db.jobs.get('old'))!.title).toBe('from the file')
     expect((await db.jobs.get('new'))!.title).toBe('here')
@@ -93,7 +123,11 @@ describe('a disk that is full', () => {
   it('takes in all of a file or nothing: jobs stand as they were when a picture finds no room', async () => {
     await db.jobs.bulkAdd([job('a', 'here')])
     const put = vi.spyOn(db.held, 'bulkPut').mockImplementation(full as never)
-    await expect(takeInFile([{ ...job('a', 'from the file'), updatedAt: LATER }, job('b')], { ...EMPTY_KIT, shop: 'Theirs' }, [{ id: 'p', jobId: 'b', kind: 'picture', name: 'p', type: 'image/png', bytes: new Uint8Array([1]) }])).rejects.toThrow('no room')
+    await expect(
+      takeInFile([{ ...job('a', 'from the file'), updatedAt: LATER }, job('b')], { ...EMPTY_KIT, shop: 'Theirs' }, [
+        { id: 'p', jobId: 'b', kind: 'picture', name: 'p', type: 'image/png', bytes: new Uint8Array([1]) },
+      ]),
+    ).rejects.toThrow('no room')
     put.mockRestore()
     expect((await db.jobs.toArray()).map(each => each.title)).toEqual(['here'])
     expect(await db.cards.get('b')).toBeUndefined()
@@ -112,7 +146,9 @@ describe('what an earlier version stored', () => {
   it('is brought up to this shape with its card; what cannot be read is left and named', async () => {
     const { readings: _readings, stamps: _stamps, ...older } = job('old', 'Older')
     await db.jobs.bulkAdd([older as Job, { id: 'odd', title: 'Not a job' } as Job])
-    expect(await upgradeStored()).toMatchObject([{ id: 'odd', title: 'Not a job', text: expect.stringContaining('Not a job') }])
+    expect(await upgradeStored()).toMatchObject([
+      { id: 'odd', title: 'Not a job', text: expect.stringContaining('Not a job') },
+    ])
     expect(await db.jobs.get('old')).toMatchObject({ readings: [], stamps: {} })
     expect(await db.cards.get('old')).toMatchObject({ title: 'Older', next: 'take-in' })
     expect(await db.jobs.get('odd')).toEqual({ id: 'odd', title: 'Not a job' })
@@ -126,7 +162,11 @@ describe('what an earlier version stored', () => {
 describe('the kit', () => {
   it('is empty until there is one, and comes back as it was put away', async () => {
     expect(await readKit()).toEqual(EMPTY_KIT)
-    const kit = { ...EMPTY_KIT, ratePerHour: 50, gases: [{ id: 'g', name: 'argon', cylinderL: 2000, price: 46, leftL: null }] }
+    const kit = {
+      ...EMPTY_KIT,
+      ratePerHour: 50,
+      gases: [{ id: 'g', name: 'argon', cylinderL: 2000, price: 46, leftL: null }],
+    }
     await writeKit(kit)
     expect(await readKit()).toEqual(kit)
   })

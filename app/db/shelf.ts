@@ -20,24 +20,51 @@ export async function putJobs(jobs: readonly Job[]): Promise<void> {
 export const addJob = (job: Job) => db.transaction('rw', db.jobs, db.cards, () => putJobs([job]))
 
 /** A change with what its field held where it began, and the time by which changes are ordered. */
-export interface MadePatch extends Patch { readonly before?: unknown, readonly stamp?: string }
-
-/** A change put on a job as it is stored: by entries of lists and fields, so that what another tab changed meanwhile stays. */
-const onto = (job: Job, { path, value, before }: MadePatch): Job => applyPatch(job, { path, value: threeWay(fieldOf(path), before, valueAt(job, path), value) })
+export interface MadePatch extends Patch {
+  readonly before?: unknown
+  readonly stamp?: string
+}
 
 /**
- * Puts changes on the stored job, whatever another tab has changed in it meanwhile: in other fields, or in the same list.
+ * A change put on a job as it is stored: by entries of lists and fields, so that what another tab changed meanwhile
+ * stays.
+ */
+const onto = (job: Job, { path, value, before }: MadePatch): Job =>
+  applyPatch(job, { path, value: threeWay(fieldOf(path), before, valueAt(job, path), value) })
+
+/**
+ * Puts changes on the stored job, whatever another tab has changed in it meanwhile: in other fields, or in the same
+ * list.
  * @param again changes out of a journal: one that is stored already, or that a later one has overruled, is left
  * @returns the job as stored, or undefined if it is gone
  */
-export function writePatches(jobId: string, patches: readonly MadePatch[], updatedAt: string, again = false): Promise<Job | undefined> {
+export function writePatches(
+  jobId: string,
+  patches: readonly MadePatch[],
+  updatedAt: string,
+  again = false,
+): Promise<Job | undefined> {
   return db.transaction('rw', db.jobs, db.cards, async () => {
     const stored = await db.jobs.get(jobId)
     if (!stored) return undefined
     const stamps = stored.stamps ?? {}
-    const due = again ? patches.filter(({ path, stamp }) => !stamp || !stamps[fieldOf(path)] || Date.parse(stamps[fieldOf(path)]!) < Date.parse(stamp)) : patches
+    const due = again
+      ? patches.filter(
+          ({ path, stamp }) =>
+            !stamp || !stamps[fieldOf(path)] || Date.parse(stamps[fieldOf(path)]!) < Date.parse(stamp),
+        )
+      : patches
     if (!due.length) return stored
-    const next = { ...due.reduce(onto, stored), updatedAt, stamps: stamped(stamps, due.map(patch => patch.path), due.reduce((latest, { stamp }) => stamp && stamp > latest ? stamp : latest, updatedAt), stored.updatedAt) }
+    const next = {
+      ...due.reduce(onto, stored),
+      updatedAt,
+      stamps: stamped(
+        stamps,
+        due.map(patch => patch.path),
+        due.reduce((latest, { stamp }) => (stamp && stamp > latest ? stamp : latest), updatedAt),
+        stored.updatedAt,
+      ),
+    }
     await putJobs([next])
     return next
   })
@@ -47,10 +74,21 @@ export const readKit = async (): Promise<Kit> => (await db.kit.get(THE_KIT))?.ki
 
 export const writeKit = (kit: Kit) => db.kit.put({ id: THE_KIT, kit })
 
-export interface Imported { added: number, replaced: number, kept: number, kit: boolean, merged: { title: string, changed: FieldMerge[] }[], /** Files that differ from those here under the same name; those here stay. */ clashes: string[] }
+export interface Imported {
+  added: number
+  replaced: number
+  kept: number
+  kit: boolean
+  merged: { title: string; changed: FieldMerge[] }[]
+  /** Files that differ from those here under the same name; those here stay. */ clashes: string[]
+}
 
 /** Takes in a sound file in one transaction: all of it or nothing. A kit comes only into a bench that has none. */
-export function takeInFile(jobs: readonly Job[], kit: Kit | null, files: readonly BundledFile[] = []): Promise<Imported> {
+export function takeInFile(
+  jobs: readonly Job[],
+  kit: Kit | null,
+  files: readonly BundledFile[] = [],
+): Promise<Imported> {
   return db.transaction('rw', [db.jobs, db.cards, db.kit, db.held], async () => {
     const here = (await db.jobs.bulkGet(jobs.map(job => job.id))).filter(job => job !== undefined)
     const { add, replace, keep } = mergeJobs(here, jobs)
@@ -58,6 +96,13 @@ export function takeInFile(jobs: readonly Job[], kit: Kit | null, files: readonl
     const clashes = await putFiles(files)
     const takesKit = kit !== null && (await db.kit.get(THE_KIT)) === undefined
     if (takesKit) await writeKit(kit)
-    return { added: add.length, replaced: replace.length, kept: keep.length, kit: takesKit, merged: replace.map(entry => ({ title: entry.job.title, changed: entry.changed })), clashes }
+    return {
+      added: add.length,
+      replaced: replace.length,
+      kept: keep.length,
+      kit: takesKit,
+      merged: replace.map(entry => ({ title: entry.job.title, changed: entry.changed })),
+      clashes,
+    }
   })
 }

@@ -14,14 +14,15 @@ async function damagedAmong(ids: readonly string[]): Promise<Damaged[]> {
 }
 
 /**
- * Brings what an earlier version stored up to the shape this one reads: what is new gets its usual value. All of it or nothing; what
- * this version cannot read is left as it is, and told at every start.
+ * Brings what an earlier version stored up to the shape this one reads: what is new gets its usual value. All of it or
+ * nothing; what this version cannot read is left as it is, and told at every start.
  * @returns what could not be read
  */
 export async function upgradeStored(): Promise<Damaged[]> {
   const known = await db.facts.get(UNREAD)
-  if ((await db.facts.get(KEY))?.value === SHAPE) return damagedAmong(Array.isArray(known?.value) ? known.value as string[] : [])
-  if (await db.jobs.count() + await db.kit.count() === 0) {
+  if ((await db.facts.get(KEY))?.value === SHAPE)
+    return damagedAmong(Array.isArray(known?.value) ? (known.value as string[]) : [])
+  if ((await db.jobs.count()) + (await db.kit.count()) === 0) {
     // A new bench: nothing to bring up, and no reason to load the schemas.
     await db.facts.put({ key: KEY, value: SHAPE })
     return []
@@ -34,7 +35,10 @@ export async function upgradeStored(): Promise<Damaged[]> {
       const parsed = kitSchema.safeParse(row.kit)
       if (parsed.success) await db.kit.put({ ...row, kit: parsed.data })
     }
-    await db.facts.bulkPut([{ key: KEY, value: SHAPE }, { key: UNREAD, value: damaged.map(({ id }) => id) }])
+    await db.facts.bulkPut([
+      { key: KEY, value: SHAPE },
+      { key: UNREAD, value: damaged.map(({ id }) => id) },
+    ])
     return damaged
   })
 }

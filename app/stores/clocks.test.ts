@@ -20,12 +20,18 @@ describe('named clocks', () => {
     await clocks.start(' Post-flow ', 12, 'a')
     await clocks.start('', 60, null)
     await settled()
-    expect(clocks.running.map(({ name, jobId }) => [name, jobId])).toEqual([['Post-flow', 'a'], ['Clock', null], ['Bake', 'a']])
+    expect(clocks.running.map(({ name, jobId }) => [name, jobId])).toEqual([
+      ['Post-flow', 'a'],
+      ['Clock', null],
+      ['Bake', 'a'],
+    ])
     expect(clocks.running[0]!.leftS).toBeGreaterThan(10)
     expect(clocks.running[0]!.leftS).toBeLessThanOrEqual(12)
   })
   it('run on this page where they find no room, say so, and are stored once there is some', async () => {
-    const put = vi.spyOn(db.clocks, 'put').mockRejectedValue(Object.assign(new Error('no room'), { name: 'QuotaExceededError' }))
+    const put = vi
+      .spyOn(db.clocks, 'put')
+      .mockRejectedValue(Object.assign(new Error('no room'), { name: 'QuotaExceededError' }))
     await clocks.start('Bake', 3600, 'a')
     expect(clocks.running.map(clock => clock.name)).toEqual(['Bake'])
     expect(clocks.saveError).toMatch(/no room left/)

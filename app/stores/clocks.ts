@@ -12,12 +12,21 @@ export const useClocks = defineStore('clocks', () => {
   const unstored = shallowRef<readonly StoredClock[]>([])
   const saveError = ref<string | null>(null)
   const now = ref(Date.now())
-  useIntervalFn(() => { now.value = Date.now() }, 500)
-  useIntervalFn(() => { if (unstored.value.length) void store() }, 4000)
-  liveQuery(() => db.clocks.orderBy('endsAt').toArray()).subscribe((found) => { clocks.value = found })
+  useIntervalFn(() => {
+    now.value = Date.now()
+  }, 500)
+  useIntervalFn(() => {
+    if (unstored.value.length) void store()
+  }, 4000)
+  liveQuery(() => db.clocks.orderBy('endsAt').toArray()).subscribe(found => {
+    clocks.value = found
+  })
 
-  const running = computed(() => [...clocks.value, ...unstored.value.filter(clock => !clocks.value.some(({ id }) => id === clock.id))].toSorted((a, b) => a.endsAt - b.endsAt)
-    .map(clock => ({ ...clock, leftS: Math.ceil((clock.endsAt - now.value) / 1000) })))
+  const running = computed(() =>
+    [...clocks.value, ...unstored.value.filter(clock => !clocks.value.some(({ id }) => id === clock.id))]
+      .toSorted((a, b) => a.endsAt - b.endsAt)
+      .map(clock => ({ ...clock, leftS: Math.ceil((clock.endsAt - now.value) / 1000) })),
+  )
 
   async function store() {
     for (const clock of unstored.value) {
@@ -25,8 +34,7 @@ export const useClocks = defineStore('clocks', () => {
         await db.clocks.put(clock)
         unstored.value = unstored.value.filter(({ id }) => id !== clock.id)
         saveError.value = null
-      }
-      catch (error) {
+      } catch (error) {
         saveError.value = refusalWords(error)
         return
       }
@@ -34,8 +42,11 @@ export const useClocks = defineStore('clocks', () => {
   }
 
   async function start(name: string, seconds: number, jobId: string | null) {
-    const startedAt = now.value = Date.now()
-    unstored.value = [...unstored.value, { id: crypto.randomUUID(), name: name.trim() || 'Clock', jobId, startedAt, endsAt: startedAt + seconds * 1000 }]
+    const startedAt = (now.value = Date.now())
+    unstored.value = [
+      ...unstored.value,
+      { id: crypto.randomUUID(), name: name.trim() || 'Clock', jobId, startedAt, endsAt: startedAt + seconds * 1000 },
+    ]
     await store()
   }
 

@@ -16,7 +16,12 @@ function running(instrument: InstrumentId, ...values: number[][]): Running {
     values[c]?.forEach((value, n) => ring.push(n, START_MS + n * 1000, value))
     return { name, unit, ring }
   })
-  return { id: instrument, name: INSTRUMENTS[instrument].name, instrument, stream: { state: 'live', channels, end: vi.fn() } as unknown as ReadingStream }
+  return {
+    id: instrument,
+    name: INSTRUMENTS[instrument].name,
+    instrument,
+    stream: { state: 'live', channels, end: vi.fn() } as unknown as ReadingStream,
+  }
 }
 
 let job: Awaited<ReturnType<typeof jobOnTheBench>>
@@ -41,7 +46,9 @@ describe('where a reading goes', () => {
     instruments.target = { label: 'Wall', unit: 'mm', take }
     instruments.take(running('thermocouple', [20, 41.5]))
     expect(take).not.toHaveBeenCalled()
-    expect(job.job!.readings).toMatchObject([{ instrument: 'thermocouple', channel: 'T1', value: 41.5, unit: 'c', at: '2026-11-12T09:00:01.000Z', note: '' }])
+    expect(job.job!.readings).toMatchObject([
+      { instrument: 'thermocouple', channel: 'T1', value: 41.5, unit: 'c', at: '2026-11-12T09:00:01.000Z', note: '' },
+    ])
     expect(instruments.last).toContain('kept with the job')
   })
   it('a field of the same kind in another unit takes it all the same', () => {
@@ -88,7 +95,15 @@ describe('keeping a run', () => {
     expect(job.job!.readings).toEqual([])
   })
   it('past what a job holds, keeps none of it and says how many would go', () => {
-    const full = Array.from({ length: MOST_READINGS - 2 }, (_, n) => ({ id: `r${n}`, at: '2026-11-12T09:00:00.000Z', instrument: 'scale', channel: 'pan', value: n, unit: 'g' as const, note: '' }))
+    const full = Array.from({ length: MOST_READINGS - 2 }, (_, n) => ({
+      id: `r${n}`,
+      at: '2026-11-12T09:00:00.000Z',
+      instrument: 'scale',
+      channel: 'pan',
+      value: n,
+      unit: 'g' as const,
+      note: '',
+    }))
     job.edit(['readings'], full)
     instruments.keepRun(running('scale', [1, 2, 3]))
     expect(job.job!.readings).toHaveLength(MOST_READINGS - 2)
@@ -100,7 +115,13 @@ describe('keeping a run', () => {
     expect(instruments.last).toBe('open a job first: readings are kept with one')
   })
   it('lines of a file are kept evenly where there are too many, and the words say so', () => {
-    const lines = Array.from({ length: 3000 }, (_, n) => ({ at: new Date(START_MS + n * 1000).toISOString(), instrument: 'probe', channel: 'T', value: n, unit: 'c' as const }))
+    const lines = Array.from({ length: 3000 }, (_, n) => ({
+      at: new Date(START_MS + n * 1000).toISOString(),
+      instrument: 'probe',
+      channel: 'T',
+      value: n,
+      unit: 'c' as const,
+    }))
     expect(instruments.keepLines(lines as never)).toMatch(/^600 readings kept with the job, evenly out of 3000$/)
     expect(job.job!.readings[0]!.value).toBe(0)
     expect(job.job!.readings.at(-1)!.value).toBe(2999)

@@ -8,9 +8,18 @@ import { KEY_UNITS, type UnitKey } from '#core/quantity/units.table'
 import type { ReadingStream } from '~/composables/reading-stream'
 import { useJob } from './job'
 
-export interface Running { id: string, name: string, instrument: InstrumentId, stream: ReadingStream }
+export interface Running {
+  id: string
+  name: string
+  instrument: InstrumentId
+  stream: ReadingStream
+}
 /** A field that a reading may land in. */
-export interface Target { label: string, unit: UnitKey, take: (text: string) => void }
+export interface Target {
+  label: string
+  unit: UnitKey
+  take: (text: string) => void
+}
 
 /** A run put into a job is thinned to so many. */
 const RUN_POINTS = 600
@@ -21,7 +30,9 @@ const dimension = (unit: UnitKey) => KEY_UNITS[unit].dimension
 /** A figure as it is typed into a field. */
 const asText = (value: number, unit: ReadingUnit) => `${Number(value.toFixed(3))} ${KEY_UNITS[unit].symbol}`
 
-/** Instruments on the wire: what they read now, and where a reading goes — into the field last touched, or into the job. */
+/**
+ * Instruments on the wire: what they read now, and where a reading goes — into the field last touched, or into the job.
+ */
 export const useInstruments = defineStore('instruments', () => {
   const job = useJob()
   const running = shallowRef<Running[]>([])
@@ -38,7 +49,7 @@ export const useInstruments = defineStore('instruments', () => {
     }, SHOW_MS)
   }
 
-  async function start(instrument: InstrumentId, setup: unknown, options: { perSecond: number, dropsAfterS?: number }) {
+  async function start(instrument: InstrumentId, setup: unknown, options: { perSecond: number; dropsAfterS?: number }) {
     const { ReadingStream } = await import('~/composables/reading-stream')
     const id = crypto.randomUUID()
     const seed = crypto.getRandomValues(new Uint32Array(1))[0]! >>> 1
@@ -53,8 +64,12 @@ export const useInstruments = defineStore('instruments', () => {
 
   function keep(readings: readonly Omit<KeptReading, 'id' | 'note'>[]): string | null {
     if (!job.job) return 'open a job first: readings are kept with one'
-    if (job.job.readings.length + readings.length > MOST_READINGS) return `a job keeps ${MOST_READINGS} readings: there is room for ${MOST_READINGS - job.job.readings.length} more`
-    job.edit(['readings'], [...job.job.readings, ...readings.map(reading => ({ id: crypto.randomUUID(), note: '', ...reading }))])
+    if (job.job.readings.length + readings.length > MOST_READINGS)
+      return `a job keeps ${MOST_READINGS} readings: there is room for ${MOST_READINGS - job.job.readings.length} more`
+    job.edit(
+      ['readings'],
+      [...job.job.readings, ...readings.map(reading => ({ id: crypto.randomUUID(), note: '', ...reading }))],
+    )
     return null
   }
 
@@ -67,30 +82,59 @@ export const useInstruments = defineStore('instruments', () => {
     if (target.value && dimension(target.value.unit) === dimension(unit)) {
       target.value.take(asText(value, unit))
       last.value = `${asText(value, unit)} → ${target.value.label}`
-    }
-    else last.value = keep([{ at: new Date(atMs).toISOString(), instrument: entry.name, channel: name, value, unit }]) ?? `${asText(value, unit)} → kept with the job`
+    } else
+      last.value =
+        keep([{ at: new Date(atMs).toISOString(), instrument: entry.name, channel: name, value, unit }]) ??
+        `${asText(value, unit)} → kept with the job`
   }
 
   /** The run so far, thinned, into the job. */
   function keepRun(entry: Running) {
-    const found = entry.stream.channels.flatMap(({ name, unit, ring }) => ring.series(Math.floor(RUN_POINTS / entry.stream.channels.length)).map(({ atMs, value }) => ({ at: new Date(atMs).toISOString(), instrument: entry.name, channel: name, value, unit })))
+    const found = entry.stream.channels.flatMap(({ name, unit, ring }) =>
+      ring
+        .series(Math.floor(RUN_POINTS / entry.stream.channels.length))
+        .map(({ atMs, value }) => ({
+          at: new Date(atMs).toISOString(),
+          instrument: entry.name,
+          channel: name,
+          value,
+          unit,
+        })),
+    )
     last.value = keep(found) ?? `${found.length} readings kept with the job`
   }
 
   function keepLines(readings: readonly ReadingLine[]) {
     const few = thinned(readings, RUN_POINTS)
-    return keep(few.map(({ at, instrument, channel, value, unit }) => ({ at: new Date(at).toISOString(), instrument, channel, value, unit }))) ?? `${few.length} readings kept with the job${few.length < readings.length ? `, evenly out of ${readings.length}` : ''}`
+    return (
+      keep(
+        few.map(({ at, instrument, channel, value, unit }) => ({
+          at: new Date(at).toISOString(),
+          instrument,
+          channel,
+          value,
+          unit,
+        })),
+      ) ??
+      `${few.length} readings kept with the job${few.length < readings.length ? `, evenly out of ${readings.length}` : ''}`
+    )
   }
 
   /** The instrument whose reading fits the field last touched, else the first. */
   function takeFitting() {
-    const fits = running.value.flatMap(entry => entry.stream.channels.map((channel, n) => ({ entry, n, channel }))).filter(({ channel }) => channel.ring.size > 0)
-    const chosen = fits.find(({ channel }) => target.value && dimension(target.value.unit) === dimension(channel.unit)) ?? fits[0]
+    const fits = running.value
+      .flatMap(entry => entry.stream.channels.map((channel, n) => ({ entry, n, channel })))
+      .filter(({ channel }) => channel.ring.size > 0)
+    const chosen =
+      fits.find(({ channel }) => target.value && dimension(target.value.unit) === dimension(channel.unit)) ?? fits[0]
     if (chosen) take(chosen.entry, chosen.n)
     return chosen !== undefined
   }
 
-  /** What a contact thermometer on the wire reads now, °C; null where none is live. Infrared is not believed on bright metal. */
+  /**
+   * What a contact thermometer on the wire reads now, °C; null where none is live. Infrared is not believed on bright
+   * metal.
+   */
   const contactC = computed(() => {
     const probe = running.value.find(entry => entry.instrument === 'thermocouple' && entry.stream.state === 'live')
     return probe?.stream.channels[0]!.ring.back(0)?.value ?? null

@@ -10,17 +10,36 @@ import { replayJournals } from '~/db/journal'
 import { writePatches } from '~/db/shelf'
 import { jobOnTheBench, settled } from '~/at-the-bench.fixture'
 
-/** The plan is worked out here as the worker would, when `answer` is called: so a late answer can be made to come late. */
-const asked: { job: Job, kit: Kit, answer: () => void, fail: (error: Error) => void }[] = []
+/**
+ * The plan is worked out here as the worker would, when `answer` is called: so a late answer can be made to come late.
+ */
+const asked: { job: Job; kit: Kit; answer: () => void; fail: (error: Error) => void }[] = []
 vi.mock('~/composables/core-worker', () => ({
-  coreWorker: () => ({ plan: (job: Job, kit: Kit) => new Promise((resolve, reject) => { asked.push({ job, kit, answer: () => resolve(planJob(job, kit)), fail: reject }) }) }),
+  coreWorker: () => ({
+    plan: (job: Job, kit: Kit) =>
+      new Promise((resolve, reject) => {
+        asked.push({ job, kit, answer: () => resolve(planJob(job, kit)), fail: reject })
+      }),
+  }),
 }))
 
 /** The browser's own small store, in which the journal lies. */
 let kept: Record<string, string> = {}
 beforeEach(() => {
   kept = {}
-  vi.stubGlobal('localStorage', { get length() { return Object.keys(kept).length }, key: (n: number) => Object.keys(kept)[n] ?? null, getItem: (key: string) => kept[key] ?? null, setItem: (key: string, text: string) => { kept[key] = text }, removeItem: (key: string) => { kept = Object.fromEntries(Object.entries(kept).filter(([each]) => each !== key)) } })
+  vi.stubGlobal('localStorage', {
+    get length() {
+      return Object.keys(kept).length
+    },
+    key: (n: number) => Object.keys(kept)[n] ?? null,
+    getItem: (key: string) => kept[key] ?? null,
+    setItem: (key: string, text: string) => {
+      kept[key] = text
+    },
+    removeItem: (key: string) => {
+      kept = Object.fromEntries(Object.entries(kept).filter(([each]) => each !== key))
+    },
+  })
 })
 
 const reading = (typed: string, value: number | null) => ({ typed, value })
@@ -31,7 +50,9 @@ const opened = () => {
   return jobOnTheBench()
 }
 let store: Awaited<ReturnType<typeof opened>>
-beforeEach(async () => { store = await opened() })
+beforeEach(async () => {
+  store = await opened()
+})
 afterEach(() => store.close())
 
 describe('the job on the bench', () => {
@@ -40,7 +61,10 @@ describe('the job on the bench', () => {
     expect(store.saving).toBe(true)
     await store.stored()
     expect(store.saving).toBe(false)
-    expect(await stored()).toMatchObject({ open: { crackMm: { value: 88 } }, stamps: { 'open.crackMm': expect.any(String) } })
+    expect(await stored()).toMatchObject({
+      open: { crackMm: { value: 88 } },
+      stamps: { 'open.crackMm': expect.any(String) },
+    })
   })
   it('takes typing in one field as one step, and another field as the next', async () => {
     for (const typed of ['8', '88', '88 m', '88 mm']) store.edit(['open', 'crackMm'], reading(typed, null))
@@ -71,24 +95,33 @@ describe('the job on the bench', () => {
   })
   it('after any run of changes, undo and redo shows what is stored, and undone to the beginning it is as it came', async () => {
     const step = fc.oneof(
-      fc.record({ do: fc.constant('edit' as const), path: fc.constantFrom(['title'], ['takeIn', 'damage'], ['weld', 'passesDone'], ['open', 'wallMm']), value: fc.constantFrom('x', 'y', 'z') }),
-      fc.constant({ do: 'undo' as const }), fc.constant({ do: 'redo' as const }),
+      fc.record({
+        do: fc.constant('edit' as const),
+        path: fc.constantFrom(['title'], ['takeIn', 'damage'], ['weld', 'passesDone'], ['open', 'wallMm']),
+        value: fc.constantFrom('x', 'y', 'z'),
+      }),
+      fc.constant({ do: 'undo' as const }),
+      fc.constant({ do: 'redo' as const }),
     )
-    await fc.assert(fc.asyncProperty(fc.array(step, { maxLength: 25 }), async (steps) => {
-      store.close()
-      store = await opened()
-      const before = JSON.stringify({ ...store.job!, updatedAt: '', stamps: {} })
-      for (const one of steps) {
-        if (one.do === 'edit') store.edit(one.path, one.value)
-        else if (one.do === 'undo') store.undo()
-        else store.redo()
-      }
-      await store.stored()
-      for (const path of [['title'], ['takeIn', 'damage'], ['weld', 'passesDone'], ['open', 'wallMm']]) expect(valueAt(await stored(), path)).toEqual(valueAt(store.job, path))
-      while (store.canUndo) store.undo()
-      await store.stored()
-      expect(JSON.stringify({ ...await stored(), updatedAt: '', stamps: {} })).toBe(before)
-    }), { numRuns: 30, seed: 6 })
+    await fc.assert(
+      fc.asyncProperty(fc.array(step, { maxLength: 25 }), async steps => {
+        store.close()
+        store = await opened()
+        const before = JSON.stringify({ ...store.job!, updatedAt: '', stamps: {} })
+        for (const one of steps) {
+          if (one.do === 'edit') store.edit(one.path, one.value)
+          else if (one.do === 'undo') store.undo()
+          else store.redo()
+        }
+        await store.stored()
+        for (const path of [['title'], ['takeIn', 'damage'], ['weld', 'passesDone'], ['open', 'wallMm']])
+          expect(valueAt(await stored(), path)).toEqual(valueAt(store.job, path))
+        while (store.canUndo) store.undo()
+        await store.stored()
+        expect(JSON.stringify({ ...(await stored()), updatedAt: '', stamps: {} })).toBe(before)
+      }),
+      { numRuns: 30, seed: 6 },
+    )
   })
 })
 
@@ -107,12 +140,20 @@ describe('two tabs on one job', () => {
     expect(store.job!.weld.passesDone).toEqual([1])
     store.edit(['weld', 'passesDone'], [...store.job!.weld.passesDone, 2])
     await store.stored()
-    expect(await stored()).toMatchObject({ title: 'Here', takeIn: { damage: 'here too' }, weld: { passesDone: [1, 2] } })
+    expect(await stored()).toMatchObject({
+      title: 'Here',
+      takeIn: { damage: 'here too' },
+      weld: { passesDone: [1, 2] },
+    })
   })
-  it('loses neither\'s entry where both put one into the same list at the same moment, and shows both', async () => {
+  it("loses neither's entry where both put one into the same list at the same moment, and shows both", async () => {
     await writePatches('a', [{ path: ['weld', 'passesDone'], value: [1] }], new Date().toISOString())
     await settled()
-    const there = writePatches('a', [{ path: ['weld', 'passesDone'], value: [1, 2], before: [1] }], new Date().toISOString())
+    const there = writePatches(
+      'a',
+      [{ path: ['weld', 'passesDone'], value: [1, 2], before: [1] }],
+      new Date().toISOString(),
+    )
     store.edit(['weld', 'passesDone'], [1, 3])
     await there
     await store.stored()
@@ -120,13 +161,27 @@ describe('two tabs on one job', () => {
     expect([...(await stored()).weld.passesDone].toSorted()).toEqual([1, 2, 3])
     expect([...store.job!.weld.passesDone].toSorted()).toEqual([1, 2, 3])
   })
-  it('undoes its own picture\'s name after the other has taken an earlier picture off: no stump, and what is undone is its own', async () => {
+  it("undoes its own picture's name after the other has taken an earlier picture off: no stump, and what is undone is its own", async () => {
     const picture = (id: string) => pictureSchema.parse({ id, name: id, widthPx: 10, heightPx: 10 })
-    await writePatches('a', [{ path: ['pictures'], value: [picture('p'), picture('q')], before: [] }], new Date().toISOString())
+    await writePatches(
+      'a',
+      [{ path: ['pictures'], value: [picture('p'), picture('q')], before: [] }],
+      new Date().toISOString(),
+    )
     await settled()
     store.edit(['pictures', 1, 'name'], 'renamed')
     await store.stored()
-    await writePatches('a', [{ path: ['pictures'], value: [{ ...picture('q'), name: 'renamed' }], before: [picture('p'), { ...picture('q'), name: 'renamed' }] }], new Date().toISOString())
+    await writePatches(
+      'a',
+      [
+        {
+          path: ['pictures'],
+          value: [{ ...picture('q'), name: 'renamed' }],
+          before: [picture('p'), { ...picture('q'), name: 'renamed' }],
+        },
+      ],
+      new Date().toISOString(),
+    )
     await settled()
     store.undo()
     await store.stored()
@@ -134,10 +189,21 @@ describe('two tabs on one job', () => {
     expect(jobSchema.safeParse(await stored()).success).toBe(true)
   })
   it('undoes what put an entry in, and leaves what the other put in since', async () => {
-    const log = (id: string) => ({ id, at: '2026-11-12T09:00:00.000Z', pass: 1, saw: 'pinhole' as const, note: '', settings: '' })
+    const log = (id: string) => ({
+      id,
+      at: '2026-11-12T09:00:00.000Z',
+      pass: 1,
+      saw: 'pinhole' as const,
+      note: '',
+      settings: '',
+    })
     store.edit(['weld', 'log'], [log('mine')])
     await store.stored()
-    await writePatches('a', [{ path: ['weld', 'log'], value: [log('mine'), log('theirs')], before: [log('mine')] }], new Date().toISOString())
+    await writePatches(
+      'a',
+      [{ path: ['weld', 'log'], value: [log('mine'), log('theirs')], before: [log('mine')] }],
+      new Date().toISOString(),
+    )
     await settled()
     store.undo()
     await store.stored()
@@ -147,7 +213,11 @@ describe('two tabs on one job', () => {
     const extra = (id: string) => ({ id, name: id, price: 1 })
     for (let n = 0; n < 20; n++) {
       const before = (await stored()).handOver.other
-      const there = writePatches('a', [{ path: ['handOver', 'other'], value: [...before, extra(`there${n}`)], before }], new Date().toISOString())
+      const there = writePatches(
+        'a',
+        [{ path: ['handOver', 'other'], value: [...before, extra(`there${n}`)], before }],
+        new Date().toISOString(),
+      )
       store.edit(['handOver', 'other'], [...store.job!.handOver.other, extra(`here${n}`)])
       await Promise.all([there, store.stored()])
       await settled()
@@ -165,7 +235,9 @@ describe('two tabs on one job', () => {
 
 describe('what goes wrong', () => {
   it('says that the disk is full, keeps what was typed on the screen, and stores again when there is room', async () => {
-    const full = vi.spyOn(db, 'transaction').mockRejectedValueOnce(Object.assign(new Error('Quota exceeded'), { name: 'QuotaExceededError' }))
+    const full = vi
+      .spyOn(db, 'transaction')
+      .mockRejectedValueOnce(Object.assign(new Error('Quota exceeded'), { name: 'QuotaExceededError' }))
     store.edit(['title'], 'Too much')
     await store.stored()
     expect(store.saveError).toMatch(/no room left; take the shop out/)
@@ -184,7 +256,12 @@ describe('what goes wrong', () => {
   it('takes nothing that a file could not bring back, says why, and leaves what was there', async () => {
     expect(store.edit(['handOver', 'other'], [{ id: 'x', name: 'gold', price: 10_000_001 }])).toMatch(/10000000/)
     expect(store.edit(['takeIn', 'newWeeks'], 600)).toMatch(/520/)
-    expect(store.edit(['handOver', 'other'], Array.from({ length: 61 }, (_, n) => ({ id: `x${n}`, name: 'x', price: 1 })))).not.toBeNull()
+    expect(
+      store.edit(
+        ['handOver', 'other'],
+        Array.from({ length: 61 }, (_, n) => ({ id: `x${n}`, name: 'x', price: 1 })),
+      ),
+    ).not.toBeNull()
     expect(store.edit(['handOver', 'other'], [{ id: 'x', name: 'endless', price: Infinity }])).not.toBeNull()
     expect(store.edit(['title'], '\u200b\u202e ')).not.toBeNull()
     expect(store.refused).toMatchObject({ path: 'title' })
@@ -195,7 +272,10 @@ describe('what goes wrong', () => {
   it('left in the middle of storing, has all of it at the next start, once', async () => {
     const full = vi.spyOn(db, 'transaction').mockRejectedValue(new Error('the page is going'))
     for (const typed of ['b', 'br', 'bra', 'brac', 'brack']) store.edit(['title'], typed)
-    store.edit(['weld', 'log'], [{ id: 'one', at: '2026-11-12T09:00:00.000Z', pass: 1, saw: 'pinhole', note: '', settings: '' }])
+    store.edit(
+      ['weld', 'log'],
+      [{ id: 'one', at: '2026-11-12T09:00:00.000Z', pass: 1, saw: 'pinhole', note: '', settings: '' }],
+    )
     await store.stored()
     full.mockRestore()
     expect((await stored()).title).toBe('A part')
@@ -215,7 +295,11 @@ describe('what goes wrong', () => {
   it('says that a job is damaged, with its words, and opens none', async () => {
     await db.jobs.put({ id: 'odd', title: 'Bent', pictures: 'none' } as unknown as Job)
     await store.open('odd')
-    expect(store).toMatchObject({ job: null, missing: false, damaged: { title: 'Bent', text: expect.stringContaining('none') } })
+    expect(store).toMatchObject({
+      job: null,
+      missing: false,
+      damaged: { title: 'Bent', text: expect.stringContaining('none') },
+    })
   })
   it('says that a job is missing', async () => {
     await store.open('nowhere')

@@ -18,7 +18,11 @@ import { writePatches } from '~/db/shelf'
 import { useShop } from './shop'
 
 /** A change and the way back from it; `from` is what each goes out from, so that what came in meanwhile stays. */
-interface Change { forth: Patch, back: Patch, at: number }
+interface Change {
+  forth: Patch
+  back: Patch
+  at: number
+}
 
 /** Typing in one field within this time is one step of undo. */
 const ONE_EDIT_MS = 1500
@@ -33,7 +37,7 @@ export const useJob = defineStore('job', () => {
   const damaged = shallowRef<Damaged | null>(null)
   const saveError = ref<string | null>(null)
   /** Why the last change was not taken; the field keeps what was typed. */
-  const refused = ref<{ path: string, reason: string } | null>(null)
+  const refused = ref<{ path: string; reason: string } | null>(null)
   /** Why the plan could not be worked out; what was entered is stored all the same. */
   const planError = ref<string | null>(null)
   const done = shallowRef<Change[]>([])
@@ -47,21 +51,42 @@ export const useJob = defineStore('job', () => {
   let following: Subscription | undefined
 
   /** A stored job with what is waiting for it. */
-  const withWaiting = (stored: Job): Job => waiting.value.filter(entry => entry.jobId === stored.id)
-    .reduce((found, { path, value, before }) => applyPatch(found, { path, value: threeWay(fieldOf(path), before, valueAt(found, path), value) }), stored)
+  const withWaiting = (stored: Job): Job =>
+    waiting.value
+      .filter(entry => entry.jobId === stored.id)
+      .reduce(
+        (found, { path, value, before }) =>
+          applyPatch(found, { path, value: threeWay(fieldOf(path), before, valueAt(found, path), value) }),
+        stored,
+      )
 
   async function open(id: string) {
     if (job.value?.id === id) return
     close()
-    const [stored, { checkedAt: checked }, { readJob }, { damagedJob }] = await Promise.all([db.jobs.get(id), import('#core/job/checked'), import('#core/job/files'), import('#core/job/out')])
+    const [stored, { checkedAt: checked }, { readJob }, { damagedJob }] = await Promise.all([
+      db.jobs.get(id),
+      import('#core/job/checked'),
+      import('#core/job/files'),
+      import('#core/job/out'),
+    ])
     check = checked
     missing.value = stored === undefined
     const read = stored ? readJob(stored) : null
-    damaged.value = read && !read.ok ? damagedJob(stored, read.issues.map(issue => `${issue.path}: ${issue.message}`).join('; ')) : null
+    damaged.value =
+      read && !read.ok
+        ? damagedJob(stored, read.issues.map(issue => `${issue.path}: ${issue.message}`).join('; '))
+        : null
     job.value = read?.ok ? withWaiting(read.job) : null
     if (!read?.ok) return
-    following = liveQuery(() => db.jobs.get(id)).subscribe((found) => {
-      if (waiting.value.length === 0 && !writing && job.value?.id === id && found && found.updatedAt !== job.value.updatedAt) job.value = found
+    following = liveQuery(() => db.jobs.get(id)).subscribe(found => {
+      if (
+        waiting.value.length === 0 &&
+        !writing &&
+        job.value?.id === id &&
+        found &&
+        found.updatedAt !== job.value.updatedAt
+      )
+        job.value = found
     })
   }
 
@@ -90,25 +115,32 @@ export const useJob = defineStore('job', () => {
         let stored: Job | undefined
         try {
           stored = await writePatches(jobId, batch, batch.at(-1)!.at)
-        }
-        catch (error) {
+        } catch (error) {
           saveError.value = refusalWords(error)
-          again = setTimeout(() => { void flush() }, TRY_AGAIN_MS)
+          again = setTimeout(() => {
+            void flush()
+          }, TRY_AGAIN_MS)
           return
         }
         saveError.value = null
         wait(waiting.value.filter(entry => !batch.includes(entry)))
-        // Another tab may have written while this one did: what is stored holds both, and the next change here starts from it.
+        // Another tab may have written while this one did: what is stored holds both, and the next change here starts
+        // from it.
         if (stored && job.value?.id === jobId) {
           const now = withWaiting(stored)
           if (!same(now, job.value)) job.value = now
         }
       }
-    })().finally(() => { writing = null })
+    })().finally(() => {
+      writing = null
+    })
     return writing
   }
 
-  /** Makes a change here at once, and stores it. `from` is what the change goes out from. @returns why it is not taken, or null */
+  /**
+   * Makes a change here at once, and stores it. `from` is what the change goes out from. @returns why it is not taken,
+   * or null
+   */
   function carryOut({ path, value }: Patch, from: unknown = valueAt(job.value, path)): string | null {
     const before = job.value!
     const at = new Date().toISOString()
@@ -124,7 +156,10 @@ export const useJob = defineStore('job', () => {
     const next = tidy === value ? changed : applyPatch(changed, { path, value: tidy })
     const stamps = stamped(before.stamps, [path], at, before.updatedAt)
     job.value = { ...next, updatedAt: at, stamps }
-    wait([...waiting.value, { jobId: before.id, path: [...path], value: tidy, before: from, at, stamp: stamps[fieldOf(path)]! }])
+    wait([
+      ...waiting.value,
+      { jobId: before.id, path: [...path], value: tidy, before: from, at, stamp: stamps[fieldOf(path)]! },
+    ])
     void flush()
     return null
   }
@@ -143,7 +178,9 @@ export const useJob = defineStore('job', () => {
     const at = Date.now()
     const last = done.value.at(-1)
     const one = last && at - last.at < ONE_EDIT_MS && last.forth.path.join('.') === forth.path.join('.')
-    done.value = one ? [...done.value.slice(0, -1), { forth, back: last.back, at }] : [...done.value.slice(-MOST_UNDO), { forth, back, at }]
+    done.value = one
+      ? [...done.value.slice(0, -1), { forth, back: last.back, at }]
+      : [...done.value.slice(-MOST_UNDO), { forth, back, at }]
     undone.value = []
     return null
   }
@@ -173,8 +210,7 @@ export const useJob = defineStore('job', () => {
       if (ticket !== asked) return
       plan.value = worked
       planError.value = null
-    }
-    catch (error) {
+    } catch (error) {
       planError.value = error instanceof Error ? error.message : 'the worker gave up'
     }
   })
@@ -185,20 +221,47 @@ export const useJob = defineStore('job', () => {
   }
 
   const acknowledge = (code: string, name: string) =>
-    edit(['acknowledged'], [...job.value!.acknowledged.filter(entry => entry.code !== code), { code, name: name.trim(), at: new Date().toISOString() }])
+    edit(
+      ['acknowledged'],
+      [
+        ...job.value!.acknowledged.filter(entry => entry.code !== code),
+        { code, name: name.trim(), at: new Date().toISOString() },
+      ],
+    )
 
   return {
-    job, plan, missing, damaged, saveError, refused, planError, open, close, edit, keep, settle,
-    undo: () => step(done, undone, 'back'), redo: () => step(undone, done, 'forth'), acknowledge,
+    job,
+    plan,
+    missing,
+    damaged,
+    saveError,
+    refused,
+    planError,
+    open,
+    close,
+    edit,
+    keep,
+    settle,
+    undo: () => step(done, undone, 'back'),
+    redo: () => step(undone, done, 'forth'),
+    acknowledge,
     unsettle: (id: StationId) => edit(['settled', id], undefined),
-    canUndo: computed(() => done.value.length > 0), canRedo: computed(() => undone.value.length > 0),
+    canUndo: computed(() => done.value.length > 0),
+    canRedo: computed(() => undone.value.length > 0),
     saving: computed(() => waiting.value.length > 0),
     /** Paths on the open job that could not be stored yet, and are shown as such. */
-    unstored: computed(() => new Set(saveError.value ? waiting.value.filter(entry => entry.jobId === job.value?.id).map(entry => entry.path.join('.')) : [])),
+    unstored: computed(
+      () =>
+        new Set(
+          saveError.value
+            ? waiting.value.filter(entry => entry.jobId === job.value?.id).map(entry => entry.path.join('.'))
+            : [],
+        ),
+    ),
     /** Leaving now would lose something: it is neither stored nor in the journal. */
     unsafe: computed(() => waiting.value.length > 0 && !journalled.value),
     tryAgain: flush,
-    staleCount: computed(() => plan.value ? STATION_IDS.filter(id => plan.value![id].changed.length).length : 0),
+    staleCount: computed(() => (plan.value ? STATION_IDS.filter(id => plan.value![id].changed.length).length : 0)),
     /** Resolves when everything edited so far is stored. */
     stored: () => writing ?? Promise.resolve(),
   }

@@ -13,11 +13,19 @@ export const useSettings = defineStore('settings', () => {
   const sound = useLocalStorage('ws-sound', true)
   const flash = useLocalStorage('ws-flash', true)
   const prefersDark = usePreferredDark()
-  const theme = computed(() => light.value === 'auto' ? prefersDark.value ? 'dark' : 'light' : light.value)
-  const other = computed<ReadingSystem>(() => system.value === 'inch' ? 'metric' : 'inch')
+  const theme = computed(() => (light.value === 'auto' ? (prefersDark.value ? 'dark' : 'light') : light.value))
+  const other = computed<ReadingSystem>(() => (system.value === 'inch' ? 'metric' : 'inch'))
   return {
-    system, light, gloves, sound, flash, theme, other,
-    swapSystem: () => { system.value = other.value },
+    system,
+    light,
+    gloves,
+    sound,
+    flash,
+    theme,
+    other,
+    swapSystem: () => {
+      system.value = other.value
+    },
     /** A value in the reader's system. */
     text: (value: number, unit: UnitKey) => showText(value, unit, system.value),
     /** A length to thousandths, in both systems. */

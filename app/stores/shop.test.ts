@@ -12,20 +12,52 @@ import { useShop } from './shop'
 
 vi.mock('~/composables/files-worker', async () => {
   const { filesBench } = await import('~/workers/files-bench')
-  const bench = filesBench(async file => file.name === 'broken.png' ? null : { wide: 10, high: 10 })
+  const bench = filesBench(async file => (file.name === 'broken.png' ? null : { wide: 10, high: 10 }))
   return { filesWorker: () => bench }
 })
 vi.mock('~/composables/core-worker', () => ({ coreWorker: () => ({ plan: () => new Promise(() => undefined) }) }))
 
 const TEXT = readFileSync(new URL('../../demo/larkmoor-bench.json', import.meta.url), 'utf8')
 const bytes = (text: string) => new TextEncoder().encode(text)
-const demo = (autoload: boolean) => vi.stubGlobal('fetch', vi.fn(async () => Response.json({ autoload, shop: JSON.parse(TEXT), files: [{ id: 'demo-x', jobId: 'gearbox-cover', kind: 'picture', name: 'x.png', type: 'image/png', base64: btoa('abc') }] })))
-const everything = async () => JSON.stringify([await db.jobs.toArray(), await db.kit.toArray(), await db.held.toArray()])
+const demo = (autoload: boolean) =>
+  vi.stubGlobal(
+    'fetch',
+    vi.fn(async () =>
+      Response.json({
+        autoload,
+        shop: JSON.parse(TEXT),
+        files: [
+          {
+            id: 'demo-x',
+            jobId: 'gearbox-cover',
+            kind: 'picture',
+            name: 'x.png',
+            type: 'image/png',
+            base64: btoa('abc'),
+          },
+        ],
+      }),
+    ),
+  )
+const everything = async () =>
+  JSON.stringify([await db.jobs.toArray(), await db.kit.toArray(), await db.held.toArray()])
 
 /** A zip of one job with one picture. */
 function zipWith(name: string, { wide = 10, last = 0, jobId = 'one' } = {}) {
-  const job = { ...newJob(jobId, 'Cover', '', '2026-11-12T09:00:00.000Z'), pictures: [pictureSchema.parse({ id: 'p1', widthPx: wide, heightPx: 10 })] }
-  return packBundle(shopToText([job], EMPTY_KIT, '2026-11-12T09:00:00.000Z'), [{ id: 'p1', jobId, kind: 'picture', name, type: 'image/png', bytes: new Uint8Array([137, 80, 78, 71, 13, 10, 26, 10, last]) }])
+  const job = {
+    ...newJob(jobId, 'Cover', '', '2026-11-12T09:00:00.000Z'),
+    pictures: [pictureSchema.parse({ id: 'p1', widthPx: wide, heightPx: 10 })],
+  }
+  return packBundle(shopToText([job], EMPTY_KIT, '2026-11-12T09:00:00.000Z'), [
+    {
+      id: 'p1',
+      jobId,
+      kind: 'picture',
+      name,
+      type: 'image/png',
+      bytes: new Uint8Array([137, 80, 78, 71, 13, 10, 26, 10, last]),
+    },
+  ])
 }
 
 let shop: ReturnType<typeof useShop>
@@ -55,10 +87,18 @@ describe('opening the bench', () => {
     expect(shop.kit).toEqual(EMPTY_KIT)
   })
   it('with the server gone opens all the same, and says so where the demo is asked for', async () => {
-    vi.stubGlobal('fetch', vi.fn(async () => { throw new TypeError('no network') }))
+    vi.stubGlobal(
+      'fetch',
+      vi.fn(async () => {
+        throw new TypeError('no network')
+      }),
+    )
     await shop.open()
     expect(shop.ready).toBe(true)
-    expect(await shop.loadDemo()).toMatchObject({ ok: false, issues: [{ message: expect.stringContaining('does not answer') }] })
+    expect(await shop.loadDemo()).toMatchObject({
+      ok: false,
+      issues: [{ message: expect.stringContaining('does not answer') }],
+    })
   })
   it('follows a kit that another tab has changed', async () => {
     demo(false)
@@ -74,7 +114,10 @@ describe('taking in a file', () => {
     const first = await shop.importBytes(bytes(TEXT))
     expect(first).toMatchObject({ ok: true, report: { replaced: 0, kit: true } })
     const after = await everything()
-    expect(await shop.importBytes(bytes(TEXT))).toMatchObject({ ok: true, report: { added: 0, replaced: 0, kit: false } })
+    expect(await shop.importBytes(bytes(TEXT))).toMatchObject({
+      ok: true,
+      report: { added: 0, replaced: 0, kit: false },
+    })
     expect(await everything()).toBe(after)
   })
   it('leaves the kit of a bench that has one', async () => {
@@ -91,15 +134,24 @@ describe('taking in a file', () => {
   it('refuses a picture that cannot be decoded or is not as large as the job says, and changes nothing', async () => {
     const before = await everything()
     expect(await shop.importBytes(zipWith('broken.png'))).toMatchObject({ ok: false, issues: [{ path: 'broken.png' }] })
-    expect(await shop.importBytes(zipWith('a.png', { wide: 11 }))).toMatchObject({ ok: false, issues: [{ message: expect.stringContaining('11 × 10') }] })
+    expect(await shop.importBytes(zipWith('a.png', { wide: 11 }))).toMatchObject({
+      ok: false,
+      issues: [{ message: expect.stringContaining('11 × 10') }],
+    })
     expect(await everything()).toBe(before)
   })
-  it('never writes over a picture that is here, and says which differs; another job\'s picture of the same name is its own', async () => {
+  it("never writes over a picture that is here, and says which differs; another job's picture of the same name is its own", async () => {
     await shop.importBytes(zipWith('a.png'))
     const kept = (await db.held.toArray())[0]!
-    expect(await shop.importBytes(zipWith('a.png', { last: 9 }))).toMatchObject({ ok: true, report: { clashes: ['a.png'] } })
+    expect(await shop.importBytes(zipWith('a.png', { last: 9 }))).toMatchObject({
+      ok: true,
+      report: { clashes: ['a.png'] },
+    })
     expect((await db.held.get([kept.jobId, 'p1']))!.bytes).toEqual(kept.bytes)
-    expect(await shop.importBytes(zipWith('a.png', { last: 7, jobId: 'another' }))).toMatchObject({ ok: true, report: { clashes: [] } })
+    expect(await shop.importBytes(zipWith('a.png', { last: 7, jobId: 'another' }))).toMatchObject({
+      ok: true,
+      report: { clashes: [] },
+    })
     expect((await db.held.get([kept.jobId, 'p1']))!.bytes).toEqual(kept.bytes)
     expect(await db.held.count()).toBe(2)
   })
@@ -107,10 +159,17 @@ describe('taking in a file', () => {
     const typed = TEXT.replace(/"typed": "2.4 mm",\s*"value": 2.4\b/, '"typed": "2.4 mm", "value": 800')
     expect(typed).not.toBe(TEXT)
     const taken = await shop.importBytes(bytes(typed))
-    expect(taken).toMatchObject({ ok: true, report: { corrected: [{ readings: [{ typed: '2.4 mm', was: 800, now: 2.4 }] }] } })
+    expect(taken).toMatchObject({
+      ok: true,
+      report: { corrected: [{ readings: [{ typed: '2.4 mm', was: 800, now: 2.4 }] }] },
+    })
   })
   it.each([
-    ['nothing at all', new Uint8Array()], ['no JSON', bytes('{"kind":')], ['another kind of file', bytes('{"kind":"something/else"}')], ['a zip that is cut off', new Uint8Array([80, 75, 3, 4, 20, 0])], ['noise', Uint8Array.from({ length: 400 }, (_, n) => n * 73 % 256)],
+    ['nothing at all', new Uint8Array()],
+    ['no JSON', bytes('{"kind":')],
+    ['another kind of file', bytes('{"kind":"something/else"}')],
+    ['a zip that is cut off', new Uint8Array([80, 75, 3, 4, 20, 0])],
+    ['noise', Uint8Array.from({ length: 400 }, (_, n) => (n * 73) % 256)],
     ['one bad job among good ones', bytes(TEXT.replace('"open":', '"opened":'))],
   ])('refuses %s with a reason, and changes nothing', async (_, wrong) => {
     await shop.importBytes(bytes(TEXT))
@@ -138,7 +197,12 @@ describe('a disk that is full', () => {
   it('refuses a kit that no file could hold, with the reason, and leaves the one there was', async () => {
     await shop.saveKit({ ...EMPTY_KIT, ratePerHour: 42 })
     expect(await shop.saveKit({ ...EMPTY_KIT, ratePerHour: 1e9 })).toMatch(/ratePerHour/)
-    expect(await shop.saveKit({ ...EMPTY_KIT, learnt: { at: '2026-11-12T09:00:00.000Z', ratios: { weld: { ratio: 21, jobs: 3, low: null, high: null } } } })).toMatch(/at most 20/)
+    expect(
+      await shop.saveKit({
+        ...EMPTY_KIT,
+        learnt: { at: '2026-11-12T09:00:00.000Z', ratios: { weld: { ratio: 21, jobs: 3, low: null, high: null } } },
+      }),
+    ).toMatch(/at most 20/)
     expect(shop.kit.ratePerHour).toBe(42)
   })
   it('says so when a new job finds no room', async () => {

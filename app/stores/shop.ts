@@ -19,9 +19,14 @@ import { addJob, readKit, takeInFile, writeKit, type Imported } from '~/db/shelf
 /** Enough for the first screen. */
 const FIRST_CARDS = 40
 
-type Taken = { ok: true, report: Imported & { corrected: readonly JobCorrected[] } } | { ok: false, issues: { path: string, message: string }[] }
+type Taken =
+  | { ok: true; report: Imported & { corrected: readonly JobCorrected[] } }
+  | { ok: false; issues: { path: string; message: string }[] }
 
-const unpacked = ({ base64, ...file }: Omit<BundledFile, 'bytes'> & { base64: string }): BundledFile => ({ ...file, bytes: Uint8Array.from(atob(base64), letter => letter.charCodeAt(0)) })
+const unpacked = ({ base64, ...file }: Omit<BundledFile, 'bytes'> & { base64: string }): BundledFile => ({
+  ...file,
+  bytes: Uint8Array.from(atob(base64), letter => letter.charCodeAt(0)),
+})
 
 /** The shop: the shelf of jobs and the kit. Follows the database, so that other tabs are seen. */
 export const useShop = defineStore('shop', () => {
@@ -48,15 +53,23 @@ export const useShop = defineStore('shop', () => {
     noteDamaged(await upgradeStored())
     kit.value = await readKit()
     const left = kitLeftBehind()
-    if (left !== null && await saveKit(left as Kit) !== null) journalKit(null)
-    if (await db.jobs.count() === 0 && await db.facts.get('demo-offered') === undefined) await offerDemo()
-    liveQuery(readKit).subscribe((found) => { if (!saveError.value) kit.value = found })
+    if (left !== null && (await saveKit(left as Kit)) !== null) journalKit(null)
+    if ((await db.jobs.count()) === 0 && (await db.facts.get('demo-offered')) === undefined) await offerDemo()
+    liveQuery(readKit).subscribe(found => {
+      if (!saveError.value) kit.value = found
+    })
     ready.value = true
   }
 
   async function fetchDemo() {
     const response = await fetch('/api/demo')
-    return response.ok ? await response.json() as { autoload: boolean, shop: unknown, files: (Omit<BundledFile, 'bytes'> & { base64: string })[] } : null
+    return response.ok
+      ? ((await response.json()) as {
+          autoload: boolean
+          shop: unknown
+          files: (Omit<BundledFile, 'bytes'> & { base64: string })[]
+        })
+      : null
   }
 
   /** Started as a demo, an empty bench takes the made-up shop in, once. */
@@ -68,13 +81,15 @@ export const useShop = defineStore('shop', () => {
 
   async function loadDemo(): Promise<Taken> {
     const demo = await fetchDemo().catch(() => null)
-    return demo ? takeIn(await filesWorker().readText(JSON.stringify(demo.shop), demo.files.map(unpacked))) : { ok: false as const, issues: [{ path: '', message: 'the server does not answer; the demo comes from there' }] }
+    return demo
+      ? takeIn(await filesWorker().readText(JSON.stringify(demo.shop), demo.files.map(unpacked)))
+      : { ok: false as const, issues: [{ path: '', message: 'the server does not answer; the demo comes from there' }] }
   }
 
   /** Takes in a file that was read; nothing changes unless all of it is sound. */
   async function takeIn(read: ReadAny): Promise<Taken> {
     if (!read.ok) return { ok: false, issues: [...read.issues] }
-    return { ok: true, report: { ...await takeInFile(read.jobs, read.kit, read.files), corrected: read.corrected } }
+    return { ok: true, report: { ...(await takeInFile(read.jobs, read.kit, read.files)), corrected: read.corrected } }
   }
 
   /** Reads a file of either kind: a zip with pictures, or plain text. */
@@ -87,9 +102,15 @@ export const useShop = defineStore('shop', () => {
     return id
   }
 
-  /** Stores the kit, as long as a file could hold it. @returns why it is not taken, or null; a kit that finds no room stays on screen and is tried again */
+  /**
+   * Stores the kit, as long as a file could hold it. @returns why it is not taken, or null; a kit that finds no room
+   * stays on screen and is tried again
+   */
   async function saveKit(next: Kit): Promise<string | null> {
-    const [{ kitSchema }, { readIssues }] = await Promise.all([import('#core/job/job.schema'), import('#core/ask/registry')])
+    const [{ kitSchema }, { readIssues }] = await Promise.all([
+      import('#core/job/job.schema'),
+      import('#core/ask/registry'),
+    ])
     const parsed = kitSchema.safeParse(toRaw(next))
     if (!parsed.success) return readIssues(parsed.error).map(({ path, message }) => `${path}: ${message}`)[0]!
     kit.value = parsed.data
@@ -105,18 +126,26 @@ export const useShop = defineStore('shop', () => {
       await writeKit(structuredClone(toRaw(now)))
       saveError.value = null
       if (kit.value === now) journalKit(null)
-    }
-    catch (error) {
+    } catch (error) {
       saveError.value = refusalWords(error)
-      again = setTimeout(() => { void storeKit() }, TRY_AGAIN_MS)
+      again = setTimeout(() => {
+        void storeKit()
+      }, TRY_AGAIN_MS)
     }
   }
 
   /** Follows the shelf while it is looked at: the first screenful at once, then the rest. @returns what ends it */
   function followShelf(): () => void {
     const newest = () => db.cards.orderBy('updatedAt').reverse()
-    void newest().limit(FIRST_CARDS).toArray().then((found) => { if (!cards.value.length) cards.value = found })
-    const following = liveQuery(() => newest().toArray()).subscribe((found) => { cards.value = found })
+    void newest()
+      .limit(FIRST_CARDS)
+      .toArray()
+      .then(found => {
+        if (!cards.value.length) cards.value = found
+      })
+    const following = liveQuery(() => newest().toArray()).subscribe(found => {
+      cards.value = found
+    })
     return () => following.unsubscribe()
   }
 
@@ -129,5 +158,22 @@ export const useShop = defineStore('shop', () => {
     takenOff.value = null
   }
 
-  return { cards, followShelf, kit, ready, damaged, noteDamaged, saveError, tryAgain: storeKit, takenOff, takeOff, putItBack, open, loadDemo, importBytes, startJob, saveKit }
+  return {
+    cards,
+    followShelf,
+    kit,
+    ready,
+    damaged,
+    noteDamaged,
+    saveError,
+    tryAgain: storeKit,
+    takenOff,
+    takeOff,
+    putItBack,
+    open,
+    loadDemo,
+    importBytes,
+    startJob,
+    saveKit,
+  }
 })

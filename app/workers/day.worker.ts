@@ -6,9 +6,18 @@ import { schedule } from '#core/day/search'
 import type { Job, Kit } from '#core/job/job.schema'
 import { dayFromJobs, lateJobs, workingDays, type DayAround, type DayTask, type LateJob } from '#core/plan/day'
 
-export interface PlannedDay { given: DayGiven, tasks: (DayTask & { startMin: number })[], makespanMin: number, lowerBoundMin: number, late: LateJob[] }
-export interface Saving { rescues: Rescue[], soonestMin: number }
-export type DayTold = { ok: true, day: PlannedDay } | { ok: false, reason: string } | { ok: 'stopped' }
+export interface PlannedDay {
+  given: DayGiven
+  tasks: (DayTask & { startMin: number })[]
+  makespanMin: number
+  lowerBoundMin: number
+  late: LateJob[]
+}
+export interface Saving {
+  rescues: Rescue[]
+  soonestMin: number
+}
+export type DayTold = { ok: true; day: PlannedDay } | { ok: false; reason: string } | { ok: 'stopped' }
 
 /** Days looked ahead; work for longer than that is not a day's plan. */
 const DAYS = 30
@@ -18,9 +27,18 @@ let enough = false
 
 const bench = {
   /** Ends the search with the best plan so far. */
-  stop: (): void => { enough = true },
+  stop: (): void => {
+    enough = true
+  },
   /** Plans the open jobs; tells the share done. */
-  plan: async (jobs: Job[], kit: Kit, fromMin: number, toMin: number, around: DayAround, tell: (share: number) => void): Promise<DayTold> => {
+  plan: async (
+    jobs: Job[],
+    kit: Kit,
+    fromMin: number,
+    toMin: number,
+    around: DayAround,
+    tell: (share: number) => void,
+  ): Promise<DayTold> => {
     const ticket = ++wanted
     enough = false
     try {
@@ -34,16 +52,26 @@ const bench = {
         if (next.done) {
           const startOf = new Map(day.tasks.map((task, n) => [task.id, next.value.starts[n]!]))
           const placed = tasks.map(task => ({ ...task, startMin: startOf.get(task.id)! }))
-          return { ok: true, day: { given, tasks: placed, makespanMin: next.value.makespanMin, lowerBoundMin: next.value.lowerBoundMin, late: lateJobs(given, placed, around.nowMin) } }
+          return {
+            ok: true,
+            day: {
+              given,
+              tasks: placed,
+              makespanMin: next.value.makespanMin,
+              lowerBoundMin: next.value.lowerBoundMin,
+              late: lateJobs(given, placed, around.nowMin),
+            },
+          }
         }
         if (Date.now() - last < TELL_EVERY_MS) continue
         tell(next.value.share)
-        await new Promise<void>((resolve) => { setTimeout(resolve, 0) })
+        await new Promise<void>(resolve => {
+          setTimeout(resolve, 0)
+        })
         if (ticket !== wanted) return { ok: 'stopped' }
         last = Date.now()
       }
-    }
-    catch (error) {
+    } catch (error) {
       return { ok: false, reason: error instanceof NoAnswer ? error.message : 'the day could not be planned' }
     }
   },
@@ -54,7 +82,9 @@ const bench = {
     for (;;) {
       const next = running.next()
       if (next.done) return { rescues: next.value, soonestMin: soonest(given, id) }
-      await new Promise<void>((resolve) => { setTimeout(resolve, 0) })
+      await new Promise<void>(resolve => {
+        setTimeout(resolve, 0)
+      })
       if (ticket !== wanted) return null
     }
   },

@@ -17,7 +17,9 @@ export const filesBench = (sizeOf: (file: BundledFile) => Promise<PictureSize | 
     const file = readFile(text)
     return file.ok ? fileChecks({ ...file, files: [...files] }, sizeOf) : file
   },
-  shopOut, jobOut, sorted,
+  shopOut,
+  jobOut,
+  sorted,
   pack: (text: string, files: readonly BundledFile[]): Uint8Array => packBundle(text, files),
 })
 export type FilesBench = ReturnType<typeof filesBench>

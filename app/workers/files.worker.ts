@@ -10,8 +10,7 @@ async function sizeOf(file: BundledFile): Promise<PictureSize | null> {
     const size = { wide: bitmap.width, high: bitmap.height }
     bitmap.close()
     return size
-  }
-  catch {
+  } catch {
     return null
   }
 }
@@ -19,7 +18,10 @@ async function sizeOf(file: BundledFile): Promise<PictureSize | null> {
 const bench = filesBench(sizeOf)
 
 /** Files in and out, off the page's thread. */
-expose({ ...bench, pack: (text: string, files: readonly BundledFile[]) => {
-  const packed = bench.pack(text, files)
-  return transfer(packed, [packed.buffer])
-} })
+expose({
+  ...bench,
+  pack: (text: string, files: readonly BundledFile[]) => {
+    const packed = bench.pack(text, files)
+    return transfer(packed, [packed.buffer])
+  },
+})

@@ -8,7 +8,8 @@ import { questions } from '#core/questions'
 /** The core, off the page's thread: whole plans and single questions. */
 const bench = {
   plan: (job: Job, kit: Kit): JobPlan => planJob(job, kit),
-  list: (): { name: string, purpose: string }[] => questions.names.map(name => ({ name, purpose: questions.get(name)!.purpose })),
+  list: (): { name: string; purpose: string }[] =>
+    questions.names.map(name => ({ name, purpose: questions.get(name)!.purpose })),
   fields: (name: string): QuestionField[] => {
     const found = questions.get(name)
     return found ? fieldsOf(found) : []

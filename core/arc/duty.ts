@@ -1,6 +1,11 @@
 import type { Step } from '../ask/question'
 
-export interface Duty { dutyPct: number, weldMin: number, restMin: number, working: Step[] }
+export interface Duty {
+  dutyPct: number
+  weldMin: number
+  restMin: number
+  working: Step[]
+}
 
 /**
  * Duty cycle at a current other than the rated one, by equal heating: duty × current² stays the same.
@@ -8,18 +13,35 @@ export interface Duty { dutyPct: number, weldMin: number, restMin: number, worki
  */
 export function dutyAt(ratedA: number, ratedPct: number, a: number, windowMin: number): Duty {
   const dutyPct = Math.min(100, ratedPct * (ratedA / a) ** 2)
-  const weldMin = windowMin * dutyPct / 100
+  const weldMin = (windowMin * dutyPct) / 100
   return {
-    dutyPct, weldMin, restMin: windowMin - weldMin,
+    dutyPct,
+    weldMin,
+    restMin: windowMin - weldMin,
     working: [
-      { label: 'Duty', formula: `${ratedPct} % × (${ratedA} ÷ ${Math.round(a * 10) / 10})², at most 100 %`, value: dutyPct, unit: '%', source: 'IEC 60974-1: equal heating' },
-      { label: 'Arc in a window', formula: `${windowMin} min × duty`, value: weldMin, unit: 'min', source: 'IEC 60974-1, 10-minute window' },
+      {
+        label: 'Duty',
+        formula: `${ratedPct} % × (${ratedA} ÷ ${Math.round(a * 10) / 10})², at most 100 %`,
+        value: dutyPct,
+        unit: '%',
+        source: 'IEC 60974-1: equal heating',
+      },
+      {
+        label: 'Arc in a window',
+        formula: `${windowMin} min × duty`,
+        value: weldMin,
+        unit: 'min',
+        source: 'IEC 60974-1, 10-minute window',
+      },
     ],
   }
 }
 
-/** Minutes from first to last arc when some arc minutes are run at a duty, resting as needed: whole windows, then what is left. */
-export function elapsedMin(arcMin: number, duty: { weldMin: number, restMin: number }): number {
+/**
+ * Minutes from first to last arc when some arc minutes are run at a duty, resting as needed: whole windows, then what
+ * is left.
+ */
+export function elapsedMin(arcMin: number, duty: { weldMin: number; restMin: number }): number {
   if (duty.restMin <= 0) return arcMin
   const rests = Math.max(0, Math.ceil(arcMin / duty.weldMin - 1e-9) - 1)
   return arcMin + rests * duty.restMin

@@ -9,7 +9,14 @@ import { dutyAt } from './duty'
 import { gasUse } from './gas'
 import { MIG_MODES, migSetup } from './mig'
 import { tigSetup } from './setup'
-import { BALANCE_SCHOOLS, FREQUENCY_SCHOOLS, POSITION_SHARE, type BalanceSchool, type FrequencySchool, type Position } from './setup.table'
+import {
+  BALANCE_SCHOOLS,
+  FREQUENCY_SCHOOLS,
+  POSITION_SHARE,
+  type BalanceSchool,
+  type FrequencySchool,
+  type Position,
+} from './setup.table'
 import { acWave } from './wave'
 
 const arcCautions = () => [caution('earth-before-arc'), caution('ozone-uv')]
@@ -20,8 +27,14 @@ export const ampsNeedQuestion = question({
   input: z.strictObject({
     wallMm: positive('mm', { min: 0.3, max: 60 }),
     startC: quantity('c', { min: -60, max: 500 }).default(20),
-    process: z.enum(Object.keys(PROCESS_SHARE) as [ArcProcess, ...ArcProcess[]], { error: `one of ${Object.keys(PROCESS_SHARE).join(', ')}` }).default('ac-tig'),
-    joint: z.enum(Object.keys(JOINT_SHARE) as [Joint, ...Joint[]], { error: `one of ${Object.keys(JOINT_SHARE).join(', ')}` }).default('flat'),
+    process: z
+      .enum(Object.keys(PROCESS_SHARE) as [ArcProcess, ...ArcProcess[]], {
+        error: `one of ${Object.keys(PROCESS_SHARE).join(', ')}`,
+      })
+      .default('ac-tig'),
+    joint: z
+      .enum(Object.keys(JOINT_SHARE) as [Joint, ...Joint[]], { error: `one of ${Object.keys(JOINT_SHARE).join(', ')}` })
+      .default('flat'),
   }),
   example: { wallMm: '0.315 in', startC: '200 F', process: 'ac-tig', joint: 'flat' },
   solve: ({ wallMm, startC, process, joint }) => {
@@ -49,19 +62,36 @@ export const machineAc = question({
 export const machineBalance = question({
   name: 'machine.balance',
   purpose: 'What the number on a balance dial means: electrode-negative and -positive share',
-  input: z.strictObject({
-    value: quantity('number'),
-    reads: z.enum(DIAL_READINGS, { error: `one of ${DIAL_READINGS.join(', ')}` }),
-  }).superRefine(({ value, reads }, context) => {
-    const least = reads === 'ep-minus-en' ? -100 : 0
-    if (value < least || value > 100) context.addIssue({ code: 'custom', path: ['value'], message: `a dial that reads ${reads} goes from ${least} to 100, not ${value}` })
-  }),
+  input: z
+    .strictObject({
+      value: quantity('number'),
+      reads: z.enum(DIAL_READINGS, { error: `one of ${DIAL_READINGS.join(', ')}` }),
+    })
+    .superRefine(({ value, reads }, context) => {
+      const least = reads === 'ep-minus-en' ? -100 : 0
+      if (value < least || value > 100)
+        context.addIssue({
+          code: 'custom',
+          path: ['value'],
+          message: `a dial that reads ${reads} goes from ${least} to 100, not ${value}`,
+        })
+    }),
   example: { value: 40, reads: 'cleaning-share' },
   solve: ({ value, reads }) => {
     const { working, ...answer } = readBalance(value, reads)
     return {
-      answer, working,
-      cautions: answer.epPct > 50 ? [{ code: 'cleaning-heavy', level: 'note' as const, text: 'More than half the time positive overheats the tungsten: check that the dial is read the right way round.' }] : [],
+      answer,
+      working,
+      cautions:
+        answer.epPct > 50
+          ? [
+              {
+                code: 'cleaning-heavy',
+                level: 'note' as const,
+                text: 'More than half the time positive overheats the tungsten: check that the dial is read the right way round.',
+              },
+            ]
+          : [],
     }
   },
 })
@@ -79,8 +109,18 @@ export const machineDuty = question({
   solve: ({ ratedA, ratedPct, a, windowMin }) => {
     const { working, ...answer } = dutyAt(ratedA, ratedPct, a, windowMin)
     return {
-      answer, working,
-      cautions: a > ratedA ? [{ code: 'above-rating', level: 'caution' as const, text: 'Above the rated current the maker promises nothing: the figure is for heating only, not for what the machine or the torch can give.' }] : [],
+      answer,
+      working,
+      cautions:
+        a > ratedA
+          ? [
+              {
+                code: 'above-rating',
+                level: 'caution' as const,
+                text: 'Above the rated current the maker promises nothing: the figure is for heating only, not for what the machine or the torch can give.',
+              },
+            ]
+          : [],
     }
   },
 })
@@ -96,10 +136,18 @@ export const machineDial = question({
   example: { lowA: 5, highA: 200, dialPct: 65 },
   solve: ({ lowA, highA, dialPct }) => {
     if (highA < lowA) throw new NoAnswer(`the range ends at ${highA} A, below where it begins at ${lowA} A`)
-    const a = lowA + (highA - lowA) * dialPct / 100
+    const a = lowA + ((highA - lowA) * dialPct) / 100
     return {
       answer: { a },
-      working: [{ label: 'Current', formula: `${lowA} + (${highA} − ${lowA}) × ${dialPct} %`, value: a, unit: 'A', source: 'a linear dial, as most are: common practice, no source' }],
+      working: [
+        {
+          label: 'Current',
+          formula: `${lowA} + (${highA} − ${lowA}) × ${dialPct} %`,
+          value: a,
+          unit: 'A',
+          source: 'a linear dial, as most are: common practice, no source',
+        },
+      ],
       cautions: [],
     }
   },
@@ -116,10 +164,18 @@ export const gasUseQuestion = question({
     cylinderL: positive('l').optional(),
   }),
   example: { flowLMin: '15 cfh', arcMin: 8, postflowS: 8, starts: 12, cylinderL: 2000 },
-  solve: (input) => {
+  solve: input => {
     const { working, ...answer } = gasUse(input)
-    const cautions = answer.cylinderShare !== undefined && answer.cylinderShare > 1
-      ? [{ code: 'cylinder-short', level: 'caution' as const, text: 'One cylinder will not do: have a full one ready before the first arc.' }] : []
+    const cautions =
+      answer.cylinderShare !== undefined && answer.cylinderShare > 1
+        ? [
+            {
+              code: 'cylinder-short',
+              level: 'caution' as const,
+              text: 'One cylinder will not do: have a full one ready before the first arc.',
+            },
+          ]
+        : []
     return { answer, working, cautions }
   },
 })
@@ -131,9 +187,11 @@ const oneOf = <T extends string>(table: Readonly<Record<T, unknown>>) => {
 
 export const machineSetup = question({
   name: 'machine.setup',
-  purpose: 'Tungsten, tip, cup, gas, post-flow, rod, balance and frequency for a current, with each school\'s range',
+  purpose: "Tungsten, tip, cup, gas, post-flow, rod, balance and frequency for a current, with each school's range",
   input: z.strictObject({
-    process: z.enum(['ac-tig', 'mig-pulse', 'mig-spool'], { error: 'one of ac-tig, mig-pulse, mig-spool' }).default('ac-tig'),
+    process: z
+      .enum(['ac-tig', 'mig-pulse', 'mig-spool'], { error: 'one of ac-tig, mig-pulse, mig-spool' })
+      .default('ac-tig'),
     a: positive('a', { max: 1000 }),
     fillerMm: positive('mm', { min: 0.5, max: 10 }).optional(),
     position: oneOf<Position>(POSITION_SHARE).default('flat'),
@@ -142,7 +200,8 @@ export const machineSetup = question({
   }),
   example: { process: 'ac-tig', a: 160, position: 'flat', school: 'middle' },
   solve: ({ process, ...input }) => {
-    if (process !== 'ac-tig') throw new NoAnswer('MIG has no tungsten, balance or frequency: ask mig.setup for wire feed and voltage')
+    if (process !== 'ac-tig')
+      throw new NoAnswer('MIG has no tungsten, balance or frequency: ask mig.setup for wire feed and voltage')
     const { working, ...answer } = tigSetup(input)
     return { answer, working, cautions: arcCautions() }
   },
@@ -159,9 +218,25 @@ export const migSetupQuestion = question({
     startC: quantity('c', { min: -60, max: 500 }).default(20),
   }),
   example: { wireMm: '0.035 in', filler: '4043', wallMm: 3, mode: 'cold' },
-  solve: (input) => {
+  solve: input => {
     const { working, ...answer } = migSetup(input)
     const globs = input.mode === 'spray' && !answer.sprays
-    return { answer, working, cautions: [...arcCautions(), ...(globs ? [{ code: 'no-spray', level: 'note' as const, title: 'Does not spray', text: `Under about ${Math.round(answer.sprayFromA)} A this wire goes over in drops: take thinner wire, or pulse.` }] : [])] }
+    return {
+      answer,
+      working,
+      cautions: [
+        ...arcCautions(),
+        ...(globs
+          ? [
+              {
+                code: 'no-spray',
+                level: 'note' as const,
+                title: 'Does not spray',
+                text: `Under about ${Math.round(answer.sprayFromA)} A this wire goes over in drops: take thinner wire, or pulse.`,
+              },
+            ]
+          : []),
+      ],
+    }
   },
 })

@@ -45,7 +45,10 @@ export function question<In extends z.ZodType, Out>(definition: Question<In, Out
   return definition
 }
 
-/** A well-formed input that has no physical answer; the message is the reason in plain words, its figures no longer than anyone can measure. */
+/**
+ * A well-formed input that has no physical answer; the message is the reason in plain words, its figures no longer than
+ * anyone can measure.
+ */
 export class NoAnswer extends Error {
   override readonly name = 'NoAnswer'
   constructor(reason: string) {

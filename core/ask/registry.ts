@@ -3,16 +3,20 @@ import { NoAnswer, type Question, type Solved, type Step } from './question'
 import { tidyFigures } from '../quantity/tidy'
 import { nearest } from './nearest'
 
-export interface InputIssue { readonly path: string, readonly message: string }
+export interface InputIssue {
+  readonly path: string
+  readonly message: string
+}
 
 export type AskError =
-  | { readonly kind: 'invalid-input', readonly issues: readonly InputIssue[] }
-  | { readonly kind: 'no-answer', readonly reason: string }
-  | { readonly kind: 'unknown-question', readonly name: string, readonly nearest: readonly string[] }
+  | { readonly kind: 'invalid-input'; readonly issues: readonly InputIssue[] }
+  | { readonly kind: 'no-answer'; readonly reason: string }
+  | { readonly kind: 'unknown-question'; readonly name: string; readonly nearest: readonly string[] }
   /** A mistake in the program, with a code to quote; nothing is wrong with what was put in. */
-  | { readonly kind: 'fault', readonly code: string, readonly reason: string }
+  | { readonly kind: 'fault'; readonly code: string; readonly reason: string }
 
-export type Asked<Out = unknown> = ({ readonly ok: true } & Solved<Out>) | { readonly ok: false, readonly error: AskError }
+export type Asked<Out = unknown> =
+  ({ readonly ok: true } & Solved<Out>) | { readonly ok: false; readonly error: AskError }
 
 type AnyQuestion = Question<z.ZodType, unknown>
 
@@ -38,17 +42,21 @@ function faultCode(error: unknown): string {
 }
 
 function pathText(path: readonly PropertyKey[]): string {
-  return shortened(path.map((key, index) => typeof key === 'number' ? `[${key}]` : `${index ? '.' : ''}${String(key)}`).join(''), LONGEST_PATH)
+  return shortened(
+    path.map((key, index) => (typeof key === 'number' ? `[${key}]` : `${index ? '.' : ''}${String(key)}`)).join(''),
+    LONGEST_PATH,
+  )
 }
 
-const shortened = (text: string, most: number) => text.length > most ? `${text.slice(0, most - 1)}…` : text
+const shortened = (text: string, most: number) => (text.length > most ? `${text.slice(0, most - 1)}…` : text)
 
 /** A union's own message says little; the branch that came furthest says what is wrong. */
 function flatten(issue: z.core.$ZodIssue, prefix: readonly PropertyKey[] = []): InputIssue[] {
   const path = [...prefix, ...issue.path]
   if (issue.code === 'invalid_union' && issue.errors?.length) {
     const furthest = [...issue.errors].sort((a, b) => a.length - b.length)[0]
-    if (furthest?.length && furthest.some(inner => inner.path.length > 0)) return furthest.flatMap(inner => flatten(inner, path))
+    if (furthest?.length && furthest.some(inner => inner.path.length > 0))
+      return furthest.flatMap(inner => flatten(inner, path))
   }
   if (issue.code === 'unrecognized_keys') {
     const words = issue.message.split('\n')
@@ -59,7 +67,10 @@ function flatten(issue: z.core.$ZodIssue, prefix: readonly PropertyKey[] = []): 
 
 /** Turns Zod's issues into paths and messages a person can act on; no more than can be read. */
 export function readIssues(error: z.ZodError): InputIssue[] {
-  return error.issues.slice(0, MOST_ISSUES).flatMap(issue => flatten(issue)).slice(0, MOST_ISSUES)
+  return error.issues
+    .slice(0, MOST_ISSUES)
+    .flatMap(issue => flatten(issue))
+    .slice(0, MOST_ISSUES)
 }
 
 function firstNonFinite(value: unknown, path = 'answer'): string | undefined {
@@ -74,7 +85,12 @@ function firstNonFinite(value: unknown, path = 'answer'): string | undefined {
 }
 
 /** One way of writing figures in every working. */
-const tidyStep = (step: Step): Step => ({ ...step, label: tidyFigures(step.label), formula: tidyFigures(step.formula), value: typeof step.value === 'string' ? tidyFigures(step.value) : step.value })
+const tidyStep = (step: Step): Step => ({
+  ...step,
+  label: tidyFigures(step.label),
+  formula: tidyFigures(step.formula),
+  value: typeof step.value === 'string' ? tidyFigures(step.value) : step.value,
+})
 
 /**
  * Gathers the questions and asks them.
@@ -92,17 +108,33 @@ export function createRegistry(questions: readonly AnyQuestion[]): Registry {
     get: name => byName.get(name),
     ask(name, input) {
       const found = byName.get(name)
-      if (!found) return { ok: false, error: { kind: 'unknown-question', name: String(name).slice(0, 80), nearest: nearest(String(name).slice(0, 80), names) } }
+      if (!found)
+        return {
+          ok: false,
+          error: {
+            kind: 'unknown-question',
+            name: String(name).slice(0, 80),
+            nearest: nearest(String(name).slice(0, 80), names),
+          },
+        }
       const parsed = found.input.safeParse(input)
       if (!parsed.success) return { ok: false, error: { kind: 'invalid-input', issues: readIssues(parsed.error) } }
       try {
         const solved = found.solve(parsed.data)
         const bad = firstNonFinite(solved.answer)
-        return bad ? { ok: false, error: { kind: 'no-answer', reason: `${GONE_WRONG} (${bad})` } } : { ok: true, ...solved, working: solved.working.map(tidyStep) }
-      }
-      catch (error) {
+        return bad
+          ? { ok: false, error: { kind: 'no-answer', reason: `${GONE_WRONG} (${bad})` } }
+          : { ok: true, ...solved, working: solved.working.map(tidyStep) }
+      } catch (error) {
         if (error instanceof NoAnswer) return { ok: false, error: { kind: 'no-answer', reason: error.message } }
-        return { ok: false, error: { kind: 'fault', code: faultCode(error), reason: 'a mistake in the program, not in what was put in; it was not worked out' } }
+        return {
+          ok: false,
+          error: {
+            kind: 'fault',
+            code: faultCode(error),
+            reason: 'a mistake in the program, not in what was put in; it was not worked out',
+          },
+        }
       }
     },
   }

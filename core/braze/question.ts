@@ -19,9 +19,21 @@ export const brazePlan = question({
     ambientC: quantity('c', { min: -40, max: 100 }).default(20),
     serviceC: quantity('c', { min: -100, max: 600 }).default(40),
   }),
-  example: { baseAlloy: '356', rod: 'zinc-al', massKg: '0.6 kg', areaMm2: 60000, sourceW: '3 kW', efficiencyPct: 35, serviceC: '60 °C' },
+  example: {
+    baseAlloy: '356',
+    rod: 'zinc-al',
+    massKg: '0.6 kg',
+    areaMm2: 60000,
+    sourceW: '3 kW',
+    efficiencyPct: 35,
+    serviceC: '60 °C',
+  },
   solve: ({ baseAlloy, ...input }) => {
     const { working, cautions, ...answer } = planBraze({ base: baseAlloy, ...input })
-    return { answer: { ...answer, cautions }, working, cautions: [...cautions, caution('torch-fire'), caution('hot-no-glow')] }
+    return {
+      answer: { ...answer, cautions },
+      working,
+      cautions: [...cautions, caution('torch-fire'), caution('hot-no-glow')],
+    }
   },
 })

@@ -1,8 +1,12 @@
 /**
  * Fillers considered, their weld-metal strength, and what they do in service.
- * `utsMPa`: all-weld-metal tensile strength, as welded. Source: AWS A5.10 commentary and ASM Handbook vol. 6, recalled from memory.
+ * `utsMPa`: all-weld-metal tensile strength, as welded. Source: AWS A5.10 commentary and ASM Handbook vol. 6, recalled
+ * from memory.
  */
-export interface FillerRow { readonly name: string, readonly utsMPa: number }
+export interface FillerRow {
+  readonly name: string
+  readonly utsMPa: number
+}
 
 export const FILLERS: readonly FillerRow[] = [
   { name: '4043', utsMPa: 200 },
@@ -16,15 +20,34 @@ export const FILLERS: readonly FillerRow[] = [
   { name: '2319', utsMPa: 258 },
 ]
 
-/** Strength of the base beside the weld, as welded, MPa: Aluminum Design Manual and ASM Handbook, recalled from memory. */
+/**
+ * Strength of the base beside the weld, as welded, MPa: Aluminum Design Manual and ASM Handbook, recalled from memory.
+ */
 export const AS_WELDED_UTS_MPA: Readonly<Record<string, number>> = {
-  'wrought-1xxx': 75, 'wrought-2xxx': 240, 'wrought-3xxx': 97, 'wrought-5xxx': 190, 'wrought-6xxx': 165, 'wrought-7xxx-copper': 240, 'wrought-7xxx-weldable': 275,
-  'cast-al-si': 130, 'cast-al-si-mg': 160, 'cast-al-si-cu': 170, 'die-cast-al-si-cu': 190, 'cast-al-si-hypereutectic': 180, 'cast-al-mg': 170, 'cast-al-cu': 200, 'cast-al-zn': 190,
-  'magnesium': 160, 'zinc-alloy': 200,
+  'wrought-1xxx': 75,
+  'wrought-2xxx': 240,
+  'wrought-3xxx': 97,
+  'wrought-5xxx': 190,
+  'wrought-6xxx': 165,
+  'wrought-7xxx-copper': 240,
+  'wrought-7xxx-weldable': 275,
+  'cast-al-si': 130,
+  'cast-al-si-mg': 160,
+  'cast-al-si-cu': 170,
+  'die-cast-al-si-cu': 190,
+  'cast-al-si-hypereutectic': 180,
+  'cast-al-mg': 170,
+  'cast-al-cu': 200,
+  'cast-al-zn': 190,
+  magnesium: 160,
+  'zinc-alloy': 200,
 }
 
-/** The rule of each base: which filler the usual selection charts name first. AWS A5.10 annex and ASM Handbook vol. 6, recalled from memory. */
-export const CHART_FIRST: readonly { readonly bases: readonly string[], readonly fillers: readonly string[] }[] = [
+/**
+ * The rule of each base: which filler the usual selection charts name first. AWS A5.10 annex and ASM Handbook vol. 6,
+ * recalled from memory.
+ */
+export const CHART_FIRST: readonly { readonly bases: readonly string[]; readonly fillers: readonly string[] }[] = [
   { bases: ['1100', '3003', '5005'], fillers: ['4043'] },
   { bases: ['3004'], fillers: ['4043', '5356'] },
   { bases: ['5052'], fillers: ['5356', '5183'] },
@@ -44,8 +67,11 @@ export const CHART_FIRST: readonly { readonly bases: readonly string[], readonly
 
 /** Points each thing moves a filler by (1 is the whole scale): judgement, from common practice. */
 export const POINTS = {
-  chartFirst: 0.40, chartSecond: 0.28,
-  crackModerate: -0.2, crackHigh: -0.45, crackSevere: -0.8,
+  chartFirst: 0.4,
+  chartSecond: 0.28,
+  crackModerate: -0.2,
+  crackHigh: -0.45,
+  crackSevere: -0.8,
   perUtsMPa: 0.0012,
   castDefault: 0.12,
   frameStrength: 0.14,
@@ -66,8 +92,10 @@ export const FILLER_REASONS = {
   'salt-fit': 'stands salt water well',
   'chart-first': 'the usual charts name it first for this base',
   'chart-second': 'the usual charts allow it for this base',
-  'cast-default': 'flows, wets and resists cracking on castings and unknowns; the default since crack resistance comes first on a dirty casting',
-  'cast-school-mg': 'the other school reaches for it first on castings that scum with 4043; it cracks more readily on high silicon',
+  'cast-default':
+    'flows, wets and resists cracking on castings and unknowns; the default since crack resistance comes first on a dirty casting',
+  'cast-school-mg':
+    'the other school reaches for it first on castings that scum with 4043; it cracks more readily on high silicon',
   'frame-strength': 'stronger and tougher where a frame carries load',
   'heat-treat-fit': 'answers to heat treatment afterwards',
   'heat-treat-none': 'does not answer to heat treatment afterwards; the weld stays soft',

@@ -1,15 +1,16 @@
 /**
  * What raises and lowers the chance that a repair lasts, in percentage points: judgement, from common practice
- * (a part that never held oil welds well, over nine in ten lasting; one that held oil for decades may never stop bubbling).
+ * (a part that never held oil welds well, over nine in ten lasting; one that held oil for decades may never stop
+ * bubbling).
  */
 export const SOUND_CHANCE_PCT = 94
 
-export const SOAK_POINTS = { 'dry': 0, 'handled': -2, 'oily': -12, 'oil-soaked': -27 } as const
+export const SOAK_POINTS = { dry: 0, handled: -2, oily: -12, 'oil-soaked': -27 } as const
 export const EARLIER_POINTS = { none: 0, weld: -8, epoxy: -6, insert: -3, braze: -30 } as const
 export const FUSION_POINTS = { good: 0, fair: -7, poor: -22, never: -88 } as const
 export const LOAD_POINTS = { seal: -3, static: 0, cyclic: -12 } as const
 /** A repair without the cause comes back. */
-export const CAUSE_POINTS = { 'unknown': -8, 'known': -4, 'put-right': 0 } as const
+export const CAUSE_POINTS = { unknown: -8, known: -4, 'put-right': 0 } as const
 export const THIN_WALL_MM = 2
 export const THIN_WALL_POINTS = -10
 export const HEAVY_WALL_MM = 16
@@ -28,4 +29,4 @@ export const TOO_DEAR_SHARE = 0.8
 export const LONG_WAIT_WEEKS = 8
 
 export const SAFETY_CRITICAL = ['none', 'wheel', 'steering-brake', 'lifting', 'pressure', 'aircraft'] as const
-export type SafetyCritical = typeof SAFETY_CRITICAL[number]
+export type SafetyCritical = (typeof SAFETY_CRITICAL)[number]

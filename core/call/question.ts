@@ -14,16 +14,26 @@ import { PROCESS_IDS, SOAKS } from './process.table'
 const familyId = z.enum(FAMILY_IDS, { error: `one of ${FAMILY_IDS.join(', ')}` })
 const load = z.enum(['seal', 'static', 'cyclic'], { error: 'one of seal, static, cyclic' })
 const soak = z.enum(SOAKS, { error: `one of ${SOAKS.join(', ')}` })
-const earlierRepair = z.enum(Object.keys(EARLIER_POINTS) as [keyof typeof EARLIER_POINTS, ...(keyof typeof EARLIER_POINTS)[]], { error: `one of ${Object.keys(EARLIER_POINTS).join(', ')}` })
+const earlierRepair = z.enum(
+  Object.keys(EARLIER_POINTS) as [keyof typeof EARLIER_POINTS, ...(keyof typeof EARLIER_POINTS)[]],
+  { error: `one of ${Object.keys(EARLIER_POINTS).join(', ')}` },
+)
 
 /** An alloy by name, or a family by id, which its sample alloy stands for. */
-const base = z.string().max(60).transform((written, context): Alloy => {
-  const family = familyById(written.trim().toLowerCase())
-  const alloy = family ? ALLOYS.find(row => row.name === family.sampleAlloy) : findAlloy(written)
-  if (alloy && alloy.form !== 'filler') return alloy
-  context.issues.push({ code: 'custom', input: written, message: `"${written}" is neither an alloy of the table nor a family id` })
-  return z.NEVER
-})
+const base = z
+  .string()
+  .max(60)
+  .transform((written, context): Alloy => {
+    const family = familyById(written.trim().toLowerCase())
+    const alloy = family ? ALLOYS.find(row => row.name === family.sampleAlloy) : findAlloy(written)
+    if (alloy && alloy.form !== 'filler') return alloy
+    context.issues.push({
+      code: 'custom',
+      input: written,
+      message: `"${written}" is neither an alloy of the table nor a family id`,
+    })
+    return z.NEVER
+  })
 
 export const fillerChoose = question({
   name: 'filler.choose',
@@ -31,21 +41,27 @@ export const fillerChoose = question({
   input: z.strictObject({
     baseA: base,
     baseB: base.optional(),
-    service: z.strictObject({
-      maxC: quantity('c', { min: -100, max: 500 }).default(40),
-      anodised: z.boolean().default(false),
-      saltWater: z.boolean().default(false),
-      load: load.default('static'),
-      heatTreatAfter: z.boolean().default(false),
-    }).prefault({}),
+    service: z
+      .strictObject({
+        maxC: quantity('c', { min: -100, max: 500 }).default(40),
+        anodised: z.boolean().default(false),
+        saltWater: z.boolean().default(false),
+        load: load.default('static'),
+        heatTreatAfter: z.boolean().default(false),
+      })
+      .prefault({}),
     dilutionPct: percent().default(30),
   }),
   example: { baseA: '356', service: { maxC: 70, load: 'seal' }, dilutionPct: 30 },
   solve: ({ baseA, baseB, service, dilutionPct }) => {
     const solved = chooseFiller(baseA, baseB ?? baseA, service, dilutionPct)
-    const cautions = [baseA, baseB ?? baseA].some(row => row.family === 'magnesium') ? [caution('magnesium')]
-      : [baseA, baseB ?? baseA].some(row => row.family === 'zinc-alloy') ? [caution('zinc-fume')]
-        : [baseA, baseB ?? baseA].some(row => row.family === 'wrought-7xxx-copper' || row.family === 'wrought-2xxx') ? [caution('strong-alloy')] : []
+    const cautions = [baseA, baseB ?? baseA].some(row => row.family === 'magnesium')
+      ? [caution('magnesium')]
+      : [baseA, baseB ?? baseA].some(row => row.family === 'zinc-alloy')
+        ? [caution('zinc-fume')]
+        : [baseA, baseB ?? baseA].some(row => row.family === 'wrought-7xxx-copper' || row.family === 'wrought-2xxx')
+          ? [caution('strong-alloy')]
+          : []
     return { answer: { ranked: solved.ranked }, working: solved.working, cautions }
   },
 })
@@ -63,41 +79,96 @@ export const processChoose = question({
     areaMm2: positive('mm2').default(900),
     count: z.number().int().min(1).max(10000).default(1),
     arcMin: quantity('min', { min: 0, max: 10000 }).optional(),
-    kit: z.array(z.strictObject({
-      process: z.enum(PROCESS_IDS, { error: `one of ${PROCESS_IDS.join(', ')}` }),
-      maxA: positive('a').optional(), ratedA: positive('a').optional(), dutyPct: percent().optional(), torchA: positive('a').optional(),
-    })).max(60).default([]),
+    kit: z
+      .array(
+        z.strictObject({
+          process: z.enum(PROCESS_IDS, { error: `one of ${PROCESS_IDS.join(', ')}` }),
+          maxA: positive('a').optional(),
+          ratedA: positive('a').optional(),
+          dutyPct: percent().optional(),
+          torchA: positive('a').optional(),
+        }),
+      )
+      .max(60)
+      .default([]),
   }),
-  example: { wallMm: 8, family: 'cast-al-si-mg', soak: 'oil-soaked', load: 'seal', watertight: true, access: 'open', areaMm2: 1200, kit: [{ process: 'ac-tig', maxA: 200, ratedA: 200, dutyPct: 25 }, { process: 'zinc-rod-braze' }] },
-  solve: (input) => {
+  example: {
+    wallMm: 8,
+    family: 'cast-al-si-mg',
+    soak: 'oil-soaked',
+    load: 'seal',
+    watertight: true,
+    access: 'open',
+    areaMm2: 1200,
+    kit: [{ process: 'ac-tig', maxA: 200, ratedA: 200, dutyPct: 25 }, { process: 'zinc-rod-braze' }],
+  },
+  solve: input => {
     const family = familyById(input.family)!
     const { ranked, working } = chooseProcess({ ...input, family })
-    return { answer: { ranked }, working, cautions: family.id === 'magnesium' ? [caution('magnesium')] : family.id === 'zinc-alloy' ? [caution('zinc-fume')] : [] }
+    return {
+      answer: { ranked },
+      working,
+      cautions:
+        family.id === 'magnesium' ? [caution('magnesium')] : family.id === 'zinc-alloy' ? [caution('zinc-fume')] : [],
+    }
   },
 })
 
 export const repairJudge = question({
   name: 'repair.judge',
   purpose: 'Whether to mend: the chance that it lasts, what raises and lowers it, and who must decide',
-  input: z.strictObject({
-    family: familyId.optional(),
-    families: z.array(z.union([z.strictObject({ id: familyId, probability: z.number().min(0).max(1) }), familyId.transform(id => ({ id, probability: 1 }))])).min(1).max(60).optional(),
-    soak,
-    earlierRepair,
-    load,
-    safetyCritical: z.enum(SAFETY_CRITICAL, { error: `one of ${SAFETY_CRITICAL.join(', ')}` }),
-    wallMm: positive('mm', { max: 500 }),
-    newPrice: z.number().min(0).max(1e7).optional(),
-    repairPrice: z.number().min(0).max(1e7).optional(),
-    newWeeks: z.number().min(0).max(520).optional(),
-    cause: z.enum(['unknown', 'known', 'put-right'], { error: 'one of unknown, known, put-right' }).optional(),
-  }).superRefine((input, context) => {
-    if (!input.family && !input.families) context.addIssue({ code: 'custom', path: ['family'], message: 'give family, or families with their probabilities' })
-    if (input.families && input.families.every(entry => entry.probability === 0)) context.addIssue({ code: 'custom', path: ['families'], message: 'at least one family must have a probability above 0' })
-  }),
-  example: { family: 'cast-al-si-mg', soak: 'oil-soaked', earlierRepair: 'epoxy', load: 'seal', safetyCritical: 'none', wallMm: 8, newPrice: 420, repairPrice: 92 },
-  solve: (input) => {
-    const { working, ...answer } = judge({ ...input, families: input.families ?? [{ id: input.family!, probability: 1 }] })
+  input: z
+    .strictObject({
+      family: familyId.optional(),
+      families: z
+        .array(
+          z.union([
+            z.strictObject({ id: familyId, probability: z.number().min(0).max(1) }),
+            familyId.transform(id => ({ id, probability: 1 })),
+          ]),
+        )
+        .min(1)
+        .max(60)
+        .optional(),
+      soak,
+      earlierRepair,
+      load,
+      safetyCritical: z.enum(SAFETY_CRITICAL, { error: `one of ${SAFETY_CRITICAL.join(', ')}` }),
+      wallMm: positive('mm', { max: 500 }),
+      newPrice: z.number().min(0).max(1e7).optional(),
+      repairPrice: z.number().min(0).max(1e7).optional(),
+      newWeeks: z.number().min(0).max(520).optional(),
+      cause: z.enum(['unknown', 'known', 'put-right'], { error: 'one of unknown, known, put-right' }).optional(),
+    })
+    .superRefine((input, context) => {
+      if (!input.family && !input.families)
+        context.addIssue({
+          code: 'custom',
+          path: ['family'],
+          message: 'give family, or families with their probabilities',
+        })
+      if (input.families && input.families.every(entry => entry.probability === 0))
+        context.addIssue({
+          code: 'custom',
+          path: ['families'],
+          message: 'at least one family must have a probability above 0',
+        })
+    }),
+  example: {
+    family: 'cast-al-si-mg',
+    soak: 'oil-soaked',
+    earlierRepair: 'epoxy',
+    load: 'seal',
+    safetyCritical: 'none',
+    wallMm: 8,
+    newPrice: 420,
+    repairPrice: 92,
+  },
+  solve: input => {
+    const { working, ...answer } = judge({
+      ...input,
+      families: input.families ?? [{ id: input.family!, probability: 1 }],
+    })
     const cautions = input.safetyCritical !== 'none' ? [caution(`safety-${input.safetyCritical}`)] : []
     return { answer, working, cautions }
   },

@@ -3,7 +3,9 @@ export type Pct = Readonly<Record<string, number>>
 /** Two compositions mixed, `share` of the first; elements missing from one count as nothing there. */
 export function mix(first: Pct, second: Pct, share: number): Record<string, number> {
   const elements = new Set([...Object.keys(first), ...Object.keys(second)])
-  return Object.fromEntries([...elements].map(element => [element, share * (first[element] ?? 0) + (1 - share) * (second[element] ?? 0)]))
+  return Object.fromEntries(
+    [...elements].map(element => [element, share * (first[element] ?? 0) + (1 - share) * (second[element] ?? 0)]),
+  )
 }
 
 /**

@@ -33,7 +33,12 @@ const HEALING_POWER = 4
 const WEAK_SHARE = 0.5
 
 /** Upper bounds of the ratings: judgement. */
-const RATINGS: readonly (readonly [upTo: number, rating: CrackRating])[] = [[0.12, 'low'], [0.5, 'moderate'], [0.8, 'high'], [Infinity, 'severe']]
+const RATINGS: readonly (readonly [upTo: number, rating: CrackRating])[] = [
+  [0.12, 'low'],
+  [0.5, 'moderate'],
+  [0.8, 'high'],
+  [Infinity, 'severe'],
+]
 
 /** Growth-restriction factor, K (Easton and StJohn 1999). */
 export function growthRestrictionK(pct: Readonly<Record<string, number>>): number {
@@ -48,7 +53,13 @@ function rawIndex(pct: Readonly<Record<string, number>>): Omit<CrackParts, 'inde
   const restrictionK = growthRestrictionK(pct)
   const coarse = 1 / (1 + (restrictionK / RESTRICTION_K) ** RESTRICTION_POWER)
   const unhealed = 1 / (1 + (path.eutecticFraction / HEALING_FRACTION) ** HEALING_POWER)
-  return { raw: lateDropK * coarse + persistentDropK * unhealed * Math.min(1, path.weakFilmShare / WEAK_SHARE), lateDropK, persistentDropK, restrictionK, path }
+  return {
+    raw: lateDropK * coarse + persistentDropK * unhealed * Math.min(1, path.weakFilmShare / WEAK_SHARE),
+    lateDropK,
+    persistentDropK,
+    restrictionK,
+    path,
+  }
 }
 
 const BARE_6061 = rawIndex({ Si: 0.6, Cu: 0.275, Mg: 1.0 }).raw
@@ -57,9 +68,10 @@ const BARE_6061 = rawIndex({ Si: 0.6, Cu: 0.275, Mg: 1.0 }).raw
  * Hot-cracking index of a weld metal.
  *
  * From its own freezing path: (fall of temperature while only films are left, above 560 °C) ÷ (1 + growth restriction)
- * plus (fall below 560 °C) × (films that eutectic cannot refill) × (share of the last liquid's depression not due to magnesium),
- * over the same for bare 6061. The first term is the shrinkage that thin films must bear (after Kou 2015), shared out by fine
- * grains (Easton and StJohn 1999); the second is a film that persists while the joint pulls (Al-Cu-Mg, Al-Zn-Mg-Cu).
+ * plus (fall below 560 °C) × (films that eutectic cannot refill) × (share of the last liquid's depression not due to
+ * magnesium), over the same for bare 6061. The first term is the shrinkage that thin films must bear (after Kou 2015),
+ * shared out by fine grains (Easton and StJohn 1999); the second is a film that persists while the joint pulls
+ * (Al-Cu-Mg, Al-Zn-Mg-Cu).
  * @param pct weight percent by element
  * Accuracy: ranks and peaks against published curves and recommendations (docs/method.md); it is no stress analysis.
  */

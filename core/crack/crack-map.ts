@@ -1,8 +1,15 @@
 import { mix, passChemistry, type Pct } from './chemistry'
 import { crackIndex, type CrackRating } from './crack-index'
 
-export interface MapPoint { siPct: number, mgPct: number }
-export interface MapBead extends MapPoint { pass: number, index: number, rating: CrackRating }
+export interface MapPoint {
+  siPct: number
+  mgPct: number
+}
+export interface MapBead extends MapPoint {
+  pass: number
+  index: number
+  rating: CrackRating
+}
 
 export interface CrackMap {
   /** Ends of the axes, wt %. */
@@ -40,13 +47,24 @@ export function crackMap(base: Pct, filler: Pct, dilutionPct: number, passes: nu
   const index: number[] = []
   for (let row = 0; row < points; row++) {
     for (let column = 0; column < points; column++) {
-      index.push(crackIndex({ ...others, Si: siMaxPct * column / (points - 1), Mg: mgMaxPct * row / (points - 1) }).index)
+      index.push(
+        crackIndex({ ...others, Si: (siMaxPct * column) / (points - 1), Mg: (mgMaxPct * row) / (points - 1) }).index,
+      )
     }
   }
   return {
-    siMaxPct, mgMaxPct, cuPct: last.Cu ?? 0, znPct: last.Zn ?? 0, points, index,
+    siMaxPct,
+    mgMaxPct,
+    cuPct: last.Cu ?? 0,
+    znPct: last.Zn ?? 0,
+    points,
+    index,
     base: { ...place(base), index: crackIndex(base).index },
     filler: { ...place(filler), index: crackIndex(filler).index },
-    beads: beadsPct.map((pct, i) => ({ ...place(pct), pass: i + 1, ...(({ index: value, rating }) => ({ index: value, rating }))(crackIndex(pct)) })),
+    beads: beadsPct.map((pct, i) => ({
+      ...place(pct),
+      pass: i + 1,
+      ...(({ index: value, rating }) => ({ index: value, rating }))(crackIndex(pct)),
+    })),
   }
 }

@@ -36,15 +36,39 @@ describe('chemistry of a bead', () => {
 })
 
 describe('freezing path', () => {
-  it.each(light.map(alloy => [alloy.name, alloy] as const))('%s begins to freeze where the handbook has it (ASM vol. 2, from memory)', (_name, alloy) => {
-    expect(Math.abs(freezingPath(alloy.pct).liquidusC - alloy.liquidusC)).toBeLessThanOrEqual(15)
-  })
-  // A weld freezes further down than the handbook's equilibrium solidus where magnesium and silicon segregate (6xxx, high magnesium).
-  it.each(['2014', '2024', '2219', '7075', '201', '295', '355', '356', '380', '413', '443', '4043', '4047', '4145', '5052', '5154', '5454', '7005', '390'])('%s ends within 20 K of it', (name) => {
+  it.each(light.map(alloy => [alloy.name, alloy] as const))(
+    '%s begins to freeze where the handbook has it (ASM vol. 2, from memory)',
+    (_name, alloy) => {
+      expect(Math.abs(freezingPath(alloy.pct).liquidusC - alloy.liquidusC)).toBeLessThanOrEqual(15)
+    },
+  )
+  // A weld freezes further down than the handbook's equilibrium solidus where magnesium and silicon segregate (6xxx,
+  // high magnesium).
+  it.each([
+    '2014',
+    '2024',
+    '2219',
+    '7075',
+    '201',
+    '295',
+    '355',
+    '356',
+    '380',
+    '413',
+    '443',
+    '4043',
+    '4047',
+    '4145',
+    '5052',
+    '5154',
+    '5454',
+    '7005',
+    '390',
+  ])('%s ends within 20 K of it', name => {
     const alloy = findAlloy(name)!
     expect(Math.abs(freezingPath(alloy.pct).solidusC - alloy.solidusC)).toBeLessThanOrEqual(20)
   })
-  it('is Scheil\'s closed form for one solute, back-diffusion included, down to the eutectic', () => {
+  it("is Scheil's closed form for one solute, back-diffusion included, down to the eutectic", () => {
     // Brody–Flemings: C = C0 [1 − (1 − 2αk) f]^((k − 1)/(1 − 2αk)), with k = 0.17, α = 0.12, m = −3.4.
     const path = freezingPath({ Cu: 2 })
     const x = 1 - 2 * 0.12 * 0.17
@@ -59,20 +83,44 @@ describe('freezing path', () => {
     expect(Math.abs(freezingPath({ Cu: 8, Si: 6 }).solidusC - 525)).toBeLessThan(12)
   })
   it('never warms up and never ends, whatever goes in', () => {
-    fc.assert(fc.property(fc.record({ Si: fc.double({ min: 0, max: 18, noNaN: true }), Cu: fc.double({ min: 0, max: 8, noNaN: true }), Mg: fc.double({ min: 0, max: 9, noNaN: true }), Zn: fc.double({ min: 0, max: 9, noNaN: true }) }), (mixed) => {
-      const { curve } = freezingPath(mixed)
-      return curve.length < 500 && curve.every((point, i) => Number.isFinite(point.temperatureC) && (i === 0 || (point.temperatureC <= curve[i - 1]!.temperatureC && point.solidFraction >= curve[i - 1]!.solidFraction)))
-    }), { numRuns: 150, seed: 2 })
+    fc.assert(
+      fc.property(
+        fc.record({
+          Si: fc.double({ min: 0, max: 18, noNaN: true }),
+          Cu: fc.double({ min: 0, max: 8, noNaN: true }),
+          Mg: fc.double({ min: 0, max: 9, noNaN: true }),
+          Zn: fc.double({ min: 0, max: 9, noNaN: true }),
+        }),
+        mixed => {
+          const { curve } = freezingPath(mixed)
+          return (
+            curve.length < 500 &&
+            curve.every(
+              (point, i) =>
+                Number.isFinite(point.temperatureC) &&
+                (i === 0 ||
+                  (point.temperatureC <= curve[i - 1]!.temperatureC &&
+                    point.solidFraction >= curve[i - 1]!.solidFraction)),
+            )
+          )
+        },
+      ),
+      { numRuns: 150, seed: 2 },
+    )
   })
 })
 
-it('refuses what is no aluminium', () => expect(questions.ask('weld.crackIndex', { pct: { Mg: 90 } })).toMatchObject({ ok: false, error: { kind: 'no-answer' } }))
+it('refuses what is no aluminium', () =>
+  expect(questions.ask('weld.crackIndex', { pct: { Mg: 90 } })).toMatchObject({
+    ok: false,
+    error: { kind: 'no-answer' },
+  }))
 
 describe('the crack map', () => {
   const map = crackMap(pct('6061'), pct('4043'), 30, 3, 21)
   it('holds the index of its own points', () => {
     const [row, column] = [6, 4]
-    const at = { Cu: map.cuPct, Zn: map.znPct, Cr: 0, Si: map.siMaxPct * column / 20, Mg: map.mgMaxPct * row / 20 }
+    const at = { Cu: map.cuPct, Zn: map.znPct, Cr: 0, Si: (map.siMaxPct * column) / 20, Mg: (map.mgMaxPct * row) / 20 }
     expect(map.index[row * 21 + column]).toBeCloseTo(crackIndex(at).index, 9)
     expect(map.index).toHaveLength(441)
   })
@@ -85,7 +133,8 @@ describe('the crack map', () => {
   })
   it('puts base and filler where they are, within the axes', () => {
     expect(map.base.index).toBeCloseTo(1, 2)
-    for (const point of [map.base, map.filler, ...map.beads]) expect(point.siPct <= map.siMaxPct && point.mgPct <= map.mgMaxPct).toBe(true)
+    for (const point of [map.base, map.filler, ...map.beads])
+      expect(point.siPct <= map.siMaxPct && point.mgPct <= map.mgMaxPct).toBe(true)
   })
 })
 
@@ -101,14 +150,19 @@ describe('crack index', () => {
     expect(mg2si).toBeGreaterThan(0.6)
     expect(mg2si).toBeLessThan(1.6)
   })
-  it('is one for bare 6061, and severe', () => expect(crackIndex(pct('6061'))).toMatchObject({ index: expect.closeTo(1, 2), rating: 'severe' }))
-  it.each(['2024', '7075', '2014', '6063'])('bare %s is severe', name => expect(crackIndex(pct(name)).rating).toBe('severe'))
-  it.each([20, 30, 40])('6061 with 4043 or 5356 at %d %% is low', (dilution) => {
+  it('is one for bare 6061, and severe', () =>
+    expect(crackIndex(pct('6061'))).toMatchObject({ index: expect.closeTo(1, 2), rating: 'severe' }))
+  it.each(['2024', '7075', '2014', '6063'])('bare %s is severe', name =>
+    expect(crackIndex(pct(name)).rating).toBe('severe'),
+  )
+  it.each([20, 30, 40])('6061 with 4043 or 5356 at %d %% is low', dilution => {
     expect(bead('6061', '4043', dilution).rating).toBe('low')
     expect(bead('6061', '5356', dilution).rating).toBe('low')
   })
-  it.each([20, 30, 40])('2024 and 7075 with either at %d %% are not', (dilution) => {
-    for (const base of ['2024', '7075']) for (const filler of ['4043', '5356']) expect(bead(base, filler, dilution).rating, `${base} ${filler}`).not.toBe('low')
+  it.each([20, 30, 40])('2024 and 7075 with either at %d %% are not', dilution => {
+    for (const base of ['2024', '7075'])
+      for (const filler of ['4043', '5356'])
+        expect(bead(base, filler, dilution).rating, `${base} ${filler}`).not.toBe('low')
   })
   it('is low for castings with their usual filler, and higher with 5356 on high silicon (common practice, no source)', () => {
     expect(bead('356', '4043', 30).rating).toBe('low')

@@ -2,7 +2,7 @@ import { inShift } from './decode'
 import type { Day } from './model'
 
 /** Earliest starts by what each task waits for and the shifts alone, and the longest work that must follow each. */
-function headsAndTails(day: Day): { heads: Float64Array, tails: Float64Array } {
+function headsAndTails(day: Day): { heads: Float64Array; tails: Float64Array } {
   const { tasks, order } = day
   const [heads, tails] = [new Float64Array(tasks.length), new Float64Array(tasks.length)]
   for (const n of order) {
@@ -10,14 +10,18 @@ function headsAndTails(day: Day): { heads: Float64Array, tails: Float64Array } {
     const from = Math.max(task.earliestMin, ...task.before.map(before => heads[before]! + tasks[before]!.minutes), 0)
     heads[n] = task.unattended ? from : inShift(day, from, task.minutes)
   }
-  for (const n of order.toReversed()) tails[n] = Math.max(0, ...tasks[n]!.then.map(next => tails[next]! + tasks[next]!.minutes))
+  for (const n of order.toReversed())
+    tails[n] = Math.max(0, ...tasks[n]!.then.map(next => tails[next]! + tasks[next]!.minutes))
   return { heads, tails }
 }
 
-/** Jackson's preemptive schedule of one machine with heads and tails: its length bounds every schedule's from below (Carlier 1982). */
-function jackson(entries: readonly { head: number, minutes: number, tail: number }[]): number {
+/**
+ * Jackson's preemptive schedule of one machine with heads and tails: its length bounds every schedule's from below
+ * (Carlier 1982).
+ */
+function jackson(entries: readonly { head: number; minutes: number; tail: number }[]): number {
   const waiting = entries.toSorted((a, b) => a.head - b.head)
-  const open: { left: number, tail: number }[] = []
+  const open: { left: number; tail: number }[] = []
   let [now, bound, at] = [0, 0, 0]
   while (at < waiting.length || open.length) {
     if (!open.length) now = Math.max(now, waiting[at]!.head)
@@ -51,14 +55,21 @@ function workedBy({ shifts }: Day, fromMin: number, minutes: number): number {
   return Infinity
 }
 
-/** A length no schedule can beat: the longest chain, the busiest resource with what must come before and after its work, and attended work in the hours there are. */
+/**
+ * A length no schedule can beat: the longest chain, the busiest resource with what must come before and after its work,
+ * and attended work in the hours there are.
+ */
 export function lowerBound(day: Day): number {
   const { tasks, capacity } = day
   if (!tasks.length) return 0
   const { heads, tails } = headsAndTails(day)
   let bound = Math.max(...tasks.map((task, n) => heads[n]! + task.minutes + tails[n]!))
   capacity.forEach((count, resource) => {
-    const on = tasks.flatMap((task, n) => task.needs.includes(resource) && task.minutes > 0 ? [{ head: heads[n]!, minutes: task.minutes, tail: tails[n]!, unattended: task.unattended }] : [])
+    const on = tasks.flatMap((task, n) =>
+      task.needs.includes(resource) && task.minutes > 0
+        ? [{ head: heads[n]!, minutes: task.minutes, tail: tails[n]!, unattended: task.unattended }]
+        : [],
+    )
     if (!on.length) return
     if (count === 1) bound = Math.max(bound, jackson(on))
     const sum = on.reduce((total, entry) => total + entry.minutes, 0)
@@ -69,5 +80,8 @@ export function lowerBound(day: Day): number {
   return bound
 }
 
-/** How far above the best a plan of that length can lie at most, percent of the bound; 0 where there is nothing to do. */
-export const mostAbovePct = (makespanMin: number, lowerBoundMin: number): number => lowerBoundMin > 0 ? 100 * (makespanMin - lowerBoundMin) / lowerBoundMin : 0
+/**
+ * How far above the best a plan of that length can lie at most, percent of the bound; 0 where there is nothing to do.
+ */
+export const mostAbovePct = (makespanMin: number, lowerBoundMin: number): number =>
+  lowerBoundMin > 0 ? (100 * (makespanMin - lowerBoundMin)) / lowerBoundMin : 0

@@ -1,10 +1,16 @@
 import type { Day } from './model'
 
-export interface Laid { starts: Float64Array, makespanMin: number, lateMin: number }
+export interface Laid {
+  starts: Float64Array
+  makespanMin: number
+  lateMin: number
+}
 
 const MOST_ROUNDS = 60
 
-/** First minute from `fromMin` at which an attended task of this length fits in a shift; Infinity where none is left. */
+/**
+ * First minute from `fromMin` at which an attended task of this length fits in a shift; Infinity where none is left.
+ */
 export function inShift({ shifts }: Pick<Day, 'shifts'>, fromMin: number, minutes: number): number {
   if (!shifts.length) return fromMin
   for (const shift of shifts) {
@@ -15,9 +21,10 @@ export function inShift({ shifts }: Pick<Day, 'shifts'>, fromMin: number, minute
 }
 
 /**
- * Lays tasks in the order of a list, each as early as what it waits for, its resources and the shifts allow, gaps included (the serial
- * scheme of resource-constrained scheduling: Kolisch and Hartmann 1999). A wait that would run over moves the task before it later and
- * begins again. Every list gives a feasible day, or none where the shifts run out.
+ * Lays tasks in the order of a list, each as early as what it waits for, its resources and the shifts allow, gaps
+ * included (the serial scheme of resource-constrained scheduling: Kolisch and Hartmann 1999). A wait that would run
+ * over moves the task before it later and begins again. Every list gives a feasible day, or none where the shifts run
+ * out.
  */
 export function layTasks(day: Day, list: readonly number[] | Int32Array): Laid | null {
   const { tasks, capacity } = day

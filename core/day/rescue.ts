@@ -4,11 +4,14 @@ import { schedule } from './search'
 
 /** One change to a day. */
 export type Change =
-  | { way: 'longer' | 'earlier', minutes: number, shift: number }
-  | { way: 'one-more', resource: string }
-  | { way: 'let-later', job: string }
-/** A change that brings a late job home on time and makes no other job later than it was; when that job then ends, and the one that was let later. */
-export type Rescue = Change & { endMin: number, untilMin?: number }
+  | { way: 'longer' | 'earlier'; minutes: number; shift: number }
+  | { way: 'one-more'; resource: string }
+  | { way: 'let-later'; job: string }
+/**
+ * A change that brings a late job home on time and makes no other job later than it was; when that job then ends, and
+ * the one that was let later.
+ */
+export type Rescue = Change & { endMin: number; untilMin?: number }
 
 /** Minutes tried at either end of a shift, the least that does being the answer. */
 const STEPS_MIN = [15, 30, 60, 90, 120, 180]
@@ -17,7 +20,9 @@ const EFFORT = 0.04
 
 /** When each job of a plan ends, by id. */
 export function jobEnds(given: DayGiven, starts: ReadonlyMap<string, number>): Map<string, number> {
-  return new Map(given.jobs.map(job => [job.id, Math.max(0, ...job.tasks.map(task => starts.get(task.id)! + task.minutes))]))
+  return new Map(
+    given.jobs.map(job => [job.id, Math.max(0, ...job.tasks.map(task => starts.get(task.id)! + task.minutes))]),
+  )
 }
 
 /** The soonest a job could end with the whole day to itself. */
@@ -36,7 +41,9 @@ function onTime(given: DayGiven): Map<string, number> | null {
   const running = schedule(day, EFFORT)
   let next = running.next()
   while (!next.done) next = running.next(next.value.lateMin <= 0)
-  return next.value.lateMin <= 1e-9 ? jobEnds(given, new Map(day.tasks.map((task, n) => [task.id, next.value.starts[n]!] as const))) : null
+  return next.value.lateMin <= 1e-9
+    ? jobEnds(given, new Map(day.tasks.map((task, n) => [task.id, next.value.starts[n]!] as const)))
+    : null
 }
 
 /** The day with one change made; shifts are counted in order of their start. */
@@ -45,16 +52,35 @@ export function changedBy(given: DayGiven, change: Change): DayGiven {
     case 'longer':
     case 'earlier': {
       const shifts = given.shifts.toSorted((a, b) => a.startMin - b.startMin)
-      return { ...given, shifts: shifts.map((shift, n) => n !== change.shift ? shift : change.way === 'longer' ? { ...shift, endMin: shift.endMin + change.minutes } : { ...shift, startMin: shift.startMin - change.minutes }) }
+      return {
+        ...given,
+        shifts: shifts.map((shift, n) =>
+          n !== change.shift
+            ? shift
+            : change.way === 'longer'
+              ? { ...shift, endMin: shift.endMin + change.minutes }
+              : { ...shift, startMin: shift.startMin - change.minutes },
+        ),
+      }
     }
-    case 'one-more': return { ...given, resources: given.resources.map(resource => resource.id === change.resource ? { ...resource, count: resource.count + 1 } : resource) }
-    case 'let-later': return { ...given, jobs: given.jobs.map(job => job.id === change.job ? { ...job, due: undefined } : job) }
+    case 'one-more':
+      return {
+        ...given,
+        resources: given.resources.map(resource =>
+          resource.id === change.resource ? { ...resource, count: resource.count + 1 } : resource,
+        ),
+      }
+    case 'let-later':
+      return { ...given, jobs: given.jobs.map(job => (job.id === change.job ? { ...job, due: undefined } : job)) }
   }
 }
 
 /** Every other job may end when it is due or, where that is later, when it ends in the plan as it stands. */
 export const heldTo = (given: DayGiven, id: string, ends: ReadonlyMap<string, number>): DayGiven => ({
-  ...given, jobs: given.jobs.map(job => job.id === id || job.due === undefined ? job : { ...job, due: Math.max(job.due, ends.get(job.id) ?? job.due) }),
+  ...given,
+  jobs: given.jobs.map(job =>
+    job.id === id || job.due === undefined ? job : { ...job, due: Math.max(job.due, ends.get(job.id) ?? job.due) },
+  ),
 })
 
 /** Changes worth trying for a job due then, in groups of which the first that does is enough. */
@@ -65,27 +91,42 @@ function worthTrying(given: DayGiven, id: string, due: number, notBeforeMin: num
   const stretched = (way: 'longer' | 'earlier', at: number): Change[] => {
     const shift = shifts[at]
     if (!shift) return []
-    const room = way === 'longer' ? Math.min(due, shifts[at + 1]?.startMin ?? Infinity) - shift.endMin : shift.startMin - Math.max(notBeforeMin, shifts[at - 1]?.endMin ?? 0)
+    const room =
+      way === 'longer'
+        ? Math.min(due, shifts[at + 1]?.startMin ?? Infinity) - shift.endMin
+        : shift.startMin - Math.max(notBeforeMin, shifts[at - 1]?.endMin ?? 0)
     return STEPS_MIN.filter(step => step <= room).map(minutes => ({ way, minutes, shift: at }))
   }
   const needed = new Set(given.jobs.flatMap(job => job.tasks.flatMap(task => task.needs)))
   return [
-    stretched('longer', last), stretched('earlier', dueIn >= 0 ? dueIn : last),
-    ...given.resources.filter(resource => needed.has(resource.id)).map((resource): Change[] => [{ way: 'one-more', resource: resource.id }]),
-    ...given.jobs.filter(job => job.id !== id && job.due !== undefined).map((job): Change[] => [{ way: 'let-later', job: job.id }]),
+    stretched('longer', last),
+    stretched('earlier', dueIn >= 0 ? dueIn : last),
+    ...given.resources
+      .filter(resource => needed.has(resource.id))
+      .map((resource): Change[] => [{ way: 'one-more', resource: resource.id }]),
+    ...given.jobs
+      .filter(job => job.id !== id && job.due !== undefined)
+      .map((job): Change[] => [{ way: 'let-later', job: job.id }]),
   ]
 }
 
 /**
- * What would bring a late job home on time, each by planning the day again with that one change: hours added at the end of the last shift
- * before it is due or at the beginning of the shift it is due in, one more of a resource, or one other job promised for later. Every other job ends no later than
- * it is due or, where that is later, than it ended in the plan given.
- * Yields the share done after each group of changes. What is not found may still exist: each search is short, and a plan found is the only proof.
+ * What would bring a late job home on time, each by planning the day again with that one change: hours added at the end
+ * of the last shift before it is due or at the beginning of the shift it is due in, one more of a resource, or one
+ * other job promised for later. Every other job ends no later than it is due or, where that is later, than it ended in
+ * the plan given.
+ * Yields the share done after each group of changes. What is not found may still exist: each search is short, and a
+ * plan found is the only proof.
  * @param ends when each job ends in the plan as it stands
  * @param notBeforeMin now: no shift begins before it
  * @throws NoAnswer where no job has that id or it has no due time
  */
-export function* rescues(given: DayGiven, id: string, ends: ReadonlyMap<string, number>, notBeforeMin = 0): Generator<number, Rescue[]> {
+export function* rescues(
+  given: DayGiven,
+  id: string,
+  ends: ReadonlyMap<string, number>,
+  notBeforeMin = 0,
+): Generator<number, Rescue[]> {
   const due = given.jobs.find(job => job.id === id)?.due
   if (due === undefined) throw new NoAnswer(`no job ${id} with a due time is in this day`)
   const held = heldTo(given, id, ends)
@@ -96,7 +137,11 @@ export function* rescues(given: DayGiven, id: string, ends: ReadonlyMap<string, 
       const changed = changedBy(held, change)
       const found = soonest(changed, id) <= due + 1e-9 ? onTime(changed) : null
       if (!found) continue
-      saved.push({ ...change, endMin: found.get(id)!, ...(change.way === 'let-later' ? { untilMin: found.get(change.job)! } : {}) })
+      saved.push({
+        ...change,
+        endMin: found.get(id)!,
+        ...(change.way === 'let-later' ? { untilMin: found.get(change.job)! } : {}),
+      })
       break
     }
     yield (n + 1) / groups.length

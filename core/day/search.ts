@@ -6,14 +6,19 @@ import type { Day } from './model'
 /** Lists tried, over the square of the tasks, and at most. */
 const TRIES_PER_SQUARE = 150
 const MOST_TRIES = 260_000
-/** Share of the tries that anneal, before tabu search takes over; warmth at their beginning and end, as a share of the first cost. */
+/**
+ * Share of the tries that anneal, before tabu search takes over; warmth at their beginning and end, as a share of the
+ * first cost.
+ */
 const ANNEALED_SHARE = 0.45
 const WARM = 0.02
 const COLD = 0.0006
 /** Moves for which a pair that has changed places may not change back, at least, and at most so many more. */
 const TABU_MOVES = 7
 const TABU_MORE = 8
-/** Moves without a better plan after which it goes back to a good one and shakes it, and how many changes a shake makes. */
+/**
+ * Moves without a better plan after which it goes back to a good one and shakes it, and how many changes a shake makes.
+ */
 const STUCK_MOVES = 220
 const SHAKES = 5
 /** Good plans kept to go back to. */
@@ -22,14 +27,20 @@ const ELITE = 4
 const LATE_WEIGHT = 50
 const YIELD_EVERY = 256
 
-export interface Scheduled { starts: number[], makespanMin: number, lateMin: number, lowerBoundMin: number, tries: number }
+export interface Scheduled {
+  starts: number[]
+  makespanMin: number
+  lateMin: number
+  lowerBoundMin: number
+  tries: number
+}
 
 /** A small generator of the same numbers every time: the core has no randomness of its own. */
 function numbers(seed: number): () => number {
   let state = seed >>> 0
   return () => {
-    state = (Math.imul(state ^ state >>> 15, 2246822519) + 2654435769) >>> 0
-    return ((state ^ state >>> 13) >>> 0) / 4294967296
+    state = (Math.imul(state ^ (state >>> 15), 2246822519) + 2654435769) >>> 0
+    return ((state ^ (state >>> 13)) >>> 0) / 4294967296
   }
 }
 
@@ -39,20 +50,27 @@ const cost = (laid: Laid) => laid.makespanMin + LATE_WEIGHT * laid.lateMin
 function firstLists(day: Day): number[][] {
   const { tasks, order, due } = day
   const tail = new Float64Array(tasks.length)
-  for (const n of order.toReversed()) tail[n] = tasks[n]!.minutes + Math.max(0, ...tasks[n]!.then.map(next => tail[next]!))
+  for (const n of order.toReversed())
+    tail[n] = tasks[n]!.minutes + Math.max(0, ...tasks[n]!.then.map(next => tail[next]!))
   const ready = (rank: (n: number) => number): number[] => {
     const waiting = tasks.map(task => task.before.length)
-    const open = waiting.flatMap((count, n) => count === 0 ? [n] : [])
+    const open = waiting.flatMap((count, n) => (count === 0 ? [n] : []))
     const list: number[] = []
     while (open.length) {
-      const best = open.reduce((a, b) => rank(b) < rank(a) ? b : a)
+      const best = open.reduce((a, b) => (rank(b) < rank(a) ? b : a))
       open.splice(open.indexOf(best), 1)
       list.push(best)
       for (const next of tasks[best]!.then) if (--waiting[next]! === 0) open.push(next)
     }
     return list
   }
-  return [ready(n => -tail[n]!), ready(n => due[tasks[n]!.job]! * 1e3 - tail[n]!), ready(n => tasks[n]!.minutes), ready(n => -tasks[n]!.minutes), ready(n => tasks[n]!.earliestMin * 1e3 - tail[n]!)]
+  return [
+    ready(n => -tail[n]!),
+    ready(n => due[tasks[n]!.job]! * 1e3 - tail[n]!),
+    ready(n => tasks[n]!.minutes),
+    ready(n => -tasks[n]!.minutes),
+    ready(n => tasks[n]!.earliestMin * 1e3 - tail[n]!),
+  ]
 }
 
 /** A chain of tasks each of which begins when the one before it ends, back from the last: what the length hangs on. */
@@ -64,7 +82,8 @@ function criticalChain(day: Day, { starts }: Laid, from: number, random: () => n
     const holds: number[] = []
     for (let n = 0; n < tasks.length; n++) {
       if (n === at || Math.abs(starts[n]! + tasks[n]!.minutes - start) > 1e-9 || tasks[n]!.minutes === 0) continue
-      if (tasks[at]!.before.includes(n) || tasks[n]!.needs.some(resource => tasks[at]!.needs.includes(resource))) holds.push(n)
+      if (tasks[at]!.before.includes(n) || tasks[n]!.needs.some(resource => tasks[at]!.needs.includes(resource)))
+        holds.push(n)
     }
     if (!holds.length) return chain.reverse()
     at = holds[Math.floor(random() * holds.length)]!
@@ -73,12 +92,18 @@ function criticalChain(day: Day, { starts }: Laid, from: number, random: () => n
 }
 
 /** One plan on the way: a list, the day it lays, and where each task stands in the list. */
-interface Plan { list: Int32Array, laid: Laid, cost: number }
+interface Plan {
+  list: Int32Array
+  laid: Laid
+  cost: number
+}
 
 /** The list by start: laid again it gives the same day, and neighbours in time are neighbours in the list. */
 function planOf(list: Int32Array, laid: Laid): Plan {
   const place = new Int32Array(list.length)
-  list.forEach((task, at) => { place[task] = at })
+  list.forEach((task, at) => {
+    place[task] = at
+  })
   const sorted = list.slice().sort((a, b) => laid.starts[a]! - laid.starts[b]! || place[a]! - place[b]!)
   return { list: sorted, laid, cost: cost(laid) }
 }
@@ -86,15 +111,20 @@ function planOf(list: Int32Array, laid: Laid): Plan {
 /** Tasks of a chain that follow one another only because they share a resource. */
 function loosePairs(day: Day, chain: readonly number[]): [number, number][] {
   const pairs: [number, number][] = []
-  for (let at = 1; at < chain.length; at++) if (!day.tasks[chain[at]!]!.before.includes(chain[at - 1]!)) pairs.push([chain[at - 1]!, chain[at]!])
+  for (let at = 1; at < chain.length; at++)
+    if (!day.tasks[chain[at]!]!.before.includes(chain[at - 1]!)) pairs.push([chain[at - 1]!, chain[at]!])
   return pairs
 }
 
-/** The list with `b` just before `a`, and with it whatever `b` waits for that stands between; null where `b` waits for `a`. */
+/**
+ * The list with `b` just before `a`, and with it whatever `b` waits for that stands between; null where `b` waits for
+ * `a`.
+ */
 function swapped(day: Day, list: Int32Array, [a, b]: readonly [number, number]): Int32Array | null {
   const [from, to] = [list.indexOf(a), list.indexOf(b)]
   const needed = new Set([b])
-  for (let at = to - 1; at >= from; at--) if (day.tasks[list[at]!]!.then.some(task => needed.has(task))) needed.add(list[at]!)
+  for (let at = to - 1; at >= from; at--)
+    if (day.tasks[list[at]!]!.then.some(task => needed.has(task))) needed.add(list[at]!)
   if (needed.has(a)) return null
   const next = list.slice()
   let at = from
@@ -119,21 +149,28 @@ function hangsOn({ tasks, due }: Day, { starts, lateMin }: Laid, random: () => n
 /**
  * A day's plan: least lateness, then least length.
  *
- * Lists laid by the serial scheme and improved: first by annealing, then by tabu search, in which of all pairs on a critical chain that only share a
- * resource the one is turned round that gives the best plan and was not turned lately (Van Laarhoven, Aarts and Lenstra 1992; Nowicki and Smutnicki 1996); stuck, it
- * goes back to a good plan and shakes it. The bound says how far from the best it can be. The same day gives the same plan.
+ * Lists laid by the serial scheme and improved: first by annealing, then by tabu search, in which of all pairs on a
+ * critical chain that only share a resource the one is turned round that gives the best plan and was not turned lately
+ * (Van Laarhoven, Aarts and Lenstra 1992; Nowicki and Smutnicki 1996); stuck, it goes back to a good plan and shakes
+ * it. The bound says how far from the best it can be. The same day gives the same plan.
  * A generator of the share done and the best length and lateness so far; given true, it ends with the best so far.
  * @throws NoAnswer where the shifts are too short for the work
  */
-export function* schedule(day: Day, effort = 1): Generator<{ share: number, makespanMin: number, lateMin: number }, Scheduled, boolean | undefined> {
+export function* schedule(
+  day: Day,
+  effort = 1,
+): Generator<{ share: number; makespanMin: number; lateMin: number }, Scheduled, boolean | undefined> {
   const n = day.tasks.length
   const lowerBoundMin = lowerBound(day)
   const random = numbers(20_231 + n)
-  const first = firstLists(day).flatMap((list) => {
-    const laid = layTasks(day, list)
-    return laid ? [planOf(Int32Array.from(list), laid)] : []
-  }).toSorted((a, b) => a.cost - b.cost)[0]
-  if (!first) throw new NoAnswer('the shifts given are too short for this work: lengthen them, add one, or take a job out')
+  const first = firstLists(day)
+    .flatMap(list => {
+      const laid = layTasks(day, list)
+      return laid ? [planOf(Int32Array.from(list), laid)] : []
+    })
+    .toSorted((a, b) => a.cost - b.cost)[0]
+  if (!first)
+    throw new NoAnswer('the shifts given are too short for this work: lengthen them, add one, or take a job out')
   let [now, best] = [first, first]
   const elite: Plan[] = [first]
   const tabu = new Map<number, number>()
@@ -141,13 +178,13 @@ export function* schedule(day: Day, effort = 1): Generator<{ share: number, make
   let [tries, move, betterAt, told] = [0, 0, 0, -Infinity]
   let enough: boolean | undefined = false
   const proved = () => best.laid.lateMin === 0 && best.laid.makespanMin <= lowerBoundMin + 1e-9
-  const lay = (list: Int32Array | null): { list: Int32Array, laid: Laid, cost: number } | null => {
+  const lay = (list: Int32Array | null): { list: Int32Array; laid: Laid; cost: number } | null => {
     if (!list) return null
     tries += 1
     const laid = layTasks(day, list)
     return laid && { list, laid, cost: cost(laid) }
   }
-  const sorted = (tried: { list: Int32Array, laid: Laid }): Plan => planOf(tried.list, tried.laid)
+  const sorted = (tried: { list: Int32Array; laid: Laid }): Plan => planOf(tried.list, tried.laid)
   const better = (plan: Plan) => {
     best = plan
     betterAt = move
@@ -163,7 +200,11 @@ export function* schedule(day: Day, effort = 1): Generator<{ share: number, make
     if (!pairs.length) break
     const tried = lay(swapped(day, now.list, pairs[Math.floor(random() * pairs.length)]!))
     tries += tried ? 0 : 1
-    if (!tried || random() >= Math.exp((now.cost - tried.cost) / (first.cost * WARM * (COLD / WARM) ** (tries / annealed)))) continue
+    if (
+      !tried ||
+      random() >= Math.exp((now.cost - tried.cost) / (first.cost * WARM * (COLD / WARM) ** (tries / annealed)))
+    )
+      continue
     now = sorted(tried)
     if (now.cost < best.cost - 1e-9) better(now)
   }
@@ -175,7 +216,7 @@ export function* schedule(day: Day, effort = 1): Generator<{ share: number, make
     }
     move += 1
     const pairs = loosePairs(day, criticalChain(day, now.laid, hangsOn(day, now.laid, random), random))
-    let chosen: { plan: { list: Int32Array, laid: Laid, cost: number }, pair: readonly [number, number] } | null = null
+    let chosen: { plan: { list: Int32Array; laid: Laid; cost: number }; pair: readonly [number, number] } | null = null
     for (const pair of pairs) {
       const plan = lay(swapped(day, now.list, pair))
       if (!plan) continue
@@ -193,7 +234,11 @@ export function* schedule(day: Day, effort = 1): Generator<{ share: number, make
       for (let shake = 0; shake < SHAKES; shake++) {
         const loose = loosePairs(day, criticalChain(day, now.laid, hangsOn(day, now.laid, random), random))
         const at = Math.floor(random() * Math.max(1, n - 1))
-        const pair = loose.length ? loose[Math.floor(random() * loose.length)]! : n > 1 ? [now.list[at]!, now.list[at + 1]!] as const : null
+        const pair = loose.length
+          ? loose[Math.floor(random() * loose.length)]!
+          : n > 1
+            ? ([now.list[at]!, now.list[at + 1]!] as const)
+            : null
         const shaken = pair && lay(swapped(day, now.list, pair))
         if (shaken) now = sorted(shaken)
         tries += 1
@@ -202,7 +247,13 @@ export function* schedule(day: Day, effort = 1): Generator<{ share: number, make
       betterAt = move
     }
   }
-  return { starts: [...best.laid.starts], makespanMin: best.laid.makespanMin, lateMin: best.laid.lateMin, lowerBoundMin, tries }
+  return {
+    starts: [...best.laid.starts],
+    makespanMin: best.laid.makespanMin,
+    lateMin: best.laid.lateMin,
+    lowerBoundMin,
+    tries,
+  }
 }
 
 /** Runs a search to its end. */

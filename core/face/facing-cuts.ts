@@ -3,7 +3,8 @@ const ROUGH_CUT_MM = 0.6
 const LAST_CUT_MM = 0.25
 
 /**
- * Cuts that take a built-up face down to size, in order: equal cuts of at most 0.6 mm, then a last one of 0.25 mm (less if the whole stock is less).
+ * Cuts that take a built-up face down to size, in order: equal cuts of at most 0.6 mm, then a last one of 0.25 mm (less
+ * if the whole stock is less).
  * @param stockMm metal standing above the finished face, 0 or more
  */
 export function facingCutsMm(stockMm: number): number[] {

@@ -3,7 +3,8 @@ import { quantity, type Limits } from '../quantity/schema'
 import type { UnitKey } from '../quantity/units.table'
 
 /**
- * One field, declared once: what it is called, what it holds and within what limits, and what it is taken for where nobody has said.
+ * One field, declared once: what it is called, what it holds and within what limits, and what it is taken for where
+ * nobody has said.
  * Schema, form, usual value, merge and reading list come from it.
  */
 export interface Field<T = unknown> {
@@ -25,60 +26,150 @@ export type Fields = Readonly<Record<string, Field>>
 /** What fields hold once resolved: what was said, else the usual. */
 export type ValuesOf<F extends Fields> = { readonly [K in keyof F]: F[K] extends Field<infer T> ? T : never }
 
-interface Said { readonly help?: string }
+interface Said {
+  readonly help?: string
+}
 const optional = <T>(schema: z.ZodType<T, unknown>) => schema.optional() as unknown as z.ZodType<T | undefined, unknown>
 
 /** A quantity that a plan can't do without. */
-export const needed = (unit: UnitKey, label: string, limits: Limits & Said = {}): Field<number> =>
-  ({ kind: 'reading', label, unit, usual: undefined as unknown as number, required: true, limits: { above: 0, ...limits }, schema: quantity(unit, { above: 0, ...limits }), ...(limits.help ? { help: limits.help } : {}) })
+export const needed = (unit: UnitKey, label: string, limits: Limits & Said = {}): Field<number> => ({
+  kind: 'reading',
+  label,
+  unit,
+  usual: undefined as unknown as number,
+  required: true,
+  limits: { above: 0, ...limits },
+  schema: quantity(unit, { above: 0, ...limits }),
+  ...(limits.help ? { help: limits.help } : {}),
+})
 
 /** A quantity with a usual value. */
-export const usually = (unit: UnitKey, label: string, usual: number, limits: Limits & Said = {}): Field<number> =>
-  ({ kind: 'reading', label, unit, usual, required: false, limits, schema: quantity(unit, limits).default(usual) as unknown as z.ZodType<number, unknown>, ...(limits.help ? { help: limits.help } : {}) })
+export const usually = (unit: UnitKey, label: string, usual: number, limits: Limits & Said = {}): Field<number> => ({
+  kind: 'reading',
+  label,
+  unit,
+  usual,
+  required: false,
+  limits,
+  schema: quantity(unit, limits).default(usual) as unknown as z.ZodType<number, unknown>,
+  ...(limits.help ? { help: limits.help } : {}),
+})
 
 /** A quantity that may be left out, and then counts for nothing or is worked out. */
-export const maybe = (unit: UnitKey, label: string, limits: Limits & Said = {}): Field<number | undefined> =>
-  ({ kind: 'reading', label, unit, usual: undefined, required: false, limits, schema: optional(quantity(unit, limits)), ...(limits.help ? { help: limits.help } : {}) })
+export const maybe = (unit: UnitKey, label: string, limits: Limits & Said = {}): Field<number | undefined> => ({
+  kind: 'reading',
+  label,
+  unit,
+  usual: undefined,
+  required: false,
+  limits,
+  schema: optional(quantity(unit, limits)),
+  ...(limits.help ? { help: limits.help } : {}),
+})
 
 const idsOf = <T extends string>(words: Readonly<Record<T, string>>) => Object.keys(words) as [T, ...T[]]
-const oneOf = <T extends string>(words: Readonly<Record<T, string>>) => z.enum(idsOf(words), { error: `one of ${idsOf(words).join(', ')}` })
+const oneOf = <T extends string>(words: Readonly<Record<T, string>>) =>
+  z.enum(idsOf(words), { error: `one of ${idsOf(words).join(', ')}` })
 
 /** One of a few, with the one that is usual. */
-export const choice = <T extends string>(label: string, words: Readonly<Record<T, string>>, usual: NoInfer<T>, said: Said = {}): Field<T> =>
-  ({ kind: 'choice', label, words, usual, required: false, schema: oneOf(words).default(usual as never) as unknown as z.ZodType<T, unknown>, ...said })
+export const choice = <T extends string>(
+  label: string,
+  words: Readonly<Record<T, string>>,
+  usual: NoInfer<T>,
+  said: Said = {},
+): Field<T> => ({
+  kind: 'choice',
+  label,
+  words,
+  usual,
+  required: false,
+  schema: oneOf(words).default(usual as never) as unknown as z.ZodType<T, unknown>,
+  ...said,
+})
 
 /** One of a few that must be said. */
-export const neededChoice = <T extends string>(label: string, words: Readonly<Record<T, string>>): Field<T> =>
-  ({ kind: 'choice', label, words, usual: undefined as unknown as T, required: true, schema: oneOf(words) as unknown as z.ZodType<T, unknown> })
+export const neededChoice = <T extends string>(label: string, words: Readonly<Record<T, string>>): Field<T> => ({
+  kind: 'choice',
+  label,
+  words,
+  usual: undefined as unknown as T,
+  required: true,
+  schema: oneOf(words) as unknown as z.ZodType<T, unknown>,
+})
 
 /** One of a few that may be left to the plan. */
-export const maybeChoice = <T extends string>(label: string, words: Readonly<Record<T, string>>): Field<T | undefined> =>
-  ({ kind: 'choice', label, words, usual: undefined, required: false, schema: optional(oneOf(words) as unknown as z.ZodType<T, unknown>) })
+export const maybeChoice = <T extends string>(
+  label: string,
+  words: Readonly<Record<T, string>>,
+): Field<T | undefined> => ({
+  kind: 'choice',
+  label,
+  words,
+  usual: undefined,
+  required: false,
+  schema: optional(oneOf(words) as unknown as z.ZodType<T, unknown>),
+})
 
 /** One or several of a few; a question takes one by itself or a list. */
-export const choices = <T extends string>(label: string, words: Readonly<Record<T, string>>, usual: readonly NoInfer<T>[]): Field<readonly T[]> =>
-  ({ kind: 'choices', label, words, usual, required: false, schema: z.union([oneOf(words).transform(one => [one]), z.array(oneOf(words)).min(1).max(idsOf(words).length)]).default([...usual] as never) as unknown as z.ZodType<readonly T[], unknown> })
+export const choices = <T extends string>(
+  label: string,
+  words: Readonly<Record<T, string>>,
+  usual: readonly NoInfer<T>[],
+): Field<readonly T[]> => ({
+  kind: 'choices',
+  label,
+  words,
+  usual,
+  required: false,
+  schema: z
+    .union([oneOf(words).transform(one => [one]), z.array(oneOf(words)).min(1).max(idsOf(words).length)])
+    .default([...usual] as never) as unknown as z.ZodType<readonly T[], unknown>,
+})
 
-export const flag = (label: string, usual: boolean): Field<boolean> =>
-  ({ kind: 'flag', label, usual, required: false, schema: z.boolean({ error: 'true or false' }).default(usual) as unknown as z.ZodType<boolean, unknown> })
+export const flag = (label: string, usual: boolean): Field<boolean> => ({
+  kind: 'flag',
+  label,
+  usual,
+  required: false,
+  schema: z.boolean({ error: 'true or false' }).default(usual) as unknown as z.ZodType<boolean, unknown>,
+})
 
 /** 1 or 2: sides, faces. */
-export const sides = (label: string, usual: 1 | 2): Field<1 | 2> =>
-  ({ kind: 'count', label, words: { 1: 'one', 2: 'both' }, usual, required: false, schema: z.union([z.literal(1), z.literal(2)], { error: '1 or 2' }).default(usual) as unknown as z.ZodType<1 | 2, unknown> })
+export const sides = (label: string, usual: 1 | 2): Field<1 | 2> => ({
+  kind: 'count',
+  label,
+  words: { 1: 'one', 2: 'both' },
+  usual,
+  required: false,
+  schema: z.union([z.literal(1), z.literal(2)], { error: '1 or 2' }).default(usual) as unknown as z.ZodType<
+    1 | 2,
+    unknown
+  >,
+})
 
 /** A name that must be said, such as a thread's designation. */
-export const neededText = <T>(label: string, schema: z.ZodType<T, unknown>): Field<T> => ({ kind: 'text', label, usual: undefined as unknown as T, required: true, schema })
+export const neededText = <T>(label: string, schema: z.ZodType<T, unknown>): Field<T> => ({
+  kind: 'text',
+  label,
+  usual: undefined as unknown as T,
+  required: true,
+  schema,
+})
 
 /** The shape of an object schema that holds these fields. */
 export const shapeOf = <F extends Fields>(fields: F): { [K in keyof F]: F[K]['schema'] } =>
-  Object.fromEntries(Object.entries(fields).map(([key, field]) => [key, field.schema])) as { [K in keyof F]: F[K]['schema'] }
+  Object.fromEntries(Object.entries(fields).map(([key, field]) => [key, field.schema])) as {
+    [K in keyof F]: F[K]['schema']
+  }
 
 /** Values that note which of them were read: what a plan rests on is what it looked at. */
-export function tracked<T extends object>(values: T): { values: T, read: () => string[] } {
+export function tracked<T extends object>(values: T): { values: T; read: () => string[] } {
   const seen = new Set<string>()
-  const proxy = new Proxy(values, { get(target, key, receiver) {
-    if (typeof key === 'string' && Object.hasOwn(target, key)) seen.add(key)
-    return Reflect.get(target, key, receiver) as unknown
-  } })
+  const proxy = new Proxy(values, {
+    get(target, key, receiver) {
+      if (typeof key === 'string' && Object.hasOwn(target, key)) seen.add(key)
+      return Reflect.get(target, key, receiver) as unknown
+    },
+  })
   return { values: proxy, read: () => [...seen].toSorted() }
 }

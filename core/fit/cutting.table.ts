@@ -1,6 +1,7 @@
 /**
- * Surface speeds for aluminium with high-speed steel, m/min, by tool: wrought or low-silicon, castings to about 12 % silicon, and
- * hypereutectic. Machinery's Handbook, speeds for aluminium alloys, lower half of the ranges, from memory; taps slower, common practice.
+ * Surface speeds for aluminium with high-speed steel, m/min, by tool: wrought or low-silicon, castings to about 12 %
+ * silicon, and hypereutectic. Machinery's Handbook, speeds for aluminium alloys, lower half of the ranges, from memory;
+ * taps slower, common practice.
  */
 export const SURFACE_M_MIN = {
   drill: { wrought: 60, cast: 45, hyper: 15 },

@@ -15,35 +15,95 @@ const wrought = mechanicalOf(findAlloy('6061')!)
 describe('press fit', () => {
   it('is the textbook case of one material: p = E δ/2 (D² − d²) ÷ (d D²) for a solid shaft (Shigley, ch. 3, from memory)', () => {
     const [d, D, interference] = [40, 80, 0.04]
-    const found = pressFit({ diameterMm: d, interferenceMm: interference, hubMm: D, lengthMm: 50, holeMm: 0, hub: metal, slug: metal, friction: 0.2 })
-    expect(found.pressureMPa).toBeCloseTo(207000 * interference / (2 * d) * (1 - (d / D) ** 2), 6)
-    expect(found.hubHoopMPa).toBeCloseTo(found.pressureMPa * (6400 + 1600) / (6400 - 1600), 9)
+    const found = pressFit({
+      diameterMm: d,
+      interferenceMm: interference,
+      hubMm: D,
+      lengthMm: 50,
+      holeMm: 0,
+      hub: metal,
+      slug: metal,
+      friction: 0.2,
+    })
+    expect(found.pressureMPa).toBeCloseTo(((207000 * interference) / (2 * d)) * (1 - (d / D) ** 2), 6)
+    expect(found.hubHoopMPa).toBeCloseTo((found.pressureMPa * (6400 + 1600)) / (6400 - 1600), 9)
     expect(found.slugHoopMPa).toBeCloseTo(-found.pressureMPa, 9)
     expect(found.pushOutN).toBeCloseTo(0.2 * found.pressureMPa * Math.PI * 40 * 50, 6)
   })
   it('closes up: the growth of the bore and the squeeze of the slug make the interference', () => {
-    fc.assert(fc.property(fc.double({ min: 8, max: 60, noNaN: true }), fc.double({ min: 1.1, max: 4, noNaN: true }), fc.double({ min: 0, max: 0.8, noNaN: true }), (d, wall, hole) => {
-      const input = { diameterMm: d, interferenceMm: 0.03, hubMm: d * wall, lengthMm: 20, holeMm: d * hole, hub: cast, slug: wrought, friction: 0.2 }
-      const { pressureMPa: p, hubHoopMPa } = pressFit(input)
-      const hubGrows = d / cast.youngMPa * (hubHoopMPa + cast.poisson * p)
-      const ratio = (d * d + input.holeMm ** 2) / (d * d - input.holeMm ** 2)
-      const slugShrinks = d / wrought.youngMPa * (p * ratio - wrought.poisson * p)
-      return Math.abs(hubGrows + slugShrinks - 0.03) < 1e-9
-    }), { seed: 51 })
+    fc.assert(
+      fc.property(
+        fc.double({ min: 8, max: 60, noNaN: true }),
+        fc.double({ min: 1.1, max: 4, noNaN: true }),
+        fc.double({ min: 0, max: 0.8, noNaN: true }),
+        (d, wall, hole) => {
+          const input = {
+            diameterMm: d,
+            interferenceMm: 0.03,
+            hubMm: d * wall,
+            lengthMm: 20,
+            holeMm: d * hole,
+            hub: cast,
+            slug: wrought,
+            friction: 0.2,
+          }
+          const { pressureMPa: p, hubHoopMPa } = pressFit(input)
+          const hubGrows = (d / cast.youngMPa) * (hubHoopMPa + cast.poisson * p)
+          const ratio = (d * d + input.holeMm ** 2) / (d * d - input.holeMm ** 2)
+          const slugShrinks = (d / wrought.youngMPa) * (p * ratio - wrought.poisson * p)
+          return Math.abs(hubGrows + slugShrinks - 0.03) < 1e-9
+        },
+      ),
+      { seed: 51 },
+    )
   })
-  it('holds at the trade\'s interference: 0.025–0.04 mm on 19 mm (common practice, no source)', () => {
-    for (const interferenceMm of [0.025, 0.04]) expect(pressFit({ diameterMm: 19, interferenceMm, hubMm: 36, lengthMm: 20, holeMm: 0, hub: cast, slug: wrought, friction: 0.2 }).yieldFactor).toBeGreaterThan(1)
+  it("holds at the trade's interference: 0.025–0.04 mm on 19 mm (common practice, no source)", () => {
+    for (const interferenceMm of [0.025, 0.04])
+      expect(
+        pressFit({
+          diameterMm: 19,
+          interferenceMm,
+          hubMm: 36,
+          lengthMm: 20,
+          holeMm: 0,
+          hub: cast,
+          slug: wrought,
+          friction: 0.2,
+        }).yieldFactor,
+      ).toBeGreaterThan(1)
   })
   it('says why when the sizes do not go into each other', () => {
-    const ask = (more: object) => questions.ask('fit.press', { diameterMm: 20, interferenceMm: 0.03, hubMm: 40, lengthMm: 20, hubAlloy: '356', slugAlloy: '6061', ...more })
-    expect(ask({ hubMm: 18 })).toMatchObject({ ok: false, error: { kind: 'no-answer', reason: expect.stringContaining('no wall') } })
+    const ask = (more: object) =>
+      questions.ask('fit.press', {
+        diameterMm: 20,
+        interferenceMm: 0.03,
+        hubMm: 40,
+        lengthMm: 20,
+        hubAlloy: '356',
+        slugAlloy: '6061',
+        ...more,
+      })
+    expect(ask({ hubMm: 18 })).toMatchObject({
+      ok: false,
+      error: { kind: 'no-answer', reason: expect.stringContaining('no wall') },
+    })
     expect(ask({ holeMm: 22 })).toMatchObject({ ok: false, error: { kind: 'no-answer' } })
     expect(ask({ interferenceMm: -0.1 })).toMatchObject({ ok: false, error: { kind: 'invalid-input' } })
   })
 })
 
 describe('shrink fit', () => {
-  const input = { diameterMm: 19, interferenceMm: 0.03, clearanceMm: 0.02, hub: cast, slug: wrought, slugC: -18, ambientC: 20, slugDensityGcm3: 2.7, slugHeatJkgK: 896 }
+  const input = {
+    diameterMm: 19,
+    interferenceMm: 0.03,
+    clearanceMm: 0.02,
+    hub: cast,
+    slug: wrought,
+    slugC: -18,
+    ambientC: 20,
+    slugDensityGcm3: 2.7,
+    slugHeatJkgK: 896,
+  }
   it('gives just the clearance at the heat it asks for', () => {
     const { hubC, gapAtMm } = shrinkFit(input)
     expect(gapAtMm).toBeCloseTo(0.02, 9)
@@ -61,7 +121,18 @@ describe('shrink fit', () => {
     expect(tight).toBeLessThan(30)
     expect(wide).toBeGreaterThan(tight)
   })
-  it('has no answer for a slug hotter than the hub', () => expect(questions.ask('fit.shrink', { diameterMm: 19, interferenceMm: 0.03, clearanceMm: 0.02, hubAlloy: '356', slugAlloy: '6061', slugC: 150, hubC: 60 })).toMatchObject({ ok: false, error: { kind: 'no-answer' } }))
+  it('has no answer for a slug hotter than the hub', () =>
+    expect(
+      questions.ask('fit.shrink', {
+        diameterMm: 19,
+        interferenceMm: 0.03,
+        clearanceMm: 0.02,
+        hubAlloy: '356',
+        slugAlloy: '6061',
+        slugC: 150,
+        hubC: 60,
+      }),
+    ).toMatchObject({ ok: false, error: { kind: 'no-answer' } }))
 })
 
 describe('cutting', () => {
@@ -77,7 +148,15 @@ describe('cutting', () => {
   it('has mechanical values in reason for every alloy', () => {
     for (const alloy of ALLOYS) {
       const { proofMPa, youngMPa, expansionPerK } = mechanicalOf(alloy)
-      expect(proofMPa > 40 && proofMPa < 600 && youngMPa > 40_000 && youngMPa < 90_000 && expansionPerK > 17e-6 && expansionPerK < 28e-6, alloy.name).toBe(true)
+      expect(
+        proofMPa > 40 &&
+          proofMPa < 600 &&
+          youngMPa > 40_000 &&
+          youngMPa < 90_000 &&
+          expansionPerK > 17e-6 &&
+          expansionPerK < 28e-6,
+        alloy.name,
+      ).toBe(true)
     }
   })
 })

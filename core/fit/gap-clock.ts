@@ -1,10 +1,23 @@
 import { AIR_W_MK, gapMm, type ShrinkInput } from './shrink'
 
-export interface GapPoint { s: number, gapMm: number, slugC: number, hubC: number }
-export interface GapClock { points: GapPoint[], seizesS: number | null }
+export interface GapPoint {
+  s: number
+  gapMm: number
+  slugC: number
+  hubC: number
+}
+export interface GapClock {
+  points: GapPoint[]
+  seizesS: number | null
+}
 
 /** Body round the slug, as one lump: what it weighs, holds and loses. Left out, it stays at its heat. */
-export interface Hub { massKg: number, heatJkgK: number, areaMm2: number, filmWm2K: number }
+export interface Hub {
+  massKg: number
+  heatJkgK: number
+  areaMm2: number
+  filmWm2K: number
+}
 
 /** Shorter than the time in which the gap closes by half, s; the march shortens it further by itself. */
 const LONGEST_STEP_S = 0.5
@@ -15,13 +28,15 @@ const MOST_STEPS = 200_000
 const LEAST_GAP_MM = 0.0005
 
 /**
- * The clock of a shrink fit: gap against time as the slug warms through the air in the closing gap and the body cools, until it seizes.
+ * The clock of a shrink fit: gap against time as the slug warms through the air in the closing gap and the body cools,
+ * until it seizes.
  *
- * Slug and body as lumps (per length of slug `lengthMm`), the two warmed and cooled by what crosses the gap; free expansion. With a body
- * that stays hot it comes to `fit.shrink`'s seconds. Explicit march, step kept to a fiftieth of the gap's change; accuracy of the model a half.
+ * Slug and body as lumps (per length of slug `lengthMm`), the two warmed and cooled by what crosses the gap; free
+ * expansion. With a body that stays hot it comes to `fit.shrink`'s seconds. Explicit march, step kept to a fiftieth of
+ * the gap's change; accuracy of the model a half.
  * @returns points thinned to about 120; `seizesS` is null where it never does within a quarter of an hour
  */
-export function gapClock(input: ShrinkInput & { hubC: number, lengthMm: number }, hub?: Hub): GapClock {
+export function gapClock(input: ShrinkInput & { hubC: number; lengthMm: number }, hub?: Hub): GapClock {
   const { diameterMm: d, interferenceMm, slugDensityGcm3, slugHeatJkgK, lengthMm, ambientC } = input
   const [radiusM, lengthM] = [d / 2000, lengthMm / 1000]
   const sideM2 = 2 * Math.PI * radiusM * lengthM
@@ -33,13 +48,13 @@ export function gapClock(input: ShrinkInput & { hubC: number, lengthMm: number }
   const points: GapPoint[] = [{ s, gapMm: gap, slugC, hubC }]
   let seizesS: number | null = gap <= 0 ? 0 : null
   for (let step = 0; seizesS === null && s < MOST_S && step < MOST_STEPS; step++) {
-    const throughW = AIR_W_MK * sideM2 * (hubC - slugC) / (Math.max(LEAST_GAP_MM, gap) / 2000)
+    const throughW = (AIR_W_MK * sideM2 * (hubC - slugC)) / (Math.max(LEAST_GAP_MM, gap) / 2000)
     const lostW = hub ? hub.filmWm2K * hub.areaMm2 * 1e-6 * (hubC - ambientC) : 0
     const slugKs = throughW / slugJK
     const hubKs = -(throughW + lostW) / hubJK
     const closesMmS = growsMmK * slugKs - d * input.hub.expansionPerK * hubKs
     if (closesMmS <= 0) break
-    const dt = Math.min(LONGEST_STEP_S, CHANGE_SHARE * Math.max(gap, 2 * LEAST_GAP_MM) / closesMmS)
+    const dt = Math.min(LONGEST_STEP_S, (CHANGE_SHARE * Math.max(gap, 2 * LEAST_GAP_MM)) / closesMmS)
     s += dt
     slugC += slugKs * dt
     hubC += hubKs * dt

@@ -21,9 +21,22 @@ export const flamePlan = question({
     startC: quantity('c', { min: -40, max: 500 }).default(20),
     layMin: quantity('min', { min: 0, max: 10_000 }).default(0),
   }),
-  example: { baseAlloy: '356', gas: 'oxy-acetylene', wallMm: 6, massKg: '1.2 kg', areaMm2: 90_000, sourceW: '7 kW', startC: '200 °C', layMin: 12 },
+  example: {
+    baseAlloy: '356',
+    gas: 'oxy-acetylene',
+    wallMm: 6,
+    massKg: '1.2 kg',
+    areaMm2: 90_000,
+    sourceW: '7 kW',
+    startC: '200 °C',
+    layMin: 12,
+  },
   solve: ({ baseAlloy, ...input }) => {
     const { working, cautions, ...answer } = planFlame({ base: baseAlloy, ...input })
-    return { answer: { ...answer, cautions }, working, cautions: [...cautions, caution('torch-fire'), caution('hot-no-glow')] }
+    return {
+      answer: { ...answer, cautions },
+      working,
+      cautions: [...cautions, caution('torch-fire'), caution('hot-no-glow')],
+    }
   },
 })

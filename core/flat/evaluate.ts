@@ -30,9 +30,9 @@ export interface Flatness {
 /**
  * Flatness of a face from readings anywhere on it.
  *
- * Minimum zone: the least distance between two parallel planes that hold every point (ISO 12781, ASME Y14.5), by linear minimax in the
- * frame of the least-squares plane, levelled twice so that distances are at right angles. Exact to a nanometre on faces whose unevenness
- * is under a hundredth of their length.
+ * Minimum zone: the least distance between two parallel planes that hold every point (ISO 12781, ASME Y14.5), by linear
+ * minimax in the frame of the least-squares plane, levelled twice so that distances are at right angles. Exact to a
+ * nanometre on faces whose unevenness is under a hundredth of their length.
  * @throws NoAnswer where the points lie in one line
  */
 export function evaluateFlatness(points: readonly Point3[]): Flatness {
@@ -47,14 +47,44 @@ export function evaluateFlatness(points: readonly Point3[]): Flatness {
   const gapsMm = first.points.map(([x, y, z]) => Math.max(0, plane.a * x + plane.b * y + plane.c - z))
   const { shape, explainedPct } = bowOf(first.points, minimumZoneMm)
   return {
-    minimumZoneMm, leastSquaresMm, shape, contact, explainedPct, heightsMm: off, gapsMm,
-    high: off.flatMap((value, n) => value >= minimumZoneMm * (0.5 - HIGH_SHARE) ? [n] : []),
-    blue: gapsMm.flatMap((gap, n) => gap < BLUE_MM ? [n] : []),
+    minimumZoneMm,
+    leastSquaresMm,
+    shape,
+    contact,
+    explainedPct,
+    heightsMm: off,
+    gapsMm,
+    high: off.flatMap((value, n) => (value >= minimumZoneMm * (0.5 - HIGH_SHARE) ? [n] : [])),
+    blue: gapsMm.flatMap((gap, n) => (gap < BLUE_MM ? [n] : [])),
     working: [
-      { label: 'Least-squares plane', formula: 'greatest less least distance at right angles to it', value: leastSquaresMm, unit: 'mm', source: 'ISO 12781-1, from memory' },
-      { label: 'Minimum zone', formula: `linear minimax, ${found.exchanges} exchanges`, value: minimumZoneMm, unit: 'mm', source: 'ISO 12781-1, ASME Y14.5, from memory; Stiefel (1960)' },
-      { label: 'Shape', formula: 'signs of the two bows of the nearest curved surface', value: shape, unit: '', source: 'judgement' },
-      { label: 'Of the unevenness, curved surface explains', formula: '1 − left over ÷ all', value: explainedPct, unit: '%', source: 'least squares' },
+      {
+        label: 'Least-squares plane',
+        formula: 'greatest less least distance at right angles to it',
+        value: leastSquaresMm,
+        unit: 'mm',
+        source: 'ISO 12781-1, from memory',
+      },
+      {
+        label: 'Minimum zone',
+        formula: `linear minimax, ${found.exchanges} exchanges`,
+        value: minimumZoneMm,
+        unit: 'mm',
+        source: 'ISO 12781-1, ASME Y14.5, from memory; Stiefel (1960)',
+      },
+      {
+        label: 'Shape',
+        formula: 'signs of the two bows of the nearest curved surface',
+        value: shape,
+        unit: '',
+        source: 'judgement',
+      },
+      {
+        label: 'Of the unevenness, curved surface explains',
+        formula: '1 − left over ÷ all',
+        value: explainedPct,
+        unit: '%',
+        source: 'least squares',
+      },
     ],
   }
 }

@@ -9,7 +9,9 @@ export const HAND_RATE_MM3_MIN = 120
 
 type Corner = readonly [x: number, y: number, over: number]
 
-/** Volume under a triangle's flat top where it stands above nought; a plane triangle clipped at height nought, exactly. */
+/**
+ * Volume under a triangle's flat top where it stands above nought; a plane triangle clipped at height nought, exactly.
+ */
 export function clippedVolume([p, q, r]: readonly [Corner, Corner, Corner]): number {
   const corners = [p, q, r]
   const inside: Corner[] = []
@@ -24,18 +26,27 @@ export function clippedVolume([p, q, r]: readonly [Corner, Corner, Corner]): num
   let volume = 0
   for (let n = 1; n + 1 < inside.length; n++) {
     const [a, b, c] = [inside[0]!, inside[n]!, inside[n + 1]!]
-    volume += Math.abs((b[0] - a[0]) * (c[1] - a[1]) - (c[0] - a[0]) * (b[1] - a[1])) / 2 * (a[2] + b[2] + c[2]) / 3
+    volume += ((Math.abs((b[0] - a[0]) * (c[1] - a[1]) - (c[0] - a[0]) * (b[1] - a[1])) / 2) * (a[2] + b[2] + c[2])) / 3
   }
   return volume
 }
 
-export interface Lapping { removeMm: number, volumeMm3: number, minutes: number, before: { minimumZoneMm: number, contact: number[] }, half: { minimumZoneMm: number, heightsMm: number[] }, after: { minimumZoneMm: number, heightsMm: number[] }, working: Step[] }
+export interface Lapping {
+  removeMm: number
+  volumeMm3: number
+  minutes: number
+  before: { minimumZoneMm: number; contact: number[] }
+  half: { minimumZoneMm: number; heightsMm: number[] }
+  after: { minimumZoneMm: number; heightsMm: number[] }
+  working: Step[]
+}
 
 /**
  * How much must come off by lapping to bring a face within a flatness, and where it rubs first.
  *
- * The face stands on its three contact points on the plate and is worn parallel to it: everything above a level below the plate goes,
- * until the deepest point left is no further under than `toMm`. Volume by Delaunay triangles, each clipped exactly; minutes by a rate.
+ * The face stands on its three contact points on the plate and is worn parallel to it: everything above a level below
+ * the plate goes, until the deepest point left is no further under than `toMm`. Volume by Delaunay triangles, each
+ * clipped exactly; minutes by a rate.
  * Metal between the readings is taken as straight: read more finely where that is not so.
  */
 export function planLapping(points: readonly Point3[], toMm: number, rateMm3Min: number): Lapping {
@@ -48,7 +59,10 @@ export function planLapping(points: readonly Point3[], toMm: number, rateMm3Min:
   const volumeAt = (depthMm: number) => {
     let volume = 0
     for (let n = 0; n < triangles.length; n += 3) {
-      const corner = (i: number): Corner => { const at = triangles[n + i]!; return [levelled[at]![0], levelled[at]![1], depthMm - gaps[at]!] }
+      const corner = (i: number): Corner => {
+        const at = triangles[n + i]!
+        return [levelled[at]![0], levelled[at]![1], depthMm - gaps[at]!]
+      }
       volume += clippedVolume([corner(0), corner(1), corner(2)])
     }
     return volume
@@ -60,12 +74,35 @@ export function planLapping(points: readonly Point3[], toMm: number, rateMm3Min:
   }
   const volumeMm3 = volumeAt(removeMm)
   return {
-    removeMm, volumeMm3, minutes: volumeMm3 / rateMm3Min, before: { minimumZoneMm: before.minimumZoneMm, contact }, half: wornTo(removeMm / 2), after: wornTo(removeMm),
+    removeMm,
+    volumeMm3,
+    minutes: volumeMm3 / rateMm3Min,
+    before: { minimumZoneMm: before.minimumZoneMm, contact },
+    half: wornTo(removeMm / 2),
+    after: wornTo(removeMm),
     working: [
-      { label: 'Deepest under the plate', formula: 'face on its three contact points', value: Math.max(...gaps), unit: 'mm', source: 'geometry' },
+      {
+        label: 'Deepest under the plate',
+        formula: 'face on its three contact points',
+        value: Math.max(...gaps),
+        unit: 'mm',
+        source: 'geometry',
+      },
       { label: 'To come off', formula: `deepest − ${toMm} mm`, value: removeMm, unit: 'mm', source: 'geometry' },
-      { label: 'Metal', formula: 'Delaunay triangles, each clipped at that level', value: volumeMm3, unit: 'mm³', source: 'Delaunay triangulation' },
-      { label: 'Minutes', formula: `÷ ${rateMm3Min} mm³/min`, value: volumeMm3 / rateMm3Min, unit: 'min', source: 'judgement, unless a rate was given' },
+      {
+        label: 'Metal',
+        formula: 'Delaunay triangles, each clipped at that level',
+        value: volumeMm3,
+        unit: 'mm³',
+        source: 'Delaunay triangulation',
+      },
+      {
+        label: 'Minutes',
+        formula: `÷ ${rateMm3Min} mm³/min`,
+        value: volumeMm3 / rateMm3Min,
+        unit: 'min',
+        source: 'judgement, unless a rate was given',
+      },
     ],
   }
 }

@@ -9,18 +9,26 @@ const FAR = 1e4
 const CARRIES = 1e-3
 
 /**
- * The plate a face stands on, turned over on it: the plane above all points whose three touching points hold the face's middle between
- * them. A linear programme (least height over the middle), by the dual simplex method on its columns. Where the middle lies right over one
- * point or an edge (an even crown), the face rocks there: of the planes that touch it, the one with the least slope is taken.
+ * The plate a face stands on, turned over on it: the plane above all points whose three touching points hold the face's
+ * middle between them. A linear programme (least height over the middle), by the dual simplex method on its columns.
+ * Where the middle lies right over one point or an edge (an even crown), the face rocks there: of the planes that touch
+ * it, the one with the least slope is taken.
  * @returns the plane z = a x + b y + c and the points that touch it
  */
-export function supportPlane(points: readonly Triple[]): { plane: Plane, contact: number[] } {
-  const middle = [0, 1].map(axis => points.reduce((sum, point) => sum + point[axis as 0 | 1], 0) / points.length) as [number, number]
+export function supportPlane(points: readonly Triple[]): { plane: Plane; contact: number[] } {
+  const middle = [0, 1].map(axis => points.reduce((sum, point) => sum + point[axis as 0 | 1], 0) / points.length) as [
+    number,
+    number,
+  ]
   const reach = Math.max(...points.map(([x, y]) => Math.hypot(x - middle[0], y - middle[1])), 1e-6)
   const lowest = Math.min(...points.map(point => point[2]))
   const highest = Math.max(...points.map(point => point[2]))
   // Three far low points round the middle begin the basis; every true point is pulled in before them.
-  const far = [0, 1, 2].map((n): Triple => [middle[0] + FAR * reach * Math.cos(2 * Math.PI * n / 3), middle[1] + FAR * reach * Math.sin(2 * Math.PI * n / 3), lowest - FAR * FAR * Math.max(highest - lowest, 1e-6)])
+  const far = [0, 1, 2].map((n): Triple => [
+    middle[0] + FAR * reach * Math.cos((2 * Math.PI * n) / 3),
+    middle[1] + FAR * reach * Math.sin((2 * Math.PI * n) / 3),
+    lowest - FAR * FAR * Math.max(highest - lowest, 1e-6),
+  ])
   const all = [...points, ...far]
   let basis: [number, number, number] = [points.length, points.length + 1, points.length + 2]
   const planeThrough = ([i, j, k]: readonly number[]): Plane => {
@@ -30,7 +38,8 @@ export function supportPlane(points: readonly Triple[]): { plane: Plane, contact
     const [a, b] = [(uz * vy - uy * vz) / det, (ux * vz - uz * vx) / det]
     return { a, b, c: p[2] - a * p[0] - b * p[1] }
   }
-  const area = (p: readonly number[], q: readonly number[], r: readonly number[]) => (q[0]! - p[0]!) * (r[1]! - p[1]!) - (r[0]! - p[0]!) * (q[1]! - p[1]!)
+  const area = (p: readonly number[], q: readonly number[], r: readonly number[]) =>
+    (q[0]! - p[0]!) * (r[1]! - p[1]!) - (r[0]! - p[0]!) * (q[1]! - p[1]!)
   const sharesOf = (three: readonly number[]) => {
     const [p, q, r] = three.map(n => all[n]!) as [Triple, Triple, Triple]
     const whole = area(p, q, r)
@@ -47,8 +56,8 @@ export function supportPlane(points: readonly Triple[]): { plane: Plane, contact
     })
     if (worst < 0) break
     // Whichever point it takes the place of, the middle must stay inside.
-    const choices = [0, 1, 2].map(out => basis.map((n, i) => i === out ? worst : n) as [number, number, number])
-    basis = choices.reduce((best, choice) => holds(choice) > holds(best) ? choice : best)
+    const choices = [0, 1, 2].map(out => basis.map((n, i) => (i === out ? worst : n)) as [number, number, number])
+    basis = choices.reduce((best, choice) => (holds(choice) > holds(best) ? choice : best))
     plane = planeThrough(basis)
   }
   const shares = sharesOf(basis)

@@ -15,7 +15,12 @@ const BEAD_ASPECT = 1.5
 /** Of the cap's crown, the mean height over its width. */
 const CAP_MEAN = 2 / 3
 
-interface Layer { readonly count: number, readonly bottomMm: number, readonly topMm: number, readonly halfMm: number }
+interface Layer {
+  readonly count: number
+  readonly bottomMm: number
+  readonly topMm: number
+  readonly halfMm: number
+}
 
 /** Layers of given bead counts, their heights from the section's own area, every bead an equal share of it. */
 function layersOf(counts: readonly number[], shape: GrooveShape, capAreaMm2: number, capMm: number): Layer[] {
@@ -36,7 +41,13 @@ function layersOf(counts: readonly number[], shape: GrooveShape, capAreaMm2: num
 /** How far a set of layers is from beads of the usual shape: the mean of |ln(aspect ÷ usual)| over the beads. */
 function misfit(layers: readonly Layer[]): number {
   const beads = layers.reduce((sum, layer) => sum + layer.count, 0)
-  return layers.reduce((sum, { count, bottomMm, topMm, halfMm }) => sum + count * Math.abs(Math.log(2 * halfMm / count / Math.max(1e-6, topMm - bottomMm) / BEAD_ASPECT)), 0) / beads
+  return (
+    layers.reduce(
+      (sum, { count, bottomMm, topMm, halfMm }) =>
+        sum + count * Math.abs(Math.log((2 * halfMm) / count / Math.max(1e-6, topMm - bottomMm) / BEAD_ASPECT)),
+      0,
+    ) / beads
+  )
 }
 
 /** Bead counts that rise evenly from a first layer; what is left over goes one each to the topmost layers. */
@@ -59,15 +70,19 @@ function rising(passes: number, first: number, step: number): number[] {
 const FIRST_LAYERS = [1, 2, 3, 4, 6, 8]
 const STEPS = [0, 0.25, 0.5, 0.75, 1, 1.5, 2]
 
-/** Bead counts for the layers, root first: of all that rise evenly, those whose beads come nearest to the usual shape. */
+/**
+ * Bead counts for the layers, root first: of all that rise evenly, those whose beads come nearest to the usual shape.
+ */
 function layerCounts(shape: GrooveShape, capAreaMm2: number, capMm: number, passes: number): number[] {
-  const candidates = FIRST_LAYERS.filter(first => first <= passes).flatMap(first => STEPS.map(step => rising(passes, first, step)))
+  const candidates = FIRST_LAYERS.filter(first => first <= passes).flatMap(first =>
+    STEPS.map(step => rising(passes, first, step)),
+  )
   const fit = (counts: readonly number[]) => misfit(layersOf(counts, shape, capAreaMm2, capMm))
-  return candidates.reduce((best, counts) => fit(counts) < fit(best) ? counts : best)
+  return candidates.reduce((best, counts) => (fit(counts) < fit(best) ? counts : best))
 }
 
 /** Order within a layer: the flanks first, each from one side, the middle last, where it closes between the two. */
-const slotsInOrder = (count: number) => count === 3 ? [0, 2, 1] : Array.from({ length: count }, (_, index) => index)
+const slotsInOrder = (count: number) => (count === 3 ? [0, 2, 1] : Array.from({ length: count }, (_, index) => index))
 
 /**
  * Lays the passes of one side in layers from the root up, in the order they are run.
@@ -80,8 +95,12 @@ export function layBeads(shape: GrooveShape, capAreaMm2: number, capMm: number, 
     const beadHalf = halfMm / count
     for (const slot of slotsInOrder(count)) {
       beads.push({
-        pass: beads.length + 1, layer, xMm: -halfMm + beadHalf * (2 * slot + 1), heightMm: (bottomMm + topMm) / 2,
-        halfWidthMm: beadHalf * (count > 1 ? 1.12 : 1), halfHeightMm: (topMm - bottomMm) / 2 * 1.08,
+        pass: beads.length + 1,
+        layer,
+        xMm: -halfMm + beadHalf * (2 * slot + 1),
+        heightMm: (bottomMm + topMm) / 2,
+        halfWidthMm: beadHalf * (count > 1 ? 1.12 : 1),
+        halfHeightMm: ((topMm - bottomMm) / 2) * 1.08,
       })
     }
   })

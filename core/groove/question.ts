@@ -32,11 +32,27 @@ export const groovePlan = question({
   name: 'groove.plan',
   purpose: 'Groove depth, section, metal, rods, passes, stop-holes and arc minutes for a crack',
   input: grooveInput,
-  example: { crackMm: '4 3/8 in', wallMm: '0.315 in', sides: 1, includedDeg: 70, rootRadiusMm: '3/32 in', landMm: 2, capMm: 1.5, stopHoleMm: '1/8 in', pastTipMm: '3/16 in', fillerMm: '3/32 in' },
+  example: {
+    crackMm: '4 3/8 in',
+    wallMm: '0.315 in',
+    sides: 1,
+    includedDeg: 70,
+    rootRadiusMm: '3/32 in',
+    landMm: 2,
+    capMm: 1.5,
+    stopHoleMm: '1/8 in',
+    pastTipMm: '3/16 in',
+    fillerMm: '3/32 in',
+  },
   solve: ({ filler, ...input }) => {
     const { working, ...answer } = planGroove({ ...input, fillerDensityGcm3: filler.densityGcm3 })
     const cautions = [caution('chlorinated-solvent'), caution('aluminium-dust'), caution('rotating-tools')]
-    if (input.rootRadiusMm === 0) cautions.push({ code: 'square-root', level: 'note', text: 'Aluminium wets a rounded groove better than a sharp one: round the bottom.' })
+    if (input.rootRadiusMm === 0)
+      cautions.push({
+        code: 'square-root',
+        level: 'note',
+        text: 'Aluminium wets a rounded groove better than a sharp one: round the bottom.',
+      })
     return { answer, working, cautions }
   },
 })
@@ -45,9 +61,13 @@ export const grooveBuildUp = question({
   name: 'groove.buildUp',
   purpose: 'Layers, beads, rods and arc minutes to build up a lost edge or corner',
   input: z.strictObject({
-    longMm: positive('mm', { max: 5000 }), wideMm: positive('mm', { max: 1000 }), highMm: positive('mm', { max: 1000 }),
+    longMm: positive('mm', { max: 5000 }),
+    wideMm: positive('mm', { max: 1000 }),
+    highMm: positive('mm', { max: 1000 }),
     proudMm: quantity('mm', { min: 0, max: 50 }).default(1.5),
-    fillerMm: positive('mm', { min: 0.5, max: 10 }).default(2.4), rodMm: positive('mm', { min: 10, max: 5000 }).default(914), efficiencyPct: percent({ min: 5 }).default(90),
+    fillerMm: positive('mm', { min: 0.5, max: 10 }).default(2.4),
+    rodMm: positive('mm', { min: 10, max: 5000 }).default(914),
+    efficiencyPct: percent({ min: 5 }).default(90),
     filler: alloyName.default(() => alloyName.parse('4043')),
   }),
   example: { longMm: '30 mm', wideMm: '8 mm', highMm: '12 mm', proudMm: 1.5, fillerMm: '3/32 in' },
@@ -61,30 +81,74 @@ export const plateReinforce = question({
   name: 'plate.reinforce',
   purpose: 'What a plate welded on a bar does to its stiffness and strength in bending',
   input: z.strictObject({
-    widthMm: positive('mm'), heightMm: positive('mm'), plateMm: positive('mm'), plateWidthMm: positive('mm').optional(),
+    widthMm: positive('mm'),
+    heightMm: positive('mm'),
+    plateMm: positive('mm'),
+    plateWidthMm: positive('mm').optional(),
     sides: z.union([z.literal(1), z.literal(2)], { error: '1 or 2' }).default(1),
   }),
   example: { widthMm: 30, heightMm: 12, plateMm: 4, sides: 1 },
   solve: ({ widthMm, heightMm, plateMm, plateWidthMm, sides }) => {
     const { working, ...answer } = reinforce(widthMm, heightMm, plateMm, plateWidthMm ?? widthMm, sides)
-    return { answer, working, cautions: [{ code: 'stress-moves', level: 'note' as const, text: 'The stress moves to where the plate ends: taper its ends, and keep them and their welds away from the old crack.' }] }
+    return {
+      answer,
+      working,
+      cautions: [
+        {
+          code: 'stress-moves',
+          level: 'note' as const,
+          text: 'The stress moves to where the plate ends: taper its ends, and keep them and their welds away from the old crack.',
+        },
+      ],
+    }
   },
 })
 
-const pixels = z.tuple([z.number().min(-1e6).max(1e6), z.number().min(-1e6).max(1e6)], { error: 'a pair of pixels [x, y]' })
+const pixels = z.tuple([z.number().min(-1e6).max(1e6), z.number().min(-1e6).max(1e6)], {
+  error: 'a pair of pixels [x, y]',
+})
 const millimetres = z.tuple([quantity('mm'), quantity('mm')], { error: 'a pair of lengths [X, Y]' })
 
 export const photoMeasure = question({
   name: 'photo.measure',
   purpose: 'Length and area of a trace in a picture, by two known points or a flat figure seen at a slant',
   input: z.strictObject({
-    known: z.array(z.strictObject({ px: pixels, mm: millimetres })).min(2).max(200).refine(known => known.length !== 3, { error: 'two points give a scale, four or more a surface; three give neither' }),
+    known: z
+      .array(z.strictObject({ px: pixels, mm: millimetres }))
+      .min(2)
+      .max(200)
+      .refine(known => known.length !== 3, {
+        error: 'two points give a scale, four or more a surface; three give neither',
+      }),
     trace: z.array(pixels).min(2).max(5000),
     pickPx: z.number().min(0.01).max(100).default(1),
   }),
-  example: { known: [{ px: [120, 480], mm: [0, 0] }, { px: [620, 470], mm: [100, 0] }], trace: [[200, 300], [260, 310], [330, 290]] },
+  example: {
+    known: [
+      { px: [120, 480], mm: [0, 0] },
+      { px: [620, 470], mm: [100, 0] },
+    ],
+    trace: [
+      [200, 300],
+      [260, 310],
+      [330, 290],
+    ],
+  },
   solve: ({ known, trace, pickPx }) => {
     const { working, ...answer } = measurePhoto(known, trace, pickPx)
-    return { answer, working, cautions: known.length === 2 ? [{ code: 'seen-square', level: 'note' as const, text: 'Two points hold only for a picture taken square on: at a slant use four corners of something flat.' }] : [] }
+    return {
+      answer,
+      working,
+      cautions:
+        known.length === 2
+          ? [
+              {
+                code: 'seen-square',
+                level: 'note' as const,
+                text: 'Two points hold only for a picture taken square on: at a slant use four corners of something flat.',
+              },
+            ]
+          : [],
+    }
   },
 })

@@ -14,7 +14,7 @@ export interface GrooveSection {
   readonly tangentHeightMm: number
 }
 
-const halfAngle = (includedDeg: number) => includedDeg * Math.PI / 360
+const halfAngle = (includedDeg: number) => (includedDeg * Math.PI) / 360
 
 /**
  * Half width of a round-bottomed V at a height above its bottom.
@@ -28,7 +28,8 @@ export function halfWidthMm({ includedDeg, rootRadiusMm: r }: GrooveShape, heigh
 }
 
 /**
- * Area of the section below a height, in closed form: a circular segment under the tangent points, a trapezium above them.
+ * Area of the section below a height, in closed form: a circular segment under the tangent points, a trapezium above
+ * them.
  * Plane geometry; checked against numerical integration of `halfWidthMm` (tested to 1e-6).
  */
 export function areaBelowMm2(shape: GrooveShape, heightMm: number): number {
@@ -52,7 +53,7 @@ export function grooveSection(shape: GrooveShape): GrooveSection {
 }
 
 /** Area under a parabola of the given crown over a width. */
-export const capAreaMm2 = (widthMm: number, capMm: number) => 2 / 3 * widthMm * capMm
+export const capAreaMm2 = (widthMm: number, capMm: number) => (2 / 3) * widthMm * capMm
 
 /** Height above the bottom below which the section has a given area; bisection, to 1e-9 of the depth. */
 export function heightOfAreaMm(shape: GrooveShape, areaMm2: number): number {
@@ -70,7 +71,7 @@ export function heightOfAreaMm(shape: GrooveShape, areaMm2: number): number {
 export function centroidMm(shape: GrooveShape, pieces = 200): number {
   let [area, moment] = [0, 0]
   for (let n = 0; n <= pieces; n++) {
-    const height = shape.depthMm * n / pieces
+    const height = (shape.depthMm * n) / pieces
     const weight = (n === 0 || n === pieces ? 1 : n % 2 ? 4 : 2) * halfWidthMm(shape, height)
     area += weight
     moment += weight * (shape.depthMm - height)

@@ -23,16 +23,31 @@ export interface Template {
 
 const extent = (points: readonly Point[]) => {
   const [xs, ys] = [points.map(point => point[0]), points.map(point => point[1])]
-  return { left: Math.min(...xs), top: Math.min(...ys), wide: Math.max(...xs) - Math.min(...xs), high: Math.max(...ys) - Math.min(...ys) }
+  return {
+    left: Math.min(...xs),
+    top: Math.min(...ys),
+    wide: Math.max(...xs) - Math.min(...xs),
+    high: Math.max(...ys) - Math.min(...ys),
+  }
 }
 
 /** A ruler with its ends at a known distance: whoever prints it lays a rule on it before cutting anything. */
 function ruler(page: PDFPage, xMm: number, yMm: number): void {
   for (let mm = 0; mm <= RULER_MM; mm++) {
     const tick = mm % 10 === 0 ? 5 : mm % 5 === 0 ? 3.5 : 2
-    page.drawLine({ start: { x: (xMm + mm) * PT_PER_MM, y: yMm * PT_PER_MM }, end: { x: (xMm + mm) * PT_PER_MM, y: (yMm + tick) * PT_PER_MM }, thickness: 0.4, color: INK })
+    page.drawLine({
+      start: { x: (xMm + mm) * PT_PER_MM, y: yMm * PT_PER_MM },
+      end: { x: (xMm + mm) * PT_PER_MM, y: (yMm + tick) * PT_PER_MM },
+      thickness: 0.4,
+      color: INK,
+    })
   }
-  page.drawLine({ start: { x: xMm * PT_PER_MM, y: yMm * PT_PER_MM }, end: { x: (xMm + RULER_MM) * PT_PER_MM, y: yMm * PT_PER_MM }, thickness: 0.4, color: INK })
+  page.drawLine({
+    start: { x: xMm * PT_PER_MM, y: yMm * PT_PER_MM },
+    end: { x: (xMm + RULER_MM) * PT_PER_MM, y: yMm * PT_PER_MM },
+    thickness: 0.4,
+    color: INK,
+  })
 }
 
 /**
@@ -44,22 +59,30 @@ export async function templatePdf({ title, outlineMm, missingMm, page: name }: T
   const { left, top, wide, high } = extent(outlineMm)
   const room = [size[0] - 2 * MARGIN_MM, size[1] - 2 * MARGIN_MM - 22]
   const turn = wide > room[0]! && high <= room[0]! && wide <= room[1]!
-  if (!turn && (wide > room[0]! || high > room[1]!)) throw new NoAnswer(`the template is ${Math.round(wide)} × ${Math.round(high)} mm and the paper takes ${Math.round(room[0]!)} × ${Math.round(room[1]!)}: take larger paper, or the DXF`)
+  if (!turn && (wide > room[0]! || high > room[1]!))
+    throw new NoAnswer(
+      `the template is ${Math.round(wide)} × ${Math.round(high)} mm and the paper takes ${Math.round(room[0]!)} × ${Math.round(room[1]!)}: take larger paper, or the DXF`,
+    )
   const document = await PDFDocument.create()
   document.setTitle(title)
   const page = document.addPage([size[0] * PT_PER_MM, size[1] * PT_PER_MM])
   const font = await document.embedFont(StandardFonts.Helvetica)
-  const at = ([x, y]: Point): [number, number] => turn
-    ? [(MARGIN_MM + (y - top)) * PT_PER_MM, (size[1] - MARGIN_MM - wide + (x - left)) * PT_PER_MM]
-    : [(MARGIN_MM + (x - left)) * PT_PER_MM, (size[1] - MARGIN_MM - (y - top)) * PT_PER_MM]
-  const ring = (points: readonly Point[], thickness: number, color: typeof INK) => points.forEach((point, n) => {
-    const [from, to] = [at(point), at(points[(n + 1) % points.length]!)]
-    page.drawLine({ start: { x: from[0], y: from[1] }, end: { x: to[0], y: to[1] }, thickness, color })
-  })
+  const at = ([x, y]: Point): [number, number] =>
+    turn
+      ? [(MARGIN_MM + (y - top)) * PT_PER_MM, (size[1] - MARGIN_MM - wide + (x - left)) * PT_PER_MM]
+      : [(MARGIN_MM + (x - left)) * PT_PER_MM, (size[1] - MARGIN_MM - (y - top)) * PT_PER_MM]
+  const ring = (points: readonly Point[], thickness: number, color: typeof INK) =>
+    points.forEach((point, n) => {
+      const [from, to] = [at(point), at(points[(n + 1) % points.length]!)]
+      page.drawLine({ start: { x: from[0], y: from[1] }, end: { x: to[0], y: to[1] }, thickness, color })
+    })
   ring(outlineMm, 0.6, INK)
   for (const piece of missingMm) ring(piece, 1.4, NEW)
   ruler(page, MARGIN_MM, 14)
   const plain = title.replace(/[^\x20-\x7e]/g, '?').slice(0, 80)
-  page.drawText(`${plain}. Printed at 100 %: lay a rule on this line, it is ${RULER_MM} mm long. Heavy line: what is missing.`, { x: MARGIN_MM * PT_PER_MM, y: 8 * PT_PER_MM, size: 7.5, font, color: INK })
+  page.drawText(
+    `${plain}. Printed at 100 %: lay a rule on this line, it is ${RULER_MM} mm long. Heavy line: what is missing.`,
+    { x: MARGIN_MM * PT_PER_MM, y: 8 * PT_PER_MM, size: 7.5, font, color: INK },
+  )
   return document.save({ useObjectStreams: false })
 }

@@ -5,7 +5,10 @@ import { temperatureCurve, type LumpedBody } from './lumped'
 import { cutPart, setUp } from './simulate'
 import type { Simulate } from './simulate.schema'
 
-export interface Reading { s: number, C: number }
+export interface Reading {
+  s: number
+  C: number
+}
 
 /** Where a fit starts, and the scale of each figure: absorbed W, film W/m²K. */
 const FIRST_W = 500
@@ -22,7 +25,7 @@ function lumpAt(body: LumpedBody, startC: number, timesS: readonly number[], off
     if (toS > s) c = temperatureCurve({ ...body, absorbedW }, c, toS - s, 4).at(-1)!.c
     s = Math.max(s, toS)
   }
-  return timesS.map((time) => {
+  return timesS.map(time => {
     if (s < offS) advance(Math.min(time, offS), body.absorbedW)
     advance(time, 0)
     return c
@@ -31,18 +34,31 @@ function lumpAt(body: LumpedBody, startC: number, timesS: readonly number[], off
 
 function mustSpeak(readings: readonly Reading[]): void {
   const values = readings.map(reading => reading.C)
-  if (Math.max(...values) - Math.min(...values) < LEAST_CHANGE_K) throw new NoAnswer(`the readings change by less than ${LEAST_CHANGE_K} °C: they say nothing about source or film; heat for longer`)
+  if (Math.max(...values) - Math.min(...values) < LEAST_CHANGE_K)
+    throw new NoAnswer(
+      `the readings change by less than ${LEAST_CHANGE_K} °C: they say nothing about source or film; heat for longer`,
+    )
 }
 
 function fitted(readings: readonly Reading[], model: (absorbedW: number, filmWm2K: number) => readonly number[]): Fit {
-  return leastSquares(([absorbedW, film]) => model(absorbedW!, film!), readings.map(reading => reading.C), [FIRST_W, FIRST_FILM], { least: [0, 0], scale: [FIRST_W, FIRST_FILM], floor: THERMOMETER_C })
+  return leastSquares(
+    ([absorbedW, film]) => model(absorbedW!, film!),
+    readings.map(reading => reading.C),
+    [FIRST_W, FIRST_FILM],
+    { least: [0, 0], scale: [FIRST_W, FIRST_FILM], floor: THERMOMETER_C },
+  )
 }
 
 /**
  * Absorbed power and film coefficient of a part taken as one lump, from thermometer readings; emissivity held.
  * @param offS when the source was taken away; the cooling that follows tells film from power
  */
-export function fitLump(body: Omit<LumpedBody, 'absorbedW' | 'filmWm2K'>, startC: number, readings: readonly Reading[], offS: number): Fit {
+export function fitLump(
+  body: Omit<LumpedBody, 'absorbedW' | 'filmWm2K'>,
+  startC: number,
+  readings: readonly Reading[],
+  offS: number,
+): Fit {
   mustSpeak(readings)
   const timesS = readings.map(reading => reading.s)
   return fitted(readings, (absorbedW, filmWm2K) => lumpAt({ ...body, absorbedW, filmWm2K }, startC, timesS, offS))
@@ -54,7 +70,9 @@ export function fitPart(input: Simulate, readings: readonly Reading[]): Fit {
   const part = cutPart(input)
   const timesS = readings.map(reading => reading.s)
   return fitted(readings, (absorbedW, filmWm2K) => {
-    const sources = input.sources.map((source, n) => n === 0 && 'powerW' in source ? { ...source, powerW: Math.max(absorbedW, 1e-6), efficiencyPct: 100 } : source)
+    const sources = input.sources.map((source, n) =>
+      n === 0 && 'powerW' in source ? { ...source, powerW: Math.max(absorbedW, 1e-6), efficiencyPct: 100 } : source,
+    )
     const setup = { ...setUp({ ...input, sources, losses: { ...input.losses, filmWm2K } }, part), timesS }
     return finish(march(setup)).probesC[0]!
   })

@@ -15,13 +15,19 @@ const MOST_ROUNDS = 40
 const SETTLED = 1e-9
 
 /**
- * Non-linear least squares by Levenberg and Marquardt's method with differences for slopes; values stay at or above `least`.
- * Standard errors: square roots of the diagonal of s² (JᵀJ)⁻¹, s² the residual variance, where `floor` is the least standard deviation a
- * reading can have (a thermometer's own).
+ * Non-linear least squares by Levenberg and Marquardt's method with differences for slopes; values stay at or above
+ * `least`.
+ * Standard errors: square roots of the diagonal of s² (JᵀJ)⁻¹, s² the residual variance, where `floor` is the least
+ * standard deviation a reading can have (a thermometer's own).
  * Source: Press et al., Numerical Recipes, 15.5. Exact on linear models (tested).
  * @param model figures at the given values, as many as `measured`
  */
-export function leastSquares(model: (values: readonly number[]) => readonly number[], measured: readonly number[], first: readonly number[], options: { least: readonly number[], scale: readonly number[], floor?: number }): Fit {
+export function leastSquares(
+  model: (values: readonly number[]) => readonly number[],
+  measured: readonly number[],
+  first: readonly number[],
+  options: { least: readonly number[]; scale: readonly number[]; floor?: number },
+): Fit {
   const { least, scale, floor = 0 } = options
   let evaluations = 0
   const residuals = (values: readonly number[]) => {
@@ -37,7 +43,7 @@ export function leastSquares(model: (values: readonly number[]) => readonly numb
     jacobian = new Matrix(measured.length, values.length)
     values.forEach((value, p) => {
       const step = Math.max(Math.abs(value), scale[p]! * 0.1) * 1e-3
-      const shifted = residuals(values.map((other, q) => q === p ? other + step : other))
+      const shifted = residuals(values.map((other, q) => (q === p ? other + step : other)))
       shifted.forEach((residual, n) => jacobian.set(n, p, (left[n]! - residual) / step))
     })
     const normal = jacobian.transpose().mmul(jacobian)
@@ -56,8 +62,7 @@ export function leastSquares(model: (values: readonly number[]) => readonly numb
         settled = before - now <= SETTLED * before + 1e-18
         ;[values, left] = [tried, after]
         damping = Math.max(1e-9, damping / 5)
-      }
-      else damping *= 8
+      } else damping *= 8
     }
     if (!improved || settled) break
   }
@@ -67,6 +72,9 @@ export function leastSquares(model: (values: readonly number[]) => readonly numb
   values.forEach((_, p) => scaled.set(p, p, scaled.get(p, p) + 1e-12 / scale[p]! ** 2))
   const covariance = inverse(scaled, true).mul(variance)
   const standardErrors = values.map((_, p) => Math.sqrt(Math.max(0, covariance.get(p, p))))
-  const correlation = values.length > 1 && standardErrors[0]! * standardErrors[1]! > 0 ? covariance.get(0, 1) / standardErrors[0]! / standardErrors[1]! : 0
+  const correlation =
+    values.length > 1 && standardErrors[0]! * standardErrors[1]! > 0
+      ? covariance.get(0, 1) / standardErrors[0]! / standardErrors[1]!
+      : 0
   return { values, standardErrors, residual: Math.sqrt(squares(left) / freedom), correlation, evaluations }
 }

@@ -12,14 +12,18 @@ import { cut, type Mask } from './solid/mask'
 const COPPER_JKGK = 385
 
 export function materialOf(alloy: Alloy): Material {
-  return { densityKgm3: alloy.densityGcm3 * 1000, specificHeatJkgK: alloy.specificHeatJkgK, conductivityWmK: conductivityWmK(alloy) }
+  return {
+    densityKgm3: alloy.densityGcm3 * 1000,
+    specificHeatJkgK: alloy.specificHeatJkgK,
+    conductivityWmK: conductivityWmK(alloy),
+  }
 }
 
 function sourceOf(source: Simulate['sources'][number], durationS: number): Source {
   const window = { startS: source.startS, endS: Math.min(source.endS ?? durationS, durationS) }
   if (source.kind === 'oven') return { ...window, kind: 'oven', airC: source.airC }
   if (source.kind === 'hot-air') return { ...source, ...window }
-  const absorbedW = source.powerW * source.efficiencyPct / 100
+  const absorbedW = (source.powerW * source.efficiencyPct) / 100
   if (source.kind === 'volume') return { ...window, kind: 'volume', absorbedW }
   if (source.kind === 'face') return { ...window, kind: 'face', absorbedW, face: source.face }
   const { kind, face, radiusMm, pathMm, speedMmS } = source
@@ -31,7 +35,10 @@ export function lossesOf({ benchWm2K, backingKg, ...losses }: Simulate['losses']
 }
 
 /** A part cut into cells, ready for any set-up on it. */
-export interface CutPart { mask: Mask, grid: Grid }
+export interface CutPart {
+  mask: Mask
+  grid: Grid
+}
 export function cutPart({ shape, cellMm }: Pick<Simulate, 'shape' | 'cellMm'>): CutPart {
   const mask = cut(shape, cellMm)
   return { mask, grid: gridOf(mask) }
@@ -39,24 +46,42 @@ export function cutPart({ shape, cellMm }: Pick<Simulate, 'shape' | 'cellMm'>): 
 
 /** @throws NoAnswer where nothing would change the temperature */
 function mustHeat({ sources, losses, startC }: Simulate): void {
-  const heats = sources.some(source => 'airC' in source ? source.airC !== startC : source.powerW * source.efficiencyPct > 0)
+  const heats = sources.some(source =>
+    'airC' in source ? source.airC !== startC : source.powerW * source.efficiencyPct > 0,
+  )
   const cools = startC !== losses.ambientC && losses.filmWm2K + losses.emissivity + losses.benchWm2K > 0
-  if (!heats && !cools) throw new NoAnswer('nothing heats the part: there is no source with any power, and it starts at the temperature of the air')
+  if (!heats && !cools)
+    throw new NoAnswer(
+      'nothing heats the part: there is no source with any power, and it starts at the temperature of the air',
+    )
 }
 
-/** What `march` needs, of a part cut already; on cells `factor` times as large for a preview. @throws NoAnswer on a set-up that cannot be */
-export function setUp(input: Simulate, { mask, grid: fine }: CutPart, options: { factor?: number, framesS?: readonly number[] } = {}): Setup {
+/**
+ * What `march` needs, of a part cut already; on cells `factor` times as large for a preview. @throws NoAnswer on a
+ * set-up that cannot be
+ */
+export function setUp(
+  input: Simulate,
+  { mask, grid: fine }: CutPart,
+  options: { factor?: number; framesS?: readonly number[] } = {},
+): Setup {
   mustHeat(input)
   const { durationS, readings, startC, probes } = input
   const factor = options.factor ?? 1
   const grid = factor > 1 ? coarsen(mask, fine, factor) : fine
   // On the fine grid first: a coarse one reaches past the metal.
-  for (const [n, probe] of probes.entries()) probeAt(fine, [probe.xMm, probe.yMm, probe.zMm], probe.name ?? `Probe ${n + 1}`)
+  for (const [n, probe] of probes.entries())
+    probeAt(fine, [probe.xMm, probe.yMm, probe.zMm], probe.name ?? `Probe ${n + 1}`)
   return {
-    grid, finer: factor > 1 ? { grid: fine, factor } : undefined, material: materialOf(input.alloy), startC, losses: lossesOf(input.losses), durationS,
+    grid,
+    finer: factor > 1 ? { grid: fine, factor } : undefined,
+    material: materialOf(input.alloy),
+    startC,
+    losses: lossesOf(input.losses),
+    durationS,
     sources: input.sources.filter(source => source.startS < durationS).map(source => sourceOf(source, durationS)),
     probes: probes.map((probe, n) => probeAt(grid, [probe.xMm, probe.yMm, probe.zMm], probe.name ?? `Probe ${n + 1}`)),
-    timesS: Array.from({ length: readings }, (_, n) => durationS * n / (readings - 1)),
+    timesS: Array.from({ length: readings }, (_, n) => (durationS * n) / (readings - 1)),
     framesS: options.framesS,
   }
 }
@@ -80,8 +105,15 @@ export interface Simulated {
 export function simulated(input: Simulate, setup: Setup, march: March): Simulated {
   const turnover = Math.max(march.absorbedJ, Math.abs(march.lostJ), Math.abs(march.storedJ), 1e-9)
   return {
-    times: [...setup.timesS], probes: march.probesC, peak: march.probesC.flat().reduce((most, value) => Math.max(most, value), march.peakC), cells: setup.grid.count, absorbedJ: march.absorbedJ, lostJ: march.lostJ, storedJ: march.storedJ,
-    imbalancePct: 100 * (march.absorbedJ - march.lostJ - march.storedJ) / turnover, onPartPct: 100 * march.onPart,
+    times: [...setup.timesS],
+    probes: march.probesC,
+    peak: march.probesC.flat().reduce((most, value) => Math.max(most, value), march.peakC),
+    cells: setup.grid.count,
+    absorbedJ: march.absorbedJ,
+    lostJ: march.lostJ,
+    storedJ: march.storedJ,
+    imbalancePct: (100 * (march.absorbedJ - march.lostJ - march.storedJ)) / turnover,
+    onPartPct: 100 * march.onPart,
   }
 }
 
@@ -91,13 +123,55 @@ export function simulationWorking(input: Simulate, setup: Setup, march: March): 
   const massKg = setup.grid.count * setup.grid.stepMm.reduce((product, step) => product * step, 1) * 1e-9 * densityKgm3
   const table = 'ASM Handbook vol. 2, recalled from memory'
   return [
-    { label: 'Cells', formula: `solid cells of ${setup.grid.stepMm.map(step => step.toFixed(2)).join(' × ')} mm`, value: setup.grid.count, unit: '', source: 'a cell is solid where its middle lies in the metal' },
+    {
+      label: 'Cells',
+      formula: `solid cells of ${setup.grid.stepMm.map(step => step.toFixed(2)).join(' × ')} mm`,
+      value: setup.grid.count,
+      unit: '',
+      source: 'a cell is solid where its middle lies in the metal',
+    },
     { label: 'Mass', formula: 'cells × volume × density', value: massKg, unit: 'kg', source: table },
-    { label: 'Conductivity', formula: 'from the electrical one', value: k, unit: 'W/(m·K)', source: 'Wiedemann–Franz with a lattice part (Smith and Palmer 1935), from memory' },
-    { label: 'Diffusivity', formula: 'k ÷ (ρ c)', value: k / densityKgm3 / specificHeatJkgK * 1e6, unit: 'mm²/s', source: table },
-    { label: 'Steps and stages', formula: 'Runge–Kutta–Chebyshev, steps from the error, stages from stability', value: `${march.steps} steps, ${march.stages} stages`, unit: '', source: 'Sommeijer, Shampine and Verwer 1998' },
-    { label: 'Into the metal', formula: 'sources × share absorbed × share that falls on the part', value: march.absorbedJ, unit: 'J', source: 'share absorbed: judgement, or fitted' },
-    { label: 'Taken by air and bench', formula: 'Σ [h (T − Tₐ) + εσ (T⁴ − Tₐ⁴)] A dt', value: march.lostJ, unit: 'J', source: 'Newton; Stefan–Boltzmann' },
-    { label: 'Left in the part', formula: 'Σ ρ c V (T − T₀)', value: march.storedJ, unit: 'J', source: 'energy balance' },
+    {
+      label: 'Conductivity',
+      formula: 'from the electrical one',
+      value: k,
+      unit: 'W/(m·K)',
+      source: 'Wiedemann–Franz with a lattice part (Smith and Palmer 1935), from memory',
+    },
+    {
+      label: 'Diffusivity',
+      formula: 'k ÷ (ρ c)',
+      value: (k / densityKgm3 / specificHeatJkgK) * 1e6,
+      unit: 'mm²/s',
+      source: table,
+    },
+    {
+      label: 'Steps and stages',
+      formula: 'Runge–Kutta–Chebyshev, steps from the error, stages from stability',
+      value: `${march.steps} steps, ${march.stages} stages`,
+      unit: '',
+      source: 'Sommeijer, Shampine and Verwer 1998',
+    },
+    {
+      label: 'Into the metal',
+      formula: 'sources × share absorbed × share that falls on the part',
+      value: march.absorbedJ,
+      unit: 'J',
+      source: 'share absorbed: judgement, or fitted',
+    },
+    {
+      label: 'Taken by air and bench',
+      formula: 'Σ [h (T − Tₐ) + εσ (T⁴ − Tₐ⁴)] A dt',
+      value: march.lostJ,
+      unit: 'J',
+      source: 'Newton; Stefan–Boltzmann',
+    },
+    {
+      label: 'Left in the part',
+      formula: 'Σ ρ c V (T − T₀)',
+      value: march.storedJ,
+      unit: 'J',
+      source: 'energy balance',
+    },
   ]
 }

@@ -1,6 +1,6 @@
 /**
- * The last readings of a channel, in memory taken once: newer ones push the oldest out. Counts what came and what is missing
- * between the numbers that came, so that a gap is known and not papered over.
+ * The last readings of a channel, in memory taken once: newer ones push the oldest out. Counts what came and what is
+ * missing between the numbers that came, so that a gap is known and not papered over.
  */
 export class ReadingRing {
   private readonly timesMs: Float64Array
@@ -26,21 +26,25 @@ export class ReadingRing {
     return true
   }
 
-  get size() { return Math.min(this.came, this.capacity) }
+  get size() {
+    return Math.min(this.came, this.capacity)
+  }
   /** The number of the newest reading; −1 before the first. */
-  get last() { return this.newest }
+  get last() {
+    return this.newest
+  }
 
   /** The reading a number of places back from the newest (0 is the newest), or null. */
-  back(places: number): { atMs: number, value: number } | null {
+  back(places: number): { atMs: number; value: number } | null {
     if (places < 0 || places >= this.size) return null
     const at = (this.came - 1 - places) % this.capacity
     return { atMs: this.timesMs[at]!, value: this.values[at]! }
   }
 
   /** At most so many readings, oldest first, evenly thinned; the newest is always among them. */
-  series(most: number): { atMs: number, value: number }[] {
+  series(most: number): { atMs: number; value: number }[] {
     const step = Math.max(1, Math.ceil(this.size / most))
-    const found: { atMs: number, value: number }[] = []
+    const found: { atMs: number; value: number }[] = []
     for (let places = 0; places < this.size; places += step) found.push(this.back(places)!)
     return found.reverse()
   }

@@ -3,8 +3,16 @@ import { read, type BareNumber } from '../quantity/read'
 import type { UnitKey } from '../quantity/units.table'
 import { isPlain, isReading } from './entry-key'
 
-interface Reading { typed: string, value: number | null }
-export interface Corrected { readonly path: string, readonly typed: string, readonly was: number | null, readonly now: number | null }
+interface Reading {
+  typed: string
+  value: number | null
+}
+export interface Corrected {
+  readonly path: string
+  readonly typed: string
+  readonly was: number | null
+  readonly now: number | null
+}
 
 const WAYS: readonly BareNumber[] = ['key-unit', 'metric', 'inch']
 /** What rounding of a written figure may leave between it and its value. */
@@ -14,7 +22,8 @@ const NEAR = 2e-3
 const PLAIN = new Set(['hb', 'copiedDial', 'balanceLimitGmm'])
 
 /**
- * Units of readings whose key does not say one: where a thing lies on the part, sizes of a solid and readings of a dial are lengths.
+ * Units of readings whose key does not say one: where a thing lies on the part, sizes of a solid and readings of a dial
+ * are lengths.
  * Null where nothing says: such a reading is left as it is.
  */
 function unitAt(path: readonly string[]): UnitKey | null {
@@ -41,10 +50,10 @@ function agreed(reading: Reading, unit: UnitKey): Reading {
 }
 
 /**
- * A job in which what was typed and the value stored say the same: where a file holds another value than its text gives, the text goes,
- * since it is what is seen. Text that is no quantity has no value. What was put right is told.
+ * A job in which what was typed and the value stored say the same: where a file holds another value than its text
+ * gives, the text goes, since it is what is seen. Text that is no quantity has no value. What was put right is told.
  */
-export function agreeing<T>(job: T): { job: T, corrected: Corrected[] } {
+export function agreeing<T>(job: T): { job: T; corrected: Corrected[] } {
   const corrected: Corrected[] = []
   const path: string[] = []
   const within = (key: string, inner: unknown): unknown => {
@@ -59,7 +68,8 @@ export function agreeing<T>(job: T): { job: T, corrected: Corrected[] } {
       const before = node as Reading
       const unit = unitAt(path)
       const after = unit === null ? before : agreed(before, unit)
-      if (after !== before) corrected.push({ path: path.join('.'), typed: before.typed, was: before.value, now: after.value })
+      if (after !== before)
+        corrected.push({ path: path.join('.'), typed: before.typed, was: before.value, now: after.value })
       return after
     }
     if (Array.isArray(node)) {

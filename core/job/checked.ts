@@ -6,10 +6,11 @@ import { valueAt, type PathKey } from './patch'
 
 const SECTIONS: Readonly<Record<string, z.ZodType>> = jobSchema.shape
 
-export type Checked = { ok: true, value: unknown } | { ok: false, reason: string }
+export type Checked = { ok: true; value: unknown } | { ok: false; reason: string }
 
 /**
- * Whether a changed job can be stored, and so taken out and brought back: the part of it that a path lies in, by the schema that reads files.
+ * Whether a changed job can be stored, and so taken out and brought back: the part of it that a path lies in, by the
+ * schema that reads files.
  * @returns the value as it is stored, or why it is not, in words
  */
 export function checkedAt(job: Job, path: readonly PathKey[]): Checked {

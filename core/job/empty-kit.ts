@@ -1,4 +1,18 @@
 import type { Kit } from './job.schema'
 
 /** A bench with nothing on it yet; written out, so that the first screen need not load the schemas. */
-export const EMPTY_KIT: Kit = { shop: '', currency: '£', ratePerHour: 45, pricePerKWh: 0.3, machines: [], torches: [], rods: [], gases: [], drills: '', taps: '', learnt: null, latitudeDeg: null, longitudeDeg: null }
+export const EMPTY_KIT: Kit = {
+  shop: '',
+  currency: '£',
+  ratePerHour: 45,
+  pricePerKWh: 0.3,
+  machines: [],
+  torches: [],
+  rods: [],
+  gases: [],
+  drills: '',
+  taps: '',
+  learnt: null,
+  latitudeDeg: null,
+  longitudeDeg: null,
+}

@@ -1,11 +1,13 @@
 /** What a reading is stored as: one thing, never taken apart. */
-export const isReading = (value: unknown): boolean => value !== null && typeof value === 'object' && 'typed' in value && 'value' in value
+export const isReading = (value: unknown): boolean =>
+  value !== null && typeof value === 'object' && 'typed' in value && 'value' in value
 
-export const isPlain = (value: unknown): value is Record<string, unknown> => value !== null && typeof value === 'object' && !Array.isArray(value)
+export const isPlain = (value: unknown): value is Record<string, unknown> =>
+  value !== null && typeof value === 'object' && !Array.isArray(value)
 
 /**
- * What an entry of a list is known by, wherever it stands: its id, the code it is of, the moment it began, its place on a face, or itself
- * where it is a word. Undefined where it is known by its place in the list alone.
+ * What an entry of a list is known by, wherever it stands: its id, the code it is of, the moment it began, its place on
+ * a face, or itself where it is a word. Undefined where it is known by its place in the list alone.
  */
 export function entryKey(entry: unknown): string | undefined {
   if (typeof entry === 'string') return entry

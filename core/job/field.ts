@@ -13,7 +13,12 @@ export function fieldOf(path: readonly PathKey[]): string {
 }
 
 /** The job's times of change with those of some changes put in; `since` is when the job was last changed. */
-export function stamped(stamps: Readonly<Record<string, string>>, paths: readonly (readonly PathKey[])[], at: string, since?: string): Record<string, string> {
+export function stamped(
+  stamps: Readonly<Record<string, string>>,
+  paths: readonly (readonly PathKey[])[],
+  at: string,
+  since?: string,
+): Record<string, string> {
   const now = tick(stamps, at, since)
   return { ...stamps, ...Object.fromEntries(paths.map(path => [fieldOf(path), now])) }
 }

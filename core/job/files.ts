@@ -7,8 +7,12 @@ import { JOB_VERSION, jobSchema, shopFileSchema, type Job, type Kit, type ShopFi
 import { upToDate } from './migrate'
 
 /** Readings whose value did not agree with what was typed, put right by the text. */
-export interface JobCorrected { readonly title: string, readonly readings: Corrected[] }
-export type ReadFile = { ok: true, jobs: Job[], kit: Kit | null, corrected: JobCorrected[] } | { ok: false, issues: InputIssue[] }
+export interface JobCorrected {
+  readonly title: string
+  readonly readings: Corrected[]
+}
+export type ReadFile =
+  { ok: true; jobs: Job[]; kit: Kit | null; corrected: JobCorrected[] } | { ok: false; issues: InputIssue[] }
 
 /** Files larger than this are refused unread. */
 export const LARGEST_FILE_BYTES = 256 * 1024 * 1024
@@ -31,7 +35,9 @@ function whereInText(text: string): string {
   const [first] = errors.toSorted((a, b) => a.offset - b.offset)
   if (!first) return 'a place that could not be found'
   const before = text.slice(0, first.offset)
-  const what = printParseErrorCode(first.error).replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase()
+  const what = printParseErrorCode(first.error)
+    .replace(/([a-z])([A-Z])/g, '$1 $2')
+    .toLowerCase()
   const end = first.offset >= text.trimEnd().length ? ', the end of the file' : ''
   return `line ${before.split('\n').length}, column ${before.length - before.lastIndexOf('\n')}${end} (${what})`
 }
@@ -44,17 +50,26 @@ function parsed<T>(schema: z.ZodType<T>, value: unknown, take: (file: T) => Read
 /** Takes the jobs of a sound file, their readings agreeing with what was typed. */
 function taken(jobs: readonly Job[], kit: Kit | null): ReadFile {
   const each = jobs.map(agreeing)
-  return { ok: true, jobs: each.map(({ job }) => job), kit, corrected: each.flatMap(({ job, corrected }) => corrected.length ? [{ title: job.title, readings: corrected }] : []) }
+  return {
+    ok: true,
+    jobs: each.map(({ job }) => job),
+    kit,
+    corrected: each.flatMap(({ job, corrected }) =>
+      corrected.length ? [{ title: job.title, readings: corrected }] : [],
+    ),
+  }
 }
 
 /** That something was written by a later program, in words; null where this one should read it. */
 function newerVersion(value: unknown): string | null {
   const version = (value as { version?: unknown } | null)?.version
-  return typeof version === 'number' && version > JOB_VERSION ? `written by a newer Wild Sparrow (file version ${version}, this one reads up to ${JOB_VERSION})` : null
+  return typeof version === 'number' && version > JOB_VERSION
+    ? `written by a newer Wild Sparrow (file version ${version}, this one reads up to ${JOB_VERSION})`
+    : null
 }
 
 /** A stored job as this version reads it, or why it does not. */
-export function readJob(stored: unknown): { ok: true, job: Job } | { ok: false, issues: InputIssue[] } {
+export function readJob(stored: unknown): { ok: true; job: Job } | { ok: false; issues: InputIssue[] } {
   const newer = newerVersion(stored)
   if (newer) return { ok: false, issues: [{ path: 'version', message: newer }] }
   const result = jobSchema.safeParse(upToDate(stored))
@@ -72,19 +87,24 @@ export function readFile(text: string): ReadFile {
   let value: unknown
   try {
     value = JSON.parse(text)
-  }
-  catch {
+  } catch {
     return refuse(`not JSON: it breaks off at ${whereInText(text)}`)
   }
-  if (value === null || typeof value !== 'object' || Array.isArray(value)) return refuse('not a Wild Sparrow file: a job or a shop is wanted')
-  const { kind, jobs } = value as { kind?: unknown, jobs?: unknown }
-  if (kind !== 'wild-sparrow/job' && kind !== 'wild-sparrow/shop') return refuse('not a Wild Sparrow file: "kind" must be wild-sparrow/job or wild-sparrow/shop', 'kind')
+  if (value === null || typeof value !== 'object' || Array.isArray(value))
+    return refuse('not a Wild Sparrow file: a job or a shop is wanted')
+  const { kind, jobs } = value as { kind?: unknown; jobs?: unknown }
+  if (kind !== 'wild-sparrow/job' && kind !== 'wild-sparrow/shop')
+    return refuse('not a Wild Sparrow file: "kind" must be wild-sparrow/job or wild-sparrow/shop', 'kind')
   const newer = newerVersion(value)
   if (newer) return refuse(newer, 'version')
   if (kind === 'wild-sparrow/job') return parsed(jobSchema, upToDate(value), job => taken([job], null))
-  return parsed(shopFileSchema, Array.isArray(jobs) ? { ...value, version: JOB_VERSION, jobs: jobs.map(upToDate) } : value, (file) => {
-    const seen = new Set<string>()
-    const twice = file.jobs.find(({ id }) => seen.size === seen.add(id).size)?.id
-    return twice !== undefined ? refuse(`two jobs have the id ${twice}`, 'jobs') : taken(file.jobs, file.kit)
-  })
+  return parsed(
+    shopFileSchema,
+    Array.isArray(jobs) ? { ...value, version: JOB_VERSION, jobs: jobs.map(upToDate) } : value,
+    file => {
+      const seen = new Set<string>()
+      const twice = file.jobs.find(({ id }) => seen.size === seen.add(id).size)?.id
+      return twice !== undefined ? refuse(`two jobs have the id ${twice}`, 'jobs') : taken(file.jobs, file.kit)
+    },
+  )
 }

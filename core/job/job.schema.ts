@@ -25,7 +25,11 @@ export const JOB_VERSION = 2
 
 const keys = <T extends object>(table: T) => Object.keys(table) as [keyof T & string, ...(keyof T & string)[]]
 const coordinate = z.number().min(-1e5).max(1e5)
-const id = z.string().min(1).max(64).regex(/^[\w-]+$/, 'letters, figures, - and _ only')
+const id = z
+  .string()
+  .min(1)
+  .max(64)
+  .regex(/^[\w-]+$/, 'letters, figures, - and _ only')
 
 const reading = (typed = '', value: number | null = null) => storedReading.default({ typed, value })
 
@@ -43,10 +47,19 @@ export const takeInSchema = z.strictObject({
   cause: z.enum(keys(CAUSES)).default('unknown'),
   causeCure: text(),
   damage: text(),
-  mustNotMove: z.array(z.enum(keys(MUST_NOT_MOVE))).max(10).default([]),
-  protect: z.array(z.enum(keys(PROTECTS))).max(20).default([]),
+  mustNotMove: z
+    .array(z.enum(keys(MUST_NOT_MOVE)))
+    .max(10)
+    .default([]),
+  protect: z
+    .array(z.enum(keys(PROTECTS)))
+    .max(20)
+    .default([]),
   hotC: reading('40 °C', 40),
-  lengthMm: reading(), widthMm: reading(), heightMm: reading(), wallMm: reading(),
+  lengthMm: reading(),
+  widthMm: reading(),
+  heightMm: reading(),
+  wallMm: reading(),
   newPrice: money.nullable().default(null),
   newWeeks: z.number().min(0).max(520).nullable().default(null),
   /** When it is promised for. */
@@ -65,8 +78,12 @@ export const knowSchema = z.strictObject({
   causticSpot: z.enum(SEEN.causticSpot).nullable().default(null),
   vinegar: z.enum(SEEN.vinegar).nullable().default(null),
   arcTest: z.enum(SEEN.arcTest).nullable().default(null),
-  dryG: reading(), submergedG: reading(), hangerG: reading('0 g', 0), scaleG: reading('1 g', 1),
-  iacsPct: reading(), hb: reading(),
+  dryG: reading(),
+  submergedG: reading(),
+  hangerG: reading('0 g', 0),
+  scaleG: reading('1 g', 1),
+  iacsPct: reading(),
+  hb: reading(),
   composition: text(600),
   alloy: text(40),
 })
@@ -87,11 +104,20 @@ export const openSchema = z.strictObject({
   crackMm: reading(),
   startsIn: z.enum(ENDS).default('tip'),
   endsIn: z.enum(ENDS).default('tip'),
-  patchWideMm: reading(), patchHighMm: reading(), patchCornerMm: reading('6 mm', 6),
+  patchWideMm: reading(),
+  patchHighMm: reading(),
+  patchCornerMm: reading('6 mm', 6),
   turnedMm: reading(),
-  edgeLongMm: reading(), edgeWideMm: reading(), edgeHighMm: reading(), edgeProudMm: reading('1.5 mm', 1.5),
+  edgeLongMm: reading(),
+  edgeWideMm: reading(),
+  edgeHighMm: reading(),
+  edgeProudMm: reading('1.5 mm', 1.5),
   /** A plate over a weak arm; left empty, none. */
-  armWideMm: reading(), armHighMm: reading(), armLongMm: reading(), plateMm: reading(), plateSides: z.union([z.literal(1), z.literal(2)]).default(1),
+  armWideMm: reading(),
+  armHighMm: reading(),
+  armLongMm: reading(),
+  plateMm: reading(),
+  plateSides: z.union([z.literal(1), z.literal(2)]).default(1),
   sides: z.union([z.literal(1), z.literal(2)]).default(1),
   closed: z.boolean().default(false),
   keepBreak: z.boolean().default(true),
@@ -115,7 +141,12 @@ export const warmSchema = z.strictObject({
 })
 
 export const logEntrySchema = z.strictObject({
-  id, at: moment, pass: z.number().int().min(1).max(1000), saw: z.enum(keys(SEEN_IN_PUDDLE)), note: text(), settings: text(120),
+  id,
+  at: moment,
+  pass: z.number().int().min(1).max(1000),
+  saw: z.enum(keys(SEEN_IN_PUDDLE)),
+  note: text(),
+  settings: text(120),
   /** What the thermometer read at the press, where one was running. */
   temperatureC: z.number().min(-273).max(3000).optional(),
   /** A picture taken with it, by its id. */
@@ -143,11 +174,22 @@ export const weldSchema = z.strictObject({
   log: z.array(logEntrySchema).max(5000).default([]),
   passesDone: z.array(z.number().int().min(1).max(1000)).max(1000).default([]),
   /** When the arc burned, by the bench clock. */
-  arcSpans: z.array(z.strictObject({ from: moment, to: moment })).max(5000).default([]),
+  arcSpans: z
+    .array(z.strictObject({ from: moment, to: moment }))
+    .max(5000)
+    .default([]),
 })
 
 /** A reading of an instrument that was kept, with its time. */
-export const keptReadingSchema = z.strictObject({ id, at: moment, instrument: name(60), channel: text(40), value: z.number().min(-1e9).max(1e9), unit: z.enum(READING_UNITS), note: text(120) })
+export const keptReadingSchema = z.strictObject({
+  id,
+  at: moment,
+  instrument: name(60),
+  channel: text(40),
+  value: z.number().min(-1e9).max(1e9),
+  unit: z.enum(READING_UNITS),
+  note: text(120),
+})
 export type KeptReading = z.output<typeof keptReadingSchema>
 
 export const rebuildSchema = z.strictObject({
@@ -157,21 +199,42 @@ export const rebuildSchema = z.strictObject({
   dressed: z.boolean().default(false),
   /** A stripped thread, as people write it; empty where there is none. */
   thread: text(40),
-  threadDeepMm: reading(), bossMm: reading(), torqueNm: reading(), beneathMm: reading(),
+  threadDeepMm: reading(),
+  bossMm: reading(),
+  torqueNm: reading(),
+  beneathMm: reading(),
   way: z.enum(BOSS_METHODS).nullable().default(null),
   /** The slug: empty readings are worked out. */
-  slugAlloy: text(40).default('6061'), slugMm: reading(), interferenceMm: reading(), clearanceMm: reading('0.02 mm', 0.02),
-  cold: z.enum(keys(COLD)).default('freezer'), hubC: reading(), chamferMm: reading('2.5 mm', 2.5), facedMm: reading('0.5 mm', 0.5),
+  slugAlloy: text(40).default('6061'),
+  slugMm: reading(),
+  interferenceMm: reading(),
+  clearanceMm: reading('0.02 mm', 0.02),
+  cold: z.enum(keys(COLD)).default('freezer'),
+  hubC: reading(),
+  chamferMm: reading('2.5 mm', 2.5),
+  facedMm: reading('0.5 mm', 0.5),
   listDone: z.array(id).max(60).default([]),
-  holes: z.array(z.strictObject({ id, xMm: reading(), yMm: reading() })).max(60).default([]),
+  holes: z
+    .array(z.strictObject({ id, xMm: reading(), yMm: reading() }))
+    .max(60)
+    .default([]),
   holePlaces: z.number().int().min(3).max(120).nullable().default(null),
-  face: z.strictObject({
-    points: z.array(z.strictObject({ xMm: coordinate, yMm: coordinate, z: reading() })).max(2000).default([]),
-    wideMm: reading(), longMm: reading(), thickMm: reading(), toMm: reading('0.05 mm', 0.05),
-    seal: z.enum(keys(SEALS)).default('fibre'),
-    school: z.enum(['flatten', 'bolt']).default('flatten'),
-  }).prefault({}),
-  bentMm: reading(), bentOverMm: reading(),
+  face: z
+    .strictObject({
+      points: z
+        .array(z.strictObject({ xMm: coordinate, yMm: coordinate, z: reading() }))
+        .max(2000)
+        .default([]),
+      wideMm: reading(),
+      longMm: reading(),
+      thickMm: reading(),
+      toMm: reading('0.05 mm', 0.05),
+      seal: z.enum(keys(SEALS)).default('fibre'),
+      school: z.enum(['flatten', 'bolt']).default('flatten'),
+    })
+    .prefault({}),
+  bentMm: reading(),
+  bentOverMm: reading(),
   dressing: z.enum(keys(DRESSING)).default('flush'),
 })
 
@@ -180,18 +243,37 @@ export const checkResultSchema = z.strictObject({ result: z.enum(['pass', 'fail'
 export const proveSchema = z.strictObject({
   results: z.record(id, checkResultSchema).default({}),
   /** Dial readings evenly round a turn, the first at the mark. */
-  runOut: z.array(reading()).max(360).default([]), runOutLimitMm: reading('0.05 mm', 0.05),
+  runOut: z.array(reading()).max(360).default([]),
+  runOutLimitMm: reading('0.05 mm', 0.05),
   /** What may not move, measured when it came in and again: bores, diameters, pivots, flatness. */
-  compared: z.array(z.strictObject({ id, what: text(80), beforeMm: reading(), afterMm: reading(), limitMm: reading('0.1 mm', 0.1) })).max(40).default([]),
-  volumeL: reading(), startKPa: reading(), endKPa: reading(), leakS: reading('5 min', 300), startC: reading('20 °C', 20), endC: reading(), leakLimitSccm: reading('2', 2),
-  radiusMm: reading(), addedG: reading(), atRadiusMm: reading(), balanceLimitGmm: reading(),
+  compared: z
+    .array(
+      z.strictObject({ id, what: text(80), beforeMm: reading(), afterMm: reading(), limitMm: reading('0.1 mm', 0.1) }),
+    )
+    .max(40)
+    .default([]),
+  volumeL: reading(),
+  startKPa: reading(),
+  endKPa: reading(),
+  leakS: reading('5 min', 300),
+  startC: reading('20 °C', 20),
+  endC: reading(),
+  leakLimitSccm: reading('2', 2),
+  radiusMm: reading(),
+  addedG: reading(),
+  atRadiusMm: reading(),
+  balanceLimitGmm: reading(),
 })
 
 export const handOverSchema = z.strictObject({
-  other: z.array(z.strictObject({ id, name: name(80), price: money })).max(60).default([]),
+  other: z
+    .array(z.strictObject({ id, name: name(80), price: money }))
+    .max(60)
+    .default([]),
   actualMin: z.record(id, z.number().min(0).max(1e5)).default({}),
   /** What was really used up; null where nobody counted. */
-  usedRods: z.number().min(0).max(1e5).nullable().default(null), usedGasL: z.number().min(0).max(1e7).nullable().default(null),
+  usedRods: z.number().min(0).max(1e5).nullable().default(null),
+  usedGasL: z.number().min(0).max(1e7).nullable().default(null),
   /** How many parts alike are mended together. */
   alike: z.number().int().min(1).max(1000).default(1),
   notPerfect: text(1000),
@@ -227,9 +309,17 @@ export const jobSchema = z.strictObject({
   /** When each field was last changed, by the field's name: two benches' files are merged by it. */
   stamps: z.record(z.string().max(120), moment).default({}),
   /** Words that a merge overruled, kept beside. */
-  overruled: z.array(z.strictObject({ field: z.string().max(120), words: z.string().max(1000) })).max(400).default([]),
+  overruled: z
+    .array(z.strictObject({ field: z.string().max(120), words: z.string().max(1000) }))
+    .max(400)
+    .default([]),
   acknowledged: z.array(acknowledgementSchema).max(200).default([]),
-  settled: z.partialRecord(z.enum(STATION_IDS), z.strictObject({ at: moment, basis: z.record(z.string().max(80), z.string().max(200)) })).default({}),
+  settled: z
+    .partialRecord(
+      z.enum(STATION_IDS),
+      z.strictObject({ at: moment, basis: z.record(z.string().max(80), z.string().max(200)) }),
+    )
+    .default({}),
 })
 
 export type Job = z.output<typeof jobSchema>
@@ -238,38 +328,111 @@ export type Job = z.output<typeof jobSchema>
 export const [LEAST_RATIO, MOST_RATIO] = [0.05, 20]
 
 /** A number with limits that say themselves in plain words. */
-const between = (min: number, max: number) => z.number({ error: 'a number' }).min(min, { error: `must be at least ${min}` }).max(max, { error: `must be at most ${max}` })
+const between = (min: number, max: number) =>
+  z
+    .number({ error: 'a number' })
+    .min(min, { error: `must be at least ${min}` })
+    .max(max, { error: `must be at most ${max}` })
 
 export const kitSchema = z.strictObject({
   shop: text(120),
   currency: z.string().min(1).max(6).default('£'),
   ratePerHour: money.default(45),
   pricePerKWh: money.default(0.3),
-  machines: z.array(z.strictObject({
-    id, name: name(80), process: z.enum(['ac-tig', 'mig-pulse', 'mig-spool']),
-    lowA: between(0, 2000), highA: between(1, 2000),
-    ratedA: between(1, 2000), ratedPct: between(1, 100), torchA: between(1, 2000),
-    dialReads: z.enum(DIAL_READINGS), halves: z.enum(['together', 'apart']).default('together'), paid: money.nullable().default(null), lowHz: between(1, 1000).default(50), highHz: between(1, 1000).default(200),
-  })).max(60).default([]),
-  torches: z.array(z.strictObject({
-    id, name: name(80), gas: z.string().max(60), powerW: between(1, 1e6), efficiencyPct: between(1, 100),
-    /** What was learnt from thermometer readings, and when. */
-    fitted: z.strictObject({ at: moment, absorbedW: z.number().min(0), absorbedErrorW: z.number().min(0), filmWm2K: z.number().min(0), filmErrorWm2K: z.number().min(0) }).optional(),
-  })).max(60).default([]),
-  rods: z.array(z.strictObject({
-    id, filler: name(40), diameterMm: between(0.5, 10), lengthMm: between(10, 5000), price: money, count: z.number().int().min(0).max(1e5),
-  })).max(200).default([]),
-  gases: z.array(z.strictObject({ id, name: name(80), cylinderL: between(1, 1e6), price: money,
-    /** What is left in the one in use, L of gas; empty, it is taken for full. */
-    leftL: between(0, 1e6).nullable().default(null) })).max(60).default([]),
-  /** What the shop's own finished jobs have taught: time and material taken over planned, by phase, and from how many jobs. */
-  learnt: z.strictObject({ at: moment, ratios: z.record(id, z.strictObject({ ratio: between(LEAST_RATIO, MOST_RATIO), jobs: z.number().int().min(1), low: z.number().nullable(), high: z.number().nullable() })) }).nullable().default(null),
+  machines: z
+    .array(
+      z.strictObject({
+        id,
+        name: name(80),
+        process: z.enum(['ac-tig', 'mig-pulse', 'mig-spool']),
+        lowA: between(0, 2000),
+        highA: between(1, 2000),
+        ratedA: between(1, 2000),
+        ratedPct: between(1, 100),
+        torchA: between(1, 2000),
+        dialReads: z.enum(DIAL_READINGS),
+        halves: z.enum(['together', 'apart']).default('together'),
+        paid: money.nullable().default(null),
+        lowHz: between(1, 1000).default(50),
+        highHz: between(1, 1000).default(200),
+      }),
+    )
+    .max(60)
+    .default([]),
+  torches: z
+    .array(
+      z.strictObject({
+        id,
+        name: name(80),
+        gas: z.string().max(60),
+        powerW: between(1, 1e6),
+        efficiencyPct: between(1, 100),
+        /** What was learnt from thermometer readings, and when. */
+        fitted: z
+          .strictObject({
+            at: moment,
+            absorbedW: z.number().min(0),
+            absorbedErrorW: z.number().min(0),
+            filmWm2K: z.number().min(0),
+            filmErrorWm2K: z.number().min(0),
+          })
+          .optional(),
+      }),
+    )
+    .max(60)
+    .default([]),
+  rods: z
+    .array(
+      z.strictObject({
+        id,
+        filler: name(40),
+        diameterMm: between(0.5, 10),
+        lengthMm: between(10, 5000),
+        price: money,
+        count: z.number().int().min(0).max(1e5),
+      }),
+    )
+    .max(200)
+    .default([]),
+  gases: z
+    .array(
+      z.strictObject({
+        id,
+        name: name(80),
+        cylinderL: between(1, 1e6),
+        price: money,
+        /** What is left in the one in use, L of gas; empty, it is taken for full. */
+        leftL: between(0, 1e6).nullable().default(null),
+      }),
+    )
+    .max(60)
+    .default([]),
+  /**
+   * What the shop's own finished jobs have taught: time and material taken over planned, by phase, and from how many
+   * jobs.
+   */
+  learnt: z
+    .strictObject({
+      at: moment,
+      ratios: z.record(
+        id,
+        z.strictObject({
+          ratio: between(LEAST_RATIO, MOST_RATIO),
+          jobs: z.number().int().min(1),
+          low: z.number().nullable(),
+          high: z.number().nullable(),
+        }),
+      ),
+    })
+    .nullable()
+    .default(null),
   /** Drills there are, as written on the box: sizes, names, ranges; empty, all the standard ones. */
   drills: text(2000),
   /** Taps there are, and `M8 insert` for an insert's own; empty, nothing is said of them. */
   taps: text(2000),
   /** Where the bench stands, for the daylight; empty, it is not known. */
-  latitudeDeg: between(-90, 90).nullable().default(null), longitudeDeg: between(-180, 180).nullable().default(null),
+  latitudeDeg: between(-90, 90).nullable().default(null),
+  longitudeDeg: between(-180, 180).nullable().default(null),
 })
 export type Kit = z.output<typeof kitSchema>
 

@@ -13,7 +13,11 @@ import { applyPatch, inverseOf, valueAt } from './patch'
 
 const AT = '2026-11-12T09:00:00Z'
 const job = (): Job => newJob('job-1', 'A bracket', 'the village hall', AT)
-const with_ = (change: (job: Job) => void) => { const one = structuredClone(job()); change(one); return one }
+const with_ = (change: (job: Job) => void) => {
+  const one = structuredClone(job())
+  change(one)
+  return one
+}
 
 describe('patches', () => {
   it('replaces one value and shares the rest', () => {
@@ -24,22 +28,38 @@ describe('patches', () => {
     expect(after.takeIn).toBe(before.takeIn)
   })
   it('goes there and back again, for any run of edits', () => {
-    const paths = [['title'], ['open', 'sides'], ['takeIn', 'damage'], ['prove', 'results', 'look'], ['settled', 'know'], ['handOver', 'other', 0]] as const
-    fc.assert(fc.property(fc.array(fc.tuple(fc.constantFrom(...paths), fc.oneof(fc.string(), fc.integer(), fc.constant(undefined))), { maxLength: 12 }), (edits) => {
-      const start = job()
-      const backs = []
-      let now: Job = start
-      for (const [path, value] of edits) {
-        backs.unshift(inverseOf(now, { path, value }))
-        now = applyPatch(now, { path, value })
-      }
-      for (const back of backs) now = applyPatch(now, back)
-      expect(now).toEqual(start)
-      expect(valueAt(now, ['prove', 'results', 'look'])).toBeUndefined()
-    }), { seed: 17 })
+    const paths = [
+      ['title'],
+      ['open', 'sides'],
+      ['takeIn', 'damage'],
+      ['prove', 'results', 'look'],
+      ['settled', 'know'],
+      ['handOver', 'other', 0],
+    ] as const
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.constantFrom(...paths), fc.oneof(fc.string(), fc.integer(), fc.constant(undefined))), {
+          maxLength: 12,
+        }),
+        edits => {
+          const start = job()
+          const backs = []
+          let now: Job = start
+          for (const [path, value] of edits) {
+            backs.unshift(inverseOf(now, { path, value }))
+            now = applyPatch(now, { path, value })
+          }
+          for (const back of backs) now = applyPatch(now, back)
+          expect(now).toEqual(start)
+          expect(valueAt(now, ['prove', 'results', 'look'])).toBeUndefined()
+        },
+      ),
+      { seed: 17 },
+    )
   })
   it('does not go through a prototype', () => {
-    for (const key of ['__proto__', 'constructor', 'prototype']) expect(() => applyPatch(job(), { path: [key, 'x'], value: 1 })).toThrow()
+    for (const key of ['__proto__', 'constructor', 'prototype'])
+      expect(() => applyPatch(job(), { path: [key, 'x'], value: 1 })).toThrow()
     expect(({} as Record<string, unknown>).x).toBeUndefined()
   })
 })
@@ -51,8 +71,14 @@ describe('files', () => {
     expect(read).toEqual({ ok: true, jobs: [job()], kit: EMPTY_KIT, corrected: [] })
   })
   it.each([
-    ['', /empty/], ['{', /breaks off at/], ['{"kind":\n "wild-sparrow/job",,}', /line 2/], ['[]', /not a Wild Sparrow file/], ['{"kind":"other"}', /kind/], ['null', /not a Wild Sparrow file/],
-    ['{"kind":"wild-sparrow/job","version":99}', /newer/], ['{"kind":"wild-sparrow/job","version":1}', /./],
+    ['', /empty/],
+    ['{', /breaks off at/],
+    ['{"kind":\n "wild-sparrow/job",,}', /line 2/],
+    ['[]', /not a Wild Sparrow file/],
+    ['{"kind":"other"}', /kind/],
+    ['null', /not a Wild Sparrow file/],
+    ['{"kind":"wild-sparrow/job","version":99}', /newer/],
+    ['{"kind":"wild-sparrow/job","version":1}', /./],
   ])('refuses %s and says where', (text, why) => {
     const read = readFile(text)
     expect(read.ok).toBe(false)
@@ -88,16 +114,36 @@ describe('files', () => {
   })
   it('takes no mutated file that its schema would not', () => {
     const text = jobToText(job())
-    fc.assert(fc.property(fc.integer({ min: 0, max: text.length - 1 }), fc.integer({ min: 0, max: 20 }), fc.string({ maxLength: 6 }), (at, cut, put) => {
-      const read = readFile(text.slice(0, at) + put + text.slice(at + cut))
-      return !read.ok || read.jobs.every(each => jobSchema.safeParse(each).success)
-    }), { numRuns: 1000, seed: 18 })
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: text.length - 1 }),
+        fc.integer({ min: 0, max: 20 }),
+        fc.string({ maxLength: 6 }),
+        (at, cut, put) => {
+          const read = readFile(text.slice(0, at) + put + text.slice(at + cut))
+          return !read.ok || read.jobs.every(each => jobSchema.safeParse(each).success)
+        },
+      ),
+      { numRuns: 1000, seed: 18 },
+    )
   })
   it('doubles nothing: the same file twice is kept, a newer job replaces, an older does not', () => {
     const here = [job()]
     expect(mergeJobs(here, [job()])).toMatchObject({ add: [], replace: [], keep: [{ id: 'job-1' }] })
-    expect(mergeJobs(here, [with_((one) => { one.updatedAt = '2026-11-12T09:00:00.001Z' })]).replace).toHaveLength(1)
-    expect(mergeJobs(here, [with_((one) => { one.updatedAt = '2026-11-11T09:00:00Z' })]).keep).toHaveLength(1)
+    expect(
+      mergeJobs(here, [
+        with_(one => {
+          one.updatedAt = '2026-11-12T09:00:00.001Z'
+        }),
+      ]).replace,
+    ).toHaveLength(1)
+    expect(
+      mergeJobs(here, [
+        with_(one => {
+          one.updatedAt = '2026-11-11T09:00:00Z'
+        }),
+      ]).keep,
+    ).toHaveLength(1)
     expect(mergeJobs([], [job()]).add).toHaveLength(1)
   })
   it('has defaults that its own schema takes', () => {
@@ -113,7 +159,14 @@ describe('a shop of version 1', () => {
     if (!read.ok) throw new Error(JSON.stringify(read.issues))
     const before = (JSON.parse(text) as { jobs: Record<string, unknown>[] }).jobs
     expect(read.jobs).toHaveLength(before.length)
-    const unnamed = (value: unknown) => JSON.parse(JSON.stringify(value, (key, each: unknown) => key === 'holes' || key === 'other' ? (each as Record<string, unknown>[]).map(({ id: _, ...rest }) => rest) : each)) as Record<string, unknown>
+    const unnamed = (value: unknown) =>
+      JSON.parse(
+        JSON.stringify(value, (key, each: unknown) =>
+          key === 'holes' || key === 'other'
+            ? (each as Record<string, unknown>[]).map(({ id: _, ...rest }) => rest)
+            : each,
+        ),
+      ) as Record<string, unknown>
     read.jobs.forEach((job, n) => {
       const { version, mends, ...rest } = unnamed(job) as Record<string, unknown> & { takeIn: Record<string, unknown> }
       expect([version, mends]).toEqual([2, []])
@@ -126,22 +179,46 @@ describe('a shop of version 1', () => {
   })
   it('of a version to come is refused by that name, in a file and in the database', () => {
     const newer = text.replaceAll('"version": 1', '"version": 3')
-    expect(readFile(newer)).toMatchObject({ ok: false, issues: [{ path: 'version', message: expect.stringContaining('newer') }] })
-    expect(readJob({ ...job(), version: 3 })).toMatchObject({ ok: false, issues: [{ message: expect.stringContaining('newer') }] })
+    expect(readFile(newer)).toMatchObject({
+      ok: false,
+      issues: [{ path: 'version', message: expect.stringContaining('newer') }],
+    })
+    expect(readJob({ ...job(), version: 3 })).toMatchObject({
+      ok: false,
+      issues: [{ message: expect.stringContaining('newer') }],
+    })
   })
 })
 
 describe('mends in a job', () => {
-  const mend = (id: string, more: object = {}) => mendSchema.parse({ id, kind: 'hole', readings: { diameterMm: { typed: '8 mm', value: 8 } }, ...more })
+  const mend = (id: string, more: object = {}) =>
+    mendSchema.parse({ id, kind: 'hole', readings: { diameterMm: { typed: '8 mm', value: 8 } }, ...more })
   it('hold the readings of their kind and no others', () => {
-    expect(mendSchema.safeParse({ id: 'a', kind: 'hole', readings: { lengthMm: { typed: '', value: null } } })).toMatchObject({ success: false })
+    expect(
+      mendSchema.safeParse({ id: 'a', kind: 'hole', readings: { lengthMm: { typed: '', value: null } } }),
+    ).toMatchObject({ success: false })
     expect(readFile(jobToText({ ...job(), mends: [mend('a')] })).ok).toBe(true)
   })
   it('of two benches are both there, and one that both changed goes field by field', () => {
     const at = (s: number) => new Date(Date.parse('2026-11-12T09:00:00Z') + s * 1000).toISOString()
-    const bench = (mends: ReturnType<typeof mend>[], s: number) => ({ ...job(), mends, updatedAt: at(s), stamps: { mends: at(s) } })
+    const bench = (mends: ReturnType<typeof mend>[], s: number) => ({
+      ...job(),
+      mends,
+      updatedAt: at(s),
+      stamps: { mends: at(s) },
+    })
     const one = bench([mend('a'), mend('b', { name: 'here', done: ['wipe'] })], 5)
-    const two = bench([mend('b', { name: 'there', done: ['cone'], readings: { diameterMm: { typed: '9 mm', value: 9 }, capMm: { typed: '1 mm', value: 1 } } }), mend('c')], 9)
+    const two = bench(
+      [
+        mend('b', {
+          name: 'there',
+          done: ['cone'],
+          readings: { diameterMm: { typed: '9 mm', value: 9 }, capMm: { typed: '1 mm', value: 1 } },
+        }),
+        mend('c'),
+      ],
+      9,
+    )
     for (const { job: merged } of [mergeJob(one, two), mergeJob(two, one)]) {
       expect(merged.mends.map(each => each.id).toSorted()).toEqual(['a', 'b', 'c'])
       const b = merged.mends.find(each => each.id === 'b')!
@@ -153,8 +230,10 @@ describe('mends in a job', () => {
 })
 
 describe('the JSON Schema', () => {
-  it.each(Object.keys(FILE_SCHEMAS) as FileKind[])('of a %s stands in docs as it is in force', (kind) => {
-    expect(JSON.parse(readFileSync(new URL(`../../docs/${kind}.schema.json`, import.meta.url), 'utf8'))).toEqual(JSON.parse(JSON.stringify(jsonSchemaOf(kind))))
+  it.each(Object.keys(FILE_SCHEMAS) as FileKind[])('of a %s stands in docs as it is in force', kind => {
+    expect(JSON.parse(readFileSync(new URL(`../../docs/${kind}.schema.json`, import.meta.url), 'utf8'))).toEqual(
+      JSON.parse(JSON.stringify(jsonSchemaOf(kind))),
+    )
   })
   it('takes what is exported, by another validator', () => {
     const ajv = new Ajv({ strict: false, validateFormats: false })

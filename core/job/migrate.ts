@@ -3,27 +3,42 @@ import { isPlain } from './entry-key'
 type Plain = Record<string, unknown>
 
 /** Lists whose entries had no id before they were merged entry by entry, and the letter that such ids begin with. */
-const UNNAMED = [{ section: 'handOver', list: 'other', letter: 'x' }, { section: 'rebuild', list: 'holes', letter: 'h' }] as const
+const UNNAMED = [
+  { section: 'handOver', list: 'other', letter: 'x' },
+  { section: 'rebuild', list: 'holes', letter: 'h' },
+] as const
 
-const withIds = (list: readonly unknown[], letter: string) => list.map((entry, n) => isPlain(entry) && !('id' in entry) ? { id: `${letter}${n + 1}`, ...entry } : entry)
+const withIds = (list: readonly unknown[], letter: string) =>
+  list.map((entry, n) => (isPlain(entry) && !('id' in entry) ? { id: `${letter}${n + 1}`, ...entry } : entry))
 
-/** Version 2 names the entries of every list, and knows more places being mended than the opening, which stays as it was. */
+/**
+ * Version 2 names the entries of every list, and knows more places being mended than the opening, which stays as it
+ * was.
+ */
 function toTwo(job: Plain): Plain {
   const named = UNNAMED.reduce<Plain>((found, { section, list, letter }) => {
     const part = found[section]
-    return isPlain(part) && Array.isArray(part[list]) ? { ...found, [section]: { ...part, [list]: withIds(part[list], letter) } } : found
+    return isPlain(part) && Array.isArray(part[list])
+      ? { ...found, [section]: { ...part, [list]: withIds(part[list], letter) } }
+      : found
   }, job)
   return { ...named, version: 2 }
 }
 
 /** Every step from an earlier version to the next, in order. */
-const MIGRATIONS: readonly { readonly from: number, readonly bring: (job: Plain) => Plain }[] = [{ from: 1, bring: toTwo }]
+const MIGRATIONS: readonly { readonly from: number; readonly bring: (job: Plain) => Plain }[] = [
+  { from: 1, bring: toTwo },
+]
 
 /**
- * A job of an earlier version as this one reads it; what is not a job is left as it is. The same job always comes to the same, on whichever bench.
+ * A job of an earlier version as this one reads it; what is not a job is left as it is. The same job always comes to
+ * the same, on whichever bench.
  */
 export function upToDate(job: unknown): unknown {
   if (!isPlain(job)) return job
   const { version } = job
-  return MIGRATIONS.filter(({ from }) => typeof version === 'number' && version <= from).reduce((found, { bring }) => bring(found), job)
+  return MIGRATIONS.filter(({ from }) => typeof version === 'number' && version <= from).reduce(
+    (found, { bring }) => bring(found),
+    job,
+  )
 }

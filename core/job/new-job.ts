@@ -2,5 +2,13 @@ import { JOB_VERSION, jobSchema, type Job } from './job.schema'
 
 /** A new job with nothing settled. The caller gives the id and the time: the core has no clock. */
 export function newJob(id: string, title: string, customer: string, at: string): Job {
-  return jobSchema.parse({ kind: 'wild-sparrow/job', version: JOB_VERSION, id, title, customer, takenInAt: at, updatedAt: at })
+  return jobSchema.parse({
+    kind: 'wild-sparrow/job',
+    version: JOB_VERSION,
+    id,
+    title,
+    customer,
+    takenInAt: at,
+    updatedAt: at,
+  })
 }

@@ -2,10 +2,13 @@ import { entryKey } from './entry-key'
 
 /** A key of an object, a place in a list, or `#` and what an entry of a list is known by. */
 export type PathKey = string | number
-export interface Patch { readonly path: readonly PathKey[], readonly value: unknown }
+export interface Patch {
+  readonly path: readonly PathKey[]
+  readonly value: unknown
+}
 
 const FORBIDDEN = new Set(['__proto__', 'prototype', 'constructor'])
-const named = (key: PathKey): string | null => typeof key === 'string' && key.startsWith('#') ? key.slice(1) : null
+const named = (key: PathKey): string | null => (typeof key === 'string' && key.startsWith('#') ? key.slice(1) : null)
 
 /** Where in a list a key leads: its place, or the place of the entry it names; -1 where there is none. */
 function placeIn(list: readonly unknown[], key: PathKey): number {
@@ -21,7 +24,10 @@ function step(node: unknown, key: PathKey): unknown {
 /** The value at a path, or undefined where there is nothing. */
 export const valueAt = (root: unknown, path: readonly PathKey[]): unknown => path.reduce<unknown>(step, root)
 
-/** The path with places in lists put as what stands there is known by, so that it leads to the same entry after others have come or gone. */
+/**
+ * The path with places in lists put as what stands there is known by, so that it leads to the same entry after others
+ * have come or gone.
+ */
 export function addressed(root: unknown, path: readonly PathKey[]): PathKey[] {
   return path.map((key, n) => {
     const node = valueAt(root, path.slice(0, n))
@@ -32,9 +38,11 @@ export function addressed(root: unknown, path: readonly PathKey[]): PathKey[] {
 }
 
 /**
- * A copy of the document with one value replaced; what lies off the path is shared, not copied. A value of undefined takes the key away.
+ * A copy of the document with one value replaced; what lies off the path is shared, not copied. A value of undefined
+ * takes the key away.
  * A path through an entry that is gone changes nothing.
- * @throws Error on a path through a value that holds nothing, or through an object's prototype: a mistake in the program
+ * @throws Error on a path through a value that holds nothing, or through an object's prototype: a mistake in the
+ * program
  */
 export function applyPatch<T>(root: T, { path, value }: Patch): T {
   if (path.length === 0) return value as T

@@ -10,27 +10,52 @@ export const TRACE_KINDS = { crack: 'crack', hole: 'hole', edge: 'lost edge', ou
 const keys = <T extends object>(table: T) => Object.keys(table) as [keyof T & string, ...(keyof T & string)[]]
 const pixel = z.tuple([z.number().min(-1e5).max(1e5), z.number().min(-1e5).max(1e5)])
 export type Pixel = z.output<typeof pixel>
-const stored = z.strictObject({ typed: z.string().overwrite(visible).max(60), value: z.number().min(-1e12).max(1e12).nullable() })
+const stored = z.strictObject({
+  typed: z.string().overwrite(visible).max(60),
+  value: z.number().min(-1e12).max(1e12).nullable(),
+})
 
-/** A picture of the part: its bytes lie beside the job under its id, this is what was marked on it, in pixels of the picture. */
+/**
+ * A picture of the part: its bytes lie beside the job under its id, this is what was marked on it, in pixels of the
+ * picture.
+ */
 export const pictureSchema = z.strictObject({
-  id: z.string().min(1).max(64).regex(/^[\w-]+$/),
+  id: z
+    .string()
+    .min(1)
+    .max(64)
+    .regex(/^[\w-]+$/),
   name: text(120),
   stage: z.enum(keys(PICTURE_STAGES)).default('before'),
   /** The picture this one is the before or after of. */
   pair: z.string().max(64).nullable().default(null),
   widthPx: z.number().int().min(1).max(40_000),
   heightPx: z.number().int().min(1).max(40_000),
-  scale: z.strictObject({
-    /** Two points a known way apart, or the four corners, in turn, of something flat of known width and height. */
-    kind: z.enum(['two', 'four']).default('two'),
-    px: z.array(pixel).max(4).default([]),
-    apartMm: stored.default({ typed: '', value: null }),
-    wideMm: stored.default({ typed: '', value: null }),
-    highMm: stored.default({ typed: '', value: null }),
-  }).prefault({}),
-  traces: z.array(z.strictObject({ id: z.string().min(1).max(64), kind: z.enum(keys(TRACE_KINDS)), name: text(80), px: z.array(pixel).max(2000).default([]) })).max(40).default([]),
-  pins: z.array(z.strictObject({ id: z.string().min(1).max(64), px: pixel, words: text(200) })).max(40).default([]),
+  scale: z
+    .strictObject({
+      /** Two points a known way apart, or the four corners, in turn, of something flat of known width and height. */
+      kind: z.enum(['two', 'four']).default('two'),
+      px: z.array(pixel).max(4).default([]),
+      apartMm: stored.default({ typed: '', value: null }),
+      wideMm: stored.default({ typed: '', value: null }),
+      highMm: stored.default({ typed: '', value: null }),
+    })
+    .prefault({}),
+  traces: z
+    .array(
+      z.strictObject({
+        id: z.string().min(1).max(64),
+        kind: z.enum(keys(TRACE_KINDS)),
+        name: text(80),
+        px: z.array(pixel).max(2000).default([]),
+      }),
+    )
+    .max(40)
+    .default([]),
+  pins: z
+    .array(z.strictObject({ id: z.string().min(1).max(64), px: pixel, words: text(200) }))
+    .max(40)
+    .default([]),
 })
 export type Picture = z.output<typeof pictureSchema>
 export type Trace = Picture['traces'][number]

@@ -16,16 +16,31 @@ describe('tables for a spreadsheet', () => {
   it('come back with a row for each job and each thing seen', () => {
     const { data } = Papa.parse<Record<string, string>>(jobsCsv(jobs), { header: true, skipEmptyLines: true })
     expect(data.map(row => row.title)).toEqual(jobs.map(job => job.title))
-    expect(Papa.parse(logCsv(jobs), { header: true, skipEmptyLines: true }).data).toHaveLength(jobs.reduce((sum, job) => sum + job.weld.log.length, 0))
+    expect(Papa.parse(logCsv(jobs), { header: true, skipEmptyLines: true }).data).toHaveLength(
+      jobs.reduce((sum, job) => sum + job.weld.log.length, 0),
+    )
   })
   it('hold no cell that a spreadsheet would run, whatever was written', () => {
-    fc.assert(fc.property(fc.constantFrom('=', '+', '-', '@', '\t=', '\r='), fc.string({ maxLength: 40 }), (start, rest) => {
-      const evil: Job = { ...newJob('a', 'x', '', '2026-11-12T09:00:00Z'), title: `${start}${rest}`.slice(0, 120) || 'x', customer: `${start}cmd|' /C calc'!A0` }
-      const { data } = Papa.parse<string[]>(jobsCsv([evil]), { skipEmptyLines: true })
-      return data.slice(1).flat().every(cell => !/^[=+\-@\t\r]/.test(cell))
-    }), { seed: 131 })
+    fc.assert(
+      fc.property(fc.constantFrom('=', '+', '-', '@', '\t=', '\r='), fc.string({ maxLength: 40 }), (start, rest) => {
+        const evil: Job = {
+          ...newJob('a', 'x', '', '2026-11-12T09:00:00Z'),
+          title: `${start}${rest}`.slice(0, 120) || 'x',
+          customer: `${start}cmd|' /C calc'!A0`,
+        }
+        const { data } = Papa.parse<string[]>(jobsCsv([evil]), { skipEmptyLines: true })
+        return data
+          .slice(1)
+          .flat()
+          .every(cell => !/^[=+\-@\t\r]/.test(cell))
+      }),
+      { seed: 131 },
+    )
     const broken = { ...newJob('a', 'x', '', '2026-11-12T09:00:00Z'), title: '=1+1\nx', customer: '@SUM(A1)\n' }
-    expect(Papa.parse<string[]>(jobsCsv([broken]), { skipEmptyLines: true }).data[1]!.slice(1, 3)).toEqual(["'=1+1\nx", "'@SUM(A1)\n"])
+    expect(Papa.parse<string[]>(jobsCsv([broken]), { skipEmptyLines: true }).data[1]!.slice(1, 3)).toEqual([
+      "'=1+1\nx",
+      "'@SUM(A1)\n",
+    ])
   })
 })
 
@@ -39,7 +54,12 @@ describe('the cards of a shelf', () => {
     expect(findCards(jobs.map(cardOf), '  ')).toHaveLength(jobs.length)
     expect(findCards(jobs.map(cardOf), 'no such thing')).toEqual([])
   })
-  it.each([['gearbx cover', 'gearbox-cover'], ['signla post', 'signal-bracket'], ['dome shuter', 'dome-shutter'], ['split cornar', 'press-tray']])('finds “%s” with its slip', (typed, id) => {
+  it.each([
+    ['gearbx cover', 'gearbox-cover'],
+    ['signla post', 'signal-bracket'],
+    ['dome shuter', 'dome-shutter'],
+    ['split cornar', 'press-tray'],
+  ])('finds “%s” with its slip', (typed, id) => {
     expect(findCards(jobs.map(cardOf), typed)).toEqual([])
     expect(likeCards(jobs.map(cardOf), typed)[0]?.id).toBe(id)
   })

@@ -3,7 +3,15 @@ import { isPlain, entryKey } from './entry-key'
 import { jobSchema } from './job.schema'
 import { WORDS } from './text'
 
-interface Inside { def: { type: string, innerType?: z.core.$ZodType, element?: z.core.$ZodType, valueType?: z.core.$ZodType, shape?: Record<string, z.core.$ZodType> } }
+interface Inside {
+  def: {
+    type: string
+    innerType?: z.core.$ZodType
+    element?: z.core.$ZodType
+    valueType?: z.core.$ZodType
+    shape?: Record<string, z.core.$ZodType>
+  }
+}
 
 /** Paths of a schema that hold a person's words; `*` stands for any entry. */
 function wordPaths(schema: z.core.$ZodType, path: readonly string[] = []): string[] {
@@ -20,10 +28,15 @@ let patterns: string[][] | null = null
 /** Whether a path leads to a person's words: it fits a path of the schema, `*` fitting anything. */
 function isWords(path: readonly string[]): boolean {
   patterns ??= wordPaths(jobSchema).map(each => each.split('.'))
-  return patterns.some(pattern => pattern.length === path.length && pattern.every((key, n) => key === '*' || key === path[n]))
+  return patterns.some(
+    pattern => pattern.length === path.length && pattern.every((key, n) => key === '*' || key === path[n]),
+  )
 }
 
-export interface Said { readonly field: string, readonly words: string }
+export interface Said {
+  readonly field: string
+  readonly words: string
+}
 
 /** The words that a person wrote in a field's value, each with its place: log notes and names of pictures too. */
 export function wordsOf(field: string, value: unknown): Said[] {

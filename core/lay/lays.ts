@@ -3,38 +3,87 @@ import type { Laid } from '../mend/kind'
 import { UP_TO, type UpTo } from './process.table'
 
 /** Order of the sides. */
-export const ORDERS = { 'alternate': 'turn about', 'one-then-other': 'one side finished before the other', 'roots-then-fills': 'roots on both sides before the fills' } as const
+export const ORDERS = {
+  alternate: 'turn about',
+  'one-then-other': 'one side finished before the other',
+  'roots-then-fills': 'roots on both sides before the fills',
+} as const
 export type Order = keyof typeof ORDERS
 
-export interface WantedLay { readonly process: ProcessId, readonly filler: string, readonly upTo: UpTo }
-/** A run of passes of one process with one filler on one side. `filler` is null for an arc that sits on the metal without rod. */
-export interface Lay { readonly process: ProcessId, readonly filler: string | null, readonly side: 1 | 2, readonly volumeMm3: number, readonly runMm: number, readonly boilOut?: boolean }
+export interface WantedLay {
+  readonly process: ProcessId
+  readonly filler: string
+  readonly upTo: UpTo
+}
+/**
+ * A run of passes of one process with one filler on one side. `filler` is null for an arc that sits on the metal
+ * without rod.
+ */
+export interface Lay {
+  readonly process: ProcessId
+  readonly filler: string | null
+  readonly side: 1 | 2
+  readonly volumeMm3: number
+  readonly runMm: number
+  readonly boilOut?: boolean
+}
 
 /** Dirt that only an arc without rod brings out. */
 const BOILED: ReadonlySet<Soak> = new Set(['oily', 'oil-soaked'])
 
 /**
- * Lays in the order they are run: an arc without rod first where the part held oil and an arc can sit on it, then each wanted lay up to
- * where it goes, side by side in the order chosen. What the last leaves is the last's: all the metal is laid.
+ * Lays in the order they are run: an arc without rod first where the part held oil and an arc can sit on it, then each
+ * wanted lay up to where it goes, side by side in the order chosen. What the last leaves is the last's: all the metal
+ * is laid.
  */
-export function laysOf(laid: readonly Laid[], wanted: readonly WantedLay[], soak: Soak, order: Order, sitsArc: boolean): Lay[] {
+export function laysOf(
+  laid: readonly Laid[],
+  wanted: readonly WantedLay[],
+  soak: Soak,
+  order: Order,
+  sitsArc: boolean,
+): Lay[] {
   if (!laid.length) return []
   let reached = 0
-  const steps = wanted.map((lay, n) => {
-    const from = reached
-    reached = n === wanted.length - 1 ? 1 : Math.max(from, UP_TO[lay.upTo])
-    return { ...lay, share: reached - from }
-  }).filter(step => step.share > 0)
-  const boil: Lay[] = sitsArc && BOILED.has(soak) && wanted[0] ? [...new Set(laid.map(one => one.side))].map(side => ({ process: wanted[0]!.process, filler: null, side, volumeMm3: 0, runMm: Math.max(...laid.filter(one => one.side === side).map(one => one.runMm)), boilOut: true })) : []
+  const steps = wanted
+    .map((lay, n) => {
+      const from = reached
+      reached = n === wanted.length - 1 ? 1 : Math.max(from, UP_TO[lay.upTo])
+      return { ...lay, share: reached - from }
+    })
+    .filter(step => step.share > 0)
+  const boil: Lay[] =
+    sitsArc && BOILED.has(soak) && wanted[0]
+      ? [...new Set(laid.map(one => one.side))].map(side => ({
+          process: wanted[0]!.process,
+          filler: null,
+          side,
+          volumeMm3: 0,
+          runMm: Math.max(...laid.filter(one => one.side === side).map(one => one.runMm)),
+          boilOut: true,
+        }))
+      : []
   const sides = [...new Set(laid.map(one => one.side))].toSorted()
-  const of = (side: 1 | 2, step: typeof steps[number], share = step.share): Lay => {
+  const of = (side: 1 | 2, step: (typeof steps)[number], share = step.share): Lay => {
     const mine = laid.filter(one => one.side === side)
     const volumeMm3 = mine.reduce((sum, one) => sum + one.volumeMm3, 0)
-    return { process: step.process, filler: step.filler, side, volumeMm3: volumeMm3 * share, runMm: mine.reduce((sum, one) => sum + one.volumeMm3 * one.runMm, 0) / (volumeMm3 || 1) }
+    return {
+      process: step.process,
+      filler: step.filler,
+      side,
+      volumeMm3: volumeMm3 * share,
+      runMm: mine.reduce((sum, one) => sum + one.volumeMm3 * one.runMm, 0) / (volumeMm3 || 1),
+    }
   }
-  if (order === 'one-then-other' || sides.length < 2) return [...boil, ...sides.flatMap(side => steps.map(step => of(side, step)))]
+  if (order === 'one-then-other' || sides.length < 2)
+    return [...boil, ...sides.flatMap(side => steps.map(step => of(side, step)))]
   // Turn about and roots first both bring the two sides up together; with one lay the root is a lay of its own.
   const [first, ...rest] = steps
-  if (order === 'roots-then-fills' && first && rest.length === 0 && first.share > UP_TO.root) return [...boil, ...sides.map(side => of(side, first, UP_TO.root)), ...sides.map(side => of(side, first, first.share - UP_TO.root))]
+  if (order === 'roots-then-fills' && first && rest.length === 0 && first.share > UP_TO.root)
+    return [
+      ...boil,
+      ...sides.map(side => of(side, first, UP_TO.root)),
+      ...sides.map(side => of(side, first, first.share - UP_TO.root)),
+    ]
   return [...boil, ...steps.flatMap(step => sides.map(side => of(side, step)))]
 }

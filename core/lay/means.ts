@@ -19,7 +19,8 @@ export interface Means {
 
 export const rodForWall = (wallMm: number): number => ROD_FOR_WALL.find(([toMm]) => wallMm <= toMm)![1]
 /** A gun on a thin wall is run cold in stitches, else pulsed or sprayed. */
-export const migModeFor = (process: string, wallMm: number): MigMode => process === 'mig-pulse' ? 'pulse' : wallMm <= 4 ? 'cold' : 'spray'
+export const migModeFor = (process: string, wallMm: number): MigMode =>
+  process === 'mig-pulse' ? 'pulse' : wallMm <= 4 ? 'cold' : 'spray'
 
 const ROD_LONG_MM = 914
 /** Arc until there is a puddle that takes rod, and back off at the end, for each pass. Common practice, no source. */
@@ -27,26 +28,40 @@ const PUDDLE_MIN = 0.15
 const NONE: Means = { passes: 0, massG: 0, rods: 0, wireM: 0, arcMin: 0, flameMin: 0 }
 
 /** Passes of beads of one section over a volume: at least one. */
-const passesFor = (lay: Lay, beadMm2: number) => Math.max(1, Math.ceil(lay.volumeMm3 / (beadMm2 * Math.max(1, lay.runMm)) - 1e-9))
+const passesFor = (lay: Lay, beadMm2: number) =>
+  Math.max(1, Math.ceil(lay.volumeMm3 / (beadMm2 * Math.max(1, lay.runMm)) - 1e-9))
 
 /**
- * What a lay takes, by what lays it: rods in beads of the rod's own section, wire in beads of the gun's own laying, a flame's rod by the
- * volume it fills. Deposits: common practice, no source, to about a third. @throws NoAnswer where the wire does not bear the current
+ * What a lay takes, by what lays it: rods in beads of the rod's own section, wire in beads of the gun's own laying, a
+ * flame's rod by the volume it fills. Deposits: common practice, no source, to about a third. @throws NoAnswer where
+ * the wire does not bear the current
  */
 export function meansOf(lay: Lay, filler: Alloy, wallMm: number, startC: number): Means {
   if (lay.boilOut) return { ...NONE, passes: 1 }
   const by = LAYS_BY[lay.process]
   if (by === 'wire') {
     const { depositGMin } = wireSetup(filler, wallMm, lay.process, startC)
-    const massG = lay.volumeMm3 * filler.densityGcm3 / 1000
-    return { ...NONE, massG, wireM: massG / LANDS_SHARE.wire / filler.densityGcm3 / (Math.PI / 4 * WIRE_MM ** 2), arcMin: massG / depositGMin, passes: passesFor(lay, depositGMin / filler.densityGcm3 * 1000 / GUN_TRAVEL_MM_MIN) }
+    const massG = (lay.volumeMm3 * filler.densityGcm3) / 1000
+    return {
+      ...NONE,
+      massG,
+      wireM: massG / LANDS_SHARE.wire / filler.densityGcm3 / ((Math.PI / 4) * WIRE_MM ** 2),
+      arcMin: massG / depositGMin,
+      passes: passesFor(lay, ((depositGMin / filler.densityGcm3) * 1000) / GUN_TRAVEL_MM_MIN),
+    }
   }
   const rodMm = rodForWall(wallMm)
-  const rodMm2 = Math.PI / 4 * rodMm ** 2
+  const rodMm2 = (Math.PI / 4) * rodMm ** 2
   const density = lay.process === 'zinc-rod-braze' ? BRAZE_RODS['zinc-al'].densityGcm3 : filler.densityGcm3
-  const massG = lay.volumeMm3 * density / 1000
-  const common = { ...NONE, massG, rods: lay.volumeMm3 / LANDS_SHARE.rod / (rodMm2 * ROD_LONG_MM), passes: passesFor(lay, BEAD_TO_ROD_AREA * rodMm2) }
-  if (by === 'flame') return { ...common, flameMin: lay.volumeMm3 / 1000 / FLAME_CM3_MIN[lay.process as keyof typeof FLAME_CM3_MIN] }
+  const massG = (lay.volumeMm3 * density) / 1000
+  const common = {
+    ...NONE,
+    massG,
+    rods: lay.volumeMm3 / LANDS_SHARE.rod / (rodMm2 * ROD_LONG_MM),
+    passes: passesFor(lay, BEAD_TO_ROD_AREA * rodMm2),
+  }
+  if (by === 'flame')
+    return { ...common, flameMin: lay.volumeMm3 / 1000 / FLAME_CM3_MIN[lay.process as keyof typeof FLAME_CM3_MIN] }
   return { ...common, arcMin: massG / (DEPOSIT_G_MIN_PER_MM2 * rodMm ** 2) + common.passes * PUDDLE_MIN }
 }
 
@@ -56,8 +71,7 @@ export function wireSetup(filler: Alloy, wallMm: number, process: string, startC
   for (const wireMm of [WIRE_MM, 1.2, 1.6]) {
     try {
       return { ...migSetup({ wireMm, filler, wallMm, mode, startC: Math.min(startC, 450) }), wireMm }
-    }
-    catch (error) {
+    } catch (error) {
       if (!(error instanceof NoAnswer)) throw error
     }
   }

@@ -2,11 +2,20 @@ import type { ProcessId } from '../call/process.table'
 
 /** How each process lays metal: by a rod in the hand, by a gun's wire, or by a rod and a flame. */
 export const LAYS_BY: Readonly<Record<ProcessId, 'rod' | 'wire' | 'flame'>> = {
-  'ac-tig': 'rod', 'mig-pulse': 'wire', 'mig-spool': 'wire', 'zinc-rod-braze': 'flame', 'al-si-braze': 'flame', 'oxy-fuel': 'flame',
+  'ac-tig': 'rod',
+  'mig-pulse': 'wire',
+  'mig-spool': 'wire',
+  'zinc-rod-braze': 'flame',
+  'al-si-braze': 'flame',
+  'oxy-fuel': 'flame',
 }
 
 /** Rod across for a wall up to this, mm. Common practice, no source. */
-export const ROD_FOR_WALL: readonly (readonly [toMm: number, rodMm: number])[] = [[2.5, 1.6], [7, 2.4], [Infinity, 3.2]]
+export const ROD_FOR_WALL: readonly (readonly [toMm: number, rodMm: number])[] = [
+  [2.5, 1.6],
+  [7, 2.4],
+  [Infinity, 3.2],
+]
 export const WIRE_MM = 0.9
 /** Of what is fed, the share that lands: rod ends and spatter. Common practice, no source. */
 export const LANDS_SHARE = { rod: 0.9, wire: 0.95, flame: 0.9 } as const

@@ -15,19 +15,24 @@ describe('pressure decay', () => {
   })
   it('stores what an isentropic expansion gives: 10 bar of air in a litre, about 1.2 kJ', () => {
     // W = p V / (γ − 1) [1 − (p₀/p)^((γ−1)/γ)] for p = 1101.325 kPa.
-    const closed = 1101.325 / 0.4 * (1 - (101.325 / 1101.325) ** (0.4 / 1.4))
+    const closed = (1101.325 / 0.4) * (1 - (101.325 / 1101.325) ** (0.4 / 1.4))
     expect(leakDecay({ ...STILL, startKPa: 1000 }).storedJ).toBeCloseTo(closed, 6)
     expect(closed).toBeGreaterThan(1100)
   })
   it('finds a hole whose choked flow is the textbook 0.0404 · A · p/√T', () => {
     const high = leakDecay({ ...STILL, startKPa: 500, endKPa: 499.9 })
-    const area = Math.PI / 4 * (high.holeUm * 1e-6) ** 2 * 0.6
-    const massKgS = 0.040418 * area * (601.275e3) / Math.sqrt(273.15)
-    expect(massKgS * 287.05 * 273.15 / 101325 * 6e7 / high.sccm).toBeCloseTo(1, 3)
+    const area = (Math.PI / 4) * (high.holeUm * 1e-6) ** 2 * 0.6
+    const massKgS = (0.040418 * area * 601.275e3) / Math.sqrt(273.15)
+    expect((((massKgS * 287.05 * 273.15) / 101325) * 6e7) / high.sccm).toBeCloseTo(1, 3)
   })
   it('stops a test that stores too much', () => {
     const asked = questions.ask('leak.decay', { volumeL: 20, startKPa: '60 psi', endKPa: '59 psi', seconds: 60 })
-    expect(asked.ok && asked.cautions.some(entry => entry.code === 'stored-energy' && entry.level === 'stop')).toBe(true)
+    expect(asked.ok && asked.cautions.some(entry => entry.code === 'stored-energy' && entry.level === 'stop')).toBe(
+      true,
+    )
   })
-  it('has no answer below vacuum', () => expect(questions.ask('leak.decay', { volumeL: 1, startKPa: 5, endKPa: -101, seconds: 60, baroKPa: 90 })).toMatchObject({ ok: false, error: { kind: 'no-answer' } }))
+  it('has no answer below vacuum', () =>
+    expect(
+      questions.ask('leak.decay', { volumeL: 1, startKPa: 5, endKPa: -101, seconds: 60, baroKPa: 90 }),
+    ).toMatchObject({ ok: false, error: { kind: 'no-answer' } }))
 })

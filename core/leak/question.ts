@@ -20,11 +20,24 @@ export const leakDecayQuestion = question({
     baroKPa: positive('kPa', { min: 30, max: 120 }).default(STANDARD_KPA),
   }),
   example: { volumeL: 2.4, startKPa: 10, endKPa: 9.2, seconds: 300, startC: 20 },
-  solve: (input) => {
+  solve: input => {
     const { working, ...answer } = leakDecay({ ...input, endC: input.endC ?? input.startC })
     return {
-      answer, working,
-      cautions: [caution('pressure-test'), ...(answer.storedJ > MOST_STORED_J ? [{ code: 'stored-energy', level: 'stop' as const, title: 'Stored energy', text: 'This much air under pressure can kill when the part lets go. Do it with water, or at a few kPa.' }] : [])],
+      answer,
+      working,
+      cautions: [
+        caution('pressure-test'),
+        ...(answer.storedJ > MOST_STORED_J
+          ? [
+              {
+                code: 'stored-energy',
+                level: 'stop' as const,
+                title: 'Stored energy',
+                text: 'This much air under pressure can kill when the part lets go. Do it with water, or at a few kPa.',
+              },
+            ]
+          : []),
+      ],
     }
   },
 })

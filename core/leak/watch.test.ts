@@ -8,7 +8,9 @@ describe('a leak while it is watched', () => {
   it('is that of the decay question', () => {
     const found = watchedLeak(2, at(0, 20, 26), at(300, 19, 20))!
     expect(found).toMatchObject({ seconds: 300, corrected: true })
-    expect(found.sccm).toBe(leakDecay({ volumeL: 2, startKPa: 20, endKPa: 19, seconds: 300, startC: 26, endC: 20, baroKPa: 101.325 }).sccm)
+    expect(found.sccm).toBe(
+      leakDecay({ volumeL: 2, startKPa: 20, endKPa: 19, seconds: 300, startC: 26, endC: 20, baroKPa: 101.325 }).sccm,
+    )
   })
   it('a thermometer put on half way makes no leak: nothing lost is nothing lost', () => {
     const found = watchedLeak(2, at(0, 20, null), at(60, 20, 95))!

@@ -5,7 +5,11 @@ import type { Does, Moves } from '../part/words.table'
 import type { Soak } from '../call/process.table'
 
 /** What one piece of the part is: the casting, the bracket of plate welded to it. */
-export interface PartBody { readonly id: string, readonly alloy: Alloy, readonly wallMm: number }
+export interface PartBody {
+  readonly id: string
+  readonly alloy: Alloy
+  readonly wallMm: number
+}
 
 /** What a mend knows of the part it is on. */
 export interface PartFacts {
@@ -28,10 +32,20 @@ export interface KindInput<F extends Fields> {
 }
 
 /** Metal laid on one side in one place: a section along a run. */
-export interface Laid { readonly side: 1 | 2, readonly volumeMm3: number, /** Length of one pass, on average. */ readonly runMm: number, /** Width of the face left by it, for dressing. */ readonly wideMm: number }
+export interface Laid {
+  readonly side: 1 | 2
+  readonly volumeMm3: number
+  /** Length of one pass, on average. */ readonly runMm: number
+  /** Width of the face left by it, for dressing. */ readonly wideMm: number
+}
 
 /** A step of the hand or of the machine, known by its code; the words stand in `words.ts`. */
-export interface Work { readonly code: string, readonly handMin: number, readonly machineMin?: number, /** Needs the mill or lathe set up. */ readonly mill?: boolean }
+export interface Work {
+  readonly code: string
+  readonly handMin: number
+  readonly machineMin?: number
+  /** Needs the mill or lathe set up. */ readonly mill?: boolean
+}
 
 /** What one mend asks for, whatever process lays it. */
 export interface MendWork {
@@ -47,9 +61,9 @@ export interface MendWork {
   /** The way chosen, where there are several. */
   readonly way: string | null
   /** Ways that its state rules out, each with the code of its reason. */
-  readonly ruledOut?: readonly { way: string, why: string }[]
+  readonly ruledOut?: readonly { way: string; why: string }[]
   /** What it takes off the chance that it lasts, points, each with the code of its reason. */
-  readonly risks: readonly { code: string, points: number }[]
+  readonly risks: readonly { code: string; points: number }[]
   /** Why it can't be mended at all, as a code; null where it can. */
   readonly refused: string | null
 }
@@ -66,4 +80,13 @@ export interface MendKind<Id extends string = string, F extends Fields = Fields>
 export const mendKind = <Id extends string, F extends Fields>(kind: MendKind<Id, F>): MendKind<Id, F> => kind
 
 /** What most mends have nothing of. */
-export const PLAIN = { removedMm3: 0, opening: [], rebuild: [], checks: [], cautions: [], way: null, risks: [], refused: null } as const satisfies Partial<MendWork>
+export const PLAIN = {
+  removedMm3: 0,
+  opening: [],
+  rebuild: [],
+  checks: [],
+  cautions: [],
+  way: null,
+  risks: [],
+  refused: null,
+} as const satisfies Partial<MendWork>

@@ -1,4 +1,7 @@
-/** Minutes of hand and machine by step. Common practice (no source) and judgement; the whole jobs of the trade hold them (trade.test.ts). */
+/**
+ * Minutes of hand and machine by step. Common practice (no source) and judgement; the whole jobs of the trade hold them
+ * (trade.test.ts).
+ */
 export const FIND_ENDS_MIN = 0.6
 export const STOP_HOLE_MIN = 0.6
 /** Cutting metal out with a burr or disc: to begin, and for each cubic centimetre. */
@@ -37,13 +40,13 @@ export const MILL_FIND_MIN = 3
 export const TAKE_IN_MIN = 1.5
 export const WELD_SET_UP_MIN = 2
 export const BRAZE_SET_UP_MIN = 3
-export const DEGREASE_MIN = { 'dry': 1.5, 'handled': 2.5, 'oily': 10, 'oil-soaked': 20 } as const
+export const DEGREASE_MIN = { dry: 1.5, handled: 2.5, oily: 10, 'oil-soaked': 20 } as const
 export const UNCOAT_MIN = 4
 export const PROTECT_MIN_EACH = 3
 /** Brushing, turning and looking between passes. */
 export const BETWEEN_PASSES_MIN = 0.25
 /** Arc without rod until nothing more comes, for a mend. */
-export const BOIL_OUT_MIN = { 'dry': 0, 'handled': 0.3, 'oily': 3, 'oil-soaked': 9 } as const
+export const BOIL_OUT_MIN = { dry: 0, handled: 0.3, oily: 3, 'oil-soaked': 9 } as const
 /** Runs by itself: a bake for an oil-soaked part, and cooling for each kg. */
 export const BAKE_MIN = 60
 export const COOL_MIN = 12

@@ -16,9 +16,24 @@ import { window } from './window/plan'
 import { SHARED_WORDS } from './words'
 
 /** Every kind of mend; a new one adds its line here. */
-const KINDS = [crack, broken, hole, edge, turned, window, overlay, plate, joint, thread, boss, face, bore, bent] as const
+const KINDS = [
+  crack,
+  broken,
+  hole,
+  edge,
+  turned,
+  window,
+  overlay,
+  plate,
+  joint,
+  thread,
+  boss,
+  face,
+  bore,
+  bent,
+] as const
 
-export type KindId = typeof KINDS[number]['id']
+export type KindId = (typeof KINDS)[number]['id']
 export const KIND_IDS = KINDS.map(kind => kind.id) as [KindId, ...KindId[]]
 
 const BY_ID = new Map<string, MendKind>(KINDS.map(kind => [kind.id, kind as unknown as MendKind]))

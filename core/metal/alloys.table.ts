@@ -3,13 +3,16 @@ import type { FamilyId } from './families.table'
 /**
  * The alloys known here.
  *
- * Columns of `row`: name; family; form; composition limits in weight percent (a pair is a range, a single figure a maximum);
- * solidus and liquidus in °C; density in g/cm³ at 20 °C; conductivity in %IACS, least and most over the usual tempers;
+ * Columns of `row`: name; family; form; composition limits in weight percent (a pair is a range, a single figure a
+ * maximum); solidus and liquidus in °C; density in g/cm³ at 20 °C; conductivity in %IACS, least and most over the usual
+ * tempers;
  * Brinell hardness, least and most over the usual tempers; specific heat in J/(kg·K) near 100 °C.
  *
  * Sources, all recalled from memory and rounded as printed there:
- *   limits of wrought alloys and fillers: Aluminum Association, International Alloy Designations ("Teal sheets"); AWS A5.10;
- *   limits of castings: Aluminum Association, Designations for Castings and Ingot ("Pink sheets"); ASTM B85 for die castings;
+ *   limits of wrought alloys and fillers: Aluminum Association, International Alloy Designations ("Teal sheets"); AWS
+ * A5.10;
+ *   limits of castings: Aluminum Association, Designations for Castings and Ingot ("Pink sheets"); ASTM B85 for die
+ * castings;
  *   melting ranges, density, conductivity, specific heat: ASM Handbook vol. 2 (1990), and Aluminum Standards and Data;
  *   AZ91D: ASTM B94; zinc die-casting alloy AG40A: ASTM B86.
  */
@@ -33,18 +36,40 @@ export interface Alloy {
 }
 
 function nominal(limits: Readonly<Record<string, Limit>>): Record<string, number> {
-  return Object.fromEntries(Object.entries(limits)
-    .filter((entry): entry is [string, readonly [number, number]] => Array.isArray(entry[1]))
-    .map(([element, [min, max]]) => [element, Number(((min + max) / 2).toFixed(3))]))
+  return Object.fromEntries(
+    Object.entries(limits)
+      .filter((entry): entry is [string, readonly [number, number]] => Array.isArray(entry[1]))
+      .map(([element, [min, max]]) => [element, Number(((min + max) / 2).toFixed(3))]),
+  )
 }
 
 function row(
-  name: string, family: Alloy['family'], form: Form, limits: Record<string, Limit>,
-  [solidusC, liquidusC]: [number, number], densityGcm3: number, iacsPct: [number, number], hardnessHb: [number, number], specificHeatJkgK: number,
+  name: string,
+  family: Alloy['family'],
+  form: Form,
+  limits: Record<string, Limit>,
+  [solidusC, liquidusC]: [number, number],
+  densityGcm3: number,
+  iacsPct: [number, number],
+  hardnessHb: [number, number],
+  specificHeatJkgK: number,
 ): Alloy {
-  return { name, family, form, limits, pct: nominal(limits), solidusC, liquidusC, densityGcm3, iacsPct, hardnessHb, specificHeatJkgK }
+  return {
+    name,
+    family,
+    form,
+    limits,
+    pct: nominal(limits),
+    solidusC,
+    liquidusC,
+    densityGcm3,
+    iacsPct,
+    hardnessHb,
+    specificHeatJkgK,
+  }
 }
 
+// prettier-ignore
 export const ALLOYS: readonly Alloy[] = [
   row('1100', 'wrought-1xxx', 'wrought', { Si: 0.5, Fe: 0.6, Cu: [0.05, 0.20], Mn: 0.05, Zn: 0.10 }, [643, 657], 2.71, [57, 59], [23, 44], 904),
   row('2014', 'wrought-2xxx', 'wrought', { Si: [0.50, 1.2], Fe: 0.7, Cu: [3.9, 5.0], Mn: [0.40, 1.2], Mg: [0.20, 0.8], Cr: 0.10, Zn: 0.25, Ti: 0.15 }, [507, 638], 2.80, [34, 40], [105, 135], 880),

@@ -9,7 +9,9 @@ const BY_NAME = new Map(ALLOYS.map(alloy => [alloy.name, alloy]))
  * Temper, `ER`, `R`, `AA`, `EN AW-` and the casting's `.0` are taken off; nothing else is guessed.
  */
 export function findAlloy(written: string): Alloy | undefined {
-  const bare = written.trim().toUpperCase()
+  const bare = written
+    .trim()
+    .toUpperCase()
     .replace(/^(EN\s*)?(AA|AW|AC)[\s-]*(?=\d|[A-Z]\d)/, '')
     .replace(/^ER?[\s-]*(?=\d)/, '')
     .replace(/^R(?=\d)/, '')
@@ -19,9 +21,16 @@ export function findAlloy(written: string): Alloy | undefined {
 }
 
 /** A Zod schema for an alloy's name; comes out as its row. Refuses an unknown one with the nearest names. */
-export const alloyName = z.string({ error: 'an alloy name such as "6061-T6"' }).max(40).transform((written, context) => {
-  const alloy = findAlloy(written)
-  if (alloy) return alloy
-  context.issues.push({ code: 'custom', input: written, message: `"${written}" is not in the alloy table; nearest: ${nearest(written, [...BY_NAME.keys()]).join(', ')}` })
-  return z.NEVER
-})
+export const alloyName = z
+  .string({ error: 'an alloy name such as "6061-T6"' })
+  .max(40)
+  .transform((written, context) => {
+    const alloy = findAlloy(written)
+    if (alloy) return alloy
+    context.issues.push({
+      code: 'custom',
+      input: written,
+      message: `"${written}" is not in the alloy table; nearest: ${nearest(written, [...BY_NAME.keys()]).join(', ')}`,
+    })
+    return z.NEVER
+  })

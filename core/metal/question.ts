@@ -14,11 +14,44 @@ export const alloyList = question({
   example: {},
   solve: () => ({
     answer: {
-      alloys: ALLOYS.map(({ name, family, form, pct, limits, solidusC, liquidusC, densityGcm3, iacsPct, hardnessHb, specificHeatJkgK }) => ({
-        name, family, form, pct, limits, solidusC, liquidusC, densityGcm3, iacsPct: (iacsPct[0] + iacsPct[1]) / 2, iacsRangePct: iacsPct, hardnessHb, specificHeatJkgK,
-      })),
+      alloys: ALLOYS.map(
+        ({
+          name,
+          family,
+          form,
+          pct,
+          limits,
+          solidusC,
+          liquidusC,
+          densityGcm3,
+          iacsPct,
+          hardnessHb,
+          specificHeatJkgK,
+        }) => ({
+          name,
+          family,
+          form,
+          pct,
+          limits,
+          solidusC,
+          liquidusC,
+          densityGcm3,
+          iacsPct: (iacsPct[0] + iacsPct[1]) / 2,
+          iacsRangePct: iacsPct,
+          hardnessHb,
+          specificHeatJkgK,
+        }),
+      ),
     },
-    working: [{ label: 'Alloys', formula: 'read from the table', value: ALLOYS.length, unit: '', source: 'Aluminum Association; ASM Handbook vol. 2; recalled from memory' }],
+    working: [
+      {
+        label: 'Alloys',
+        formula: 'read from the table',
+        value: ALLOYS.length,
+        unit: '',
+        source: 'Aluminum Association; ASM Handbook vol. 2; recalled from memory',
+      },
+    ],
     cautions: [],
   }),
 })
@@ -45,11 +78,24 @@ export const alloyIdentify = question({
   purpose: 'Which alloy family a part belongs to, how sure, and which test to do next',
   input: z.strictObject({
     evidence: z.array(evidenceSchema).max(60).default([]),
-    use: z.string().max(120).refine(part => useByPart(part) !== undefined, { error: `one of: ${USES.map(row => row.part).join('; ')}` }).optional(),
+    use: z
+      .string()
+      .max(120)
+      .refine(part => useByPart(part) !== undefined, { error: `one of: ${USES.map(row => row.part).join('; ')}` })
+      .optional(),
   }),
-  example: { evidence: [{ test: 'form', seen: 'casting' }, { test: 'surface', seen: 'sand-grain' }, { test: 'density', gcm3: 2.69 }] },
+  example: {
+    evidence: [
+      { test: 'form', seen: 'casting' },
+      { test: 'surface', seen: 'sand-grain' },
+      { test: 'density', gcm3: 2.69 },
+    ],
+  },
   solve: ({ evidence, use }) => {
-    const all = use && !evidence.some(entry => entry.test === 'use') ? [...evidence, { test: 'use' as const, part: use }] : evidence
+    const all =
+      use && !evidence.some(entry => entry.test === 'use')
+        ? [...evidence, { test: 'use' as const, part: use }]
+        : evidence
     const { working, cautions, ...answer } = identify(all)
     return { answer, working, cautions }
   },

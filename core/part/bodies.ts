@@ -4,9 +4,20 @@ import { familyById, type FamilyId } from '../metal/families.table'
 import type { Evidence } from '../metal/identify/evidence'
 import { identify } from '../metal/identify/identify'
 
-export interface BodyGiven { id: string, alloy?: Alloy | undefined, evidence?: readonly Evidence[] | undefined, wallMm: number }
+export interface BodyGiven {
+  id: string
+  alloy?: Alloy | undefined
+  evidence?: readonly Evidence[] | undefined
+  wallMm: number
+}
 /** A body with its metal: named, or what the evidence says, with the odds of each family. */
-export interface Body { id: string, alloy: Alloy, wallMm: number, families: { id: FamilyId, probability: number }[], known: boolean }
+export interface Body {
+  id: string
+  alloy: Alloy
+  wallMm: number
+  families: { id: FamilyId; probability: number }[]
+  known: boolean
+}
 
 /** A casting of this kind comes oftenest over a bench: what a body is taken for of which nothing is said. Judgement. */
 const COMMONEST: FamilyId = 'cast-al-si-mg'
@@ -26,7 +37,13 @@ export function bodyOf({ id, alloy, evidence, wallMm }: BodyGiven): Body {
   }
   if (evidence?.length) {
     const { families } = identify(evidence)
-    return { id, alloy: sampleOf(families[0]!.id), wallMm, families: families.map(row => ({ id: row.id, probability: row.probability })), known: true }
+    return {
+      id,
+      alloy: sampleOf(families[0]!.id),
+      wallMm,
+      families: families.map(row => ({ id: row.id, probability: row.probability })),
+      known: true,
+    }
   }
   return { id, alloy: sampleOf(COMMONEST), wallMm, families: [{ id: COMMONEST, probability: 1 }], known: false }
 }

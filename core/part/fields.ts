@@ -4,9 +4,22 @@ import { SOAKS } from '../call/process.table'
 import { choice, flag, maybe, type Field } from '../field/field'
 import { DOES, MOVES } from './words.table'
 
-const same = <T extends string>(ids: readonly T[]) => Object.fromEntries(ids.map(id => [id, id.replaceAll('-', ' ')])) as Record<T, string>
-const names = (label: string): Field<readonly string[]> => ({ kind: 'choices', label, usual: [], required: false, schema: z.array(z.string().min(1).max(60)).max(30).default([]) as unknown as z.ZodType<readonly string[], unknown> })
-const name = (label: string): Field<string | undefined> => ({ kind: 'text', label, usual: undefined, required: false, schema: z.string().max(400).optional() })
+const same = <T extends string>(ids: readonly T[]) =>
+  Object.fromEntries(ids.map(id => [id, id.replaceAll('-', ' ')])) as Record<T, string>
+const names = (label: string): Field<readonly string[]> => ({
+  kind: 'choices',
+  label,
+  usual: [],
+  required: false,
+  schema: z.array(z.string().min(1).max(60)).max(30).default([]) as unknown as z.ZodType<readonly string[], unknown>,
+})
+const name = (label: string): Field<string | undefined> => ({
+  kind: 'text',
+  label,
+  usual: undefined,
+  required: false,
+  schema: z.string().max(400).optional(),
+})
 
 /** What is asked of the part as a whole. */
 export const fields = {

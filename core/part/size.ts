@@ -1,11 +1,21 @@
 import type { Step } from '../ask/question'
 
-export interface Sizes { lengthMm: number, widthMm: number, heightMm?: number | undefined, wallMm: number }
-export interface Lump { volumeMm3: number, skinMm2: number, plate: boolean }
+export interface Sizes {
+  lengthMm: number
+  widthMm: number
+  heightMm?: number | undefined
+  wallMm: number
+}
+export interface Lump {
+  volumeMm3: number
+  skinMm2: number
+  plate: boolean
+}
 
 /**
- * Metal and skin of a part from its sizes over all and its wall: a tray (bottom and four walls, open on one side), or a plate where no
- * height worth the name is given. Plane geometry, exact for those two; bosses and ribs are left out, so a casting is a tenth to a third light.
+ * Metal and skin of a part from its sizes over all and its wall: a tray (bottom and four walls, open on one side), or a
+ * plate where no height worth the name is given. Plane geometry, exact for those two; bosses and ribs are left out, so
+ * a casting is a tenth to a third light.
  */
 export function lumpOfSizes({ lengthMm: l, widthMm: w, heightMm, wallMm: t }: Sizes): Lump {
   const height = heightMm && heightMm > 0 ? heightMm : t
@@ -13,17 +23,33 @@ export function lumpOfSizes({ lengthMm: l, widthMm: w, heightMm, wallMm: t }: Si
   const thin = Math.min(t, height)
   if (plate) return { plate, volumeMm3: l * w * thin, skinMm2: 2 * l * w + 2 * (l + w) * thin }
   return {
-    plate, volumeMm3: l * w * height - (l - 2 * t) * (w - 2 * t) * (height - t),
-    skinMm2: l * w + 2 * height * (l + w) + (l - 2 * t) * (w - 2 * t) + 2 * (height - t) * (l + w - 4 * t) + 2 * t * (l + w - 2 * t),
+    plate,
+    volumeMm3: l * w * height - (l - 2 * t) * (w - 2 * t) * (height - t),
+    skinMm2:
+      l * w +
+      2 * height * (l + w) +
+      (l - 2 * t) * (w - 2 * t) +
+      2 * (height - t) * (l + w - 4 * t) +
+      2 * t * (l + w - 2 * t),
   }
 }
 
-/** Skin of a part of which only the mass and the wall are known: both faces of a sheet of that wall. A thick or solid part has less. */
-export const skinOfMassMm2 = (massG: number, densityGcm3: number, wallMm: number): number => 2 * massG / densityGcm3 * 1000 / wallMm
+/**
+ * Skin of a part of which only the mass and the wall are known: both faces of a sheet of that wall. A thick or solid
+ * part has less.
+ */
+export const skinOfMassMm2 = (massG: number, densityGcm3: number, wallMm: number): number =>
+  (((2 * massG) / densityGcm3) * 1000) / wallMm
 
 /** How a lump came out, for its working. */
 export const lumpSteps = (lump: Lump, massG: number, source: string): Step[] => [
-  { label: 'Metal', formula: lump.plate ? 'length × width × thickness' : 'a tray of that wall, open on one side', value: lump.volumeMm3 / 1000, unit: 'cm³', source: 'plane geometry' },
+  {
+    label: 'Metal',
+    formula: lump.plate ? 'length × width × thickness' : 'a tray of that wall, open on one side',
+    value: lump.volumeMm3 / 1000,
+    unit: 'cm³',
+    source: 'plane geometry',
+  },
   { label: 'Mass', formula: source, value: massG, unit: 'g', source: 'ASM Handbook vol. 2 densities, from memory' },
   { label: 'Skin', formula: 'inside and outside', value: lump.skinMm2, unit: 'mm²', source: 'plane geometry' },
 ]

@@ -1,5 +1,5 @@
 /** How a part moves at its work. */
-export const MOVES = { 'still': 'stands still', 'spins': 'spins', 'to-and-fro': 'goes to and fro' } as const
+export const MOVES = { still: 'stands still', spins: 'spins', 'to-and-fro': 'goes to and fro' } as const
 export type Moves = keyof typeof MOVES
 
 /** What a part does. */

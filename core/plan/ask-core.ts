@@ -4,10 +4,17 @@ import type { Asked } from '../ask/registry'
 import { questions } from '../questions'
 import type { Working } from './parts'
 
-export interface PlanAnswer<Out> { answer: Out, working: Working, cautions: readonly Caution[] }
-export type AskedForPlan<Out> = ({ ok: true } & PlanAnswer<Out>) | { ok: false, reason: string }
+export interface PlanAnswer<Out> {
+  answer: Out
+  working: Working
+  cautions: readonly Caution[]
+}
+export type AskedForPlan<Out> = ({ ok: true } & PlanAnswer<Out>) | { ok: false; reason: string }
 
-/** The core is pure, so an answer stands for its input for good; typing in one field leaves most questions of a plan as they were. */
+/**
+ * The core is pure, so an answer stands for its input for good; typing in one field leaves most questions of a plan as
+ * they were.
+ */
 const remembered = new Map<string, AskedForPlan<unknown>>()
 const MOST_REMEMBERED = 400
 
@@ -27,10 +34,25 @@ export function askFor<Out>(name: string, title: string, input: unknown): AskedF
 
 function askAfresh<Out>(name: string, title: string, input: unknown): AskedForPlan<Out> {
   const asked: Asked = questions.ask(name, input)
-  if (asked.ok) return { ok: true, answer: asked.answer as Out, working: { title, question: name, input, steps: asked.working }, cautions: asked.cautions }
+  if (asked.ok)
+    return {
+      ok: true,
+      answer: asked.answer as Out,
+      working: { title, question: name, input, steps: asked.working },
+      cautions: asked.cautions,
+    }
   const { error } = asked
   return {
     ok: false,
-    reason: error.kind === 'no-answer' ? error.reason : error.kind === 'invalid-input' ? error.issues.map(issue => issue.path ? `the ${labelOfKey(issue.path)} ${issue.message}` : issue.message).join('; ') : error.kind === 'fault' ? `${error.reason} (${error.code})` : `no question ${error.name}`,
+    reason:
+      error.kind === 'no-answer'
+        ? error.reason
+        : error.kind === 'invalid-input'
+          ? error.issues
+              .map(issue => (issue.path ? `the ${labelOfKey(issue.path)} ${issue.message}` : issue.message))
+              .join('; ')
+          : error.kind === 'fault'
+            ? `${error.reason} (${error.code})`
+            : `no question ${error.name}`,
   }
 }

@@ -15,18 +15,26 @@ export interface BrazeData {
   plan: BrazePlan
   rod: BrazeRod
   torch: Torch
-  base: { name: string, solidusC: number, liquidusC: number }
+  base: { name: string; solidusC: number; liquidusC: number }
   serviceC: number
   /** To working heat, and laying the rod by hand; without the cooling. */
   minutes: number
   /** The heavier rod on a turning part; null where it does not turn or nothing is known of the filling. */
-  unbalance: { unbalanceGmm: number, correctG: number, radiusMm: number } | null
+  unbalance: { unbalanceGmm: number; correctG: number; radiusMm: number } | null
   working: Working
   unbalanceWorking: Working | null
 }
 
 /** Brazing of this job with the torch of its kit, or what it still wants. */
-export function brazeOf(job: Job, kit: Kit, body: Body | null, alloy: Alloy, warm: WarmData, process: ProcessId, joint: { volumeMm3: number, faceMm2: number }): BrazeData | { wants: string[] } | { reason: string } | null {
+export function brazeOf(
+  job: Job,
+  kit: Kit,
+  body: Body | null,
+  alloy: Alloy,
+  warm: WarmData,
+  process: ProcessId,
+  joint: { volumeMm3: number; faceMm2: number },
+): BrazeData | { wants: string[] } | { reason: string } | null {
   const rod = BRAZE_ROD_OF[process]
   if (!rod) return null
   const torch = kit.torches.find(entry => entry.id === job.warm.torch) ?? kit.torches[0]
@@ -34,47 +42,137 @@ export function brazeOf(job: Job, kit: Kit, body: Body | null, alloy: Alloy, war
   if (!torch || !body) return { wants }
   const serviceC = job.takeIn.hotC.value ?? 40
   const asked = askFor<BrazePlan>('braze.plan', 'Rod and flame', {
-    baseAlloy: alloy.name, rod, massKg: body.massKg, areaMm2: body.areaMm2, sourceW: torch.powerW, efficiencyPct: torch.efficiencyPct, ambientC: Math.min(100, warm.startC), serviceC,
+    baseAlloy: alloy.name,
+    rod,
+    massKg: body.massKg,
+    areaMm2: body.areaMm2,
+    sourceW: torch.powerW,
+    efficiencyPct: torch.efficiencyPct,
+    ambientC: Math.min(100, warm.startC),
+    serviceC,
   })
   if (!asked.ok) return { reason: asked.reason }
   const radiusMm = job.open.work === 'turned' && job.open.turnedMm.value ? job.open.turnedMm.value / 2 : null
-  const heavy = radiusMm && joint.volumeMm3 > 0
-    ? askFor<{ unbalanceGmm: number, correctG: number }>('balance.correct', 'A heavier rod on a turning part', { radiusMm, volumeMm3: joint.volumeMm3, densityGcm3: BRAZE_RODS[rod].densityGcm3, replacedDensityGcm3: alloy.densityGcm3, atRadiusMm: radiusMm })
-    : null
+  const heavy =
+    radiusMm && joint.volumeMm3 > 0
+      ? askFor<{ unbalanceGmm: number; correctG: number }>('balance.correct', 'A heavier rod on a turning part', {
+          radiusMm,
+          volumeMm3: joint.volumeMm3,
+          densityGcm3: BRAZE_RODS[rod].densityGcm3,
+          replacedDensityGcm3: alloy.densityGcm3,
+          atRadiusMm: radiusMm,
+        })
+      : null
   return {
-    plan: asked.answer, rod, torch, base: { name: alloy.name, solidusC: alloy.solidusC, liquidusC: alloy.liquidusC }, serviceC, minutes: (asked.answer.timeS ?? 0) / 60 + joint.faceMm2 / PROCESSES[process].mm2PerMin,
-    unbalance: heavy?.ok ? { ...heavy.answer, radiusMm: radiusMm! } : null, working: asked.working, unbalanceWorking: heavy?.ok ? heavy.working : null,
+    plan: asked.answer,
+    rod,
+    torch,
+    base: { name: alloy.name, solidusC: alloy.solidusC, liquidusC: alloy.liquidusC },
+    serviceC,
+    minutes: (asked.answer.timeS ?? 0) / 60 + joint.faceMm2 / PROCESSES[process].mm2PerMin,
+    unbalance: heavy?.ok ? { ...heavy.answer, radiusMm: radiusMm! } : null,
+    working: asked.working,
+    unbalanceWorking: heavy?.ok ? heavy.working : null,
   }
 }
 
 /** What brazing says: the move first, then why. */
-export function brazeSentences({ plan, rod, torch, base, serviceC, unbalance }: BrazeData): { short: string, call: Sentence, why: Sentence[], change: Sentence[] } {
+export function brazeSentences({ plan, rod, torch, base, serviceC, unbalance }: BrazeData): {
+  short: string
+  call: Sentence
+  why: Sentence[]
+  change: Sentence[]
+} {
   const { name, serviceC: mostC } = BRAZE_RODS[rod]
-  const call: Sentence = plan.verdict === 'refused' ? [`Do not braze it: ${plan.reason}.`]
-    : plan.verdict === 'too-cold' ? [`The ${torch.name} never brings it to `, figure(plan.workingC, 'c', 'braze'), `; it would take `, figure(Math.ceil(plan.leastSourceW / 10) * 10, 'w', 'braze'), ' of flame, or an oven under it.']
-      : [`Braze it with the ${name} at `, figure(plan.workingC, 'c', 'braze'), ': ', figure(plan.timeS!, 's', 'braze'), ` with the ${torch.name}, then `, figure(Math.round(plan.coolMin), 'min', 'braze'), ' to cool, covered.']
+  const call: Sentence =
+    plan.verdict === 'refused'
+      ? [`Do not braze it: ${plan.reason}.`]
+      : plan.verdict === 'too-cold'
+        ? [
+            `The ${torch.name} never brings it to `,
+            figure(plan.workingC, 'c', 'braze'),
+            `; it would take `,
+            figure(Math.ceil(plan.leastSourceW / 10) * 10, 'w', 'braze'),
+            ' of flame, or an oven under it.',
+          ]
+        : [
+            `Braze it with the ${name} at `,
+            figure(plan.workingC, 'c', 'braze'),
+            ': ',
+            figure(plan.timeS!, 's', 'braze'),
+            ` with the ${torch.name}, then `,
+            figure(Math.round(plan.coolMin), 'min', 'braze'),
+            ' to cool, covered.',
+          ]
   const why: Sentence[] = [
-    ['The rod is all liquid and works at ', figure(plan.workingC, 'c', 'braze'), `; ${base.name} begins to melt at `, figure(base.solidusC, 'c'), ': ', figure(Math.round(plan.marginToSolidusC), 'number', 'braze'), ' K of room.'],
+    [
+      'The rod is all liquid and works at ',
+      figure(plan.workingC, 'c', 'braze'),
+      `; ${base.name} begins to melt at `,
+      figure(base.solidusC, 'c'),
+      ': ',
+      figure(Math.round(plan.marginToSolidusC), 'number', 'braze'),
+      ' K of room.',
+    ],
     ['In service it stands about ', figure(mostC, 'c'), ' for long; this part runs at ', figure(serviceC, 'c'), '.'],
     ...(plan.verdict === 'refused' ? [] : plan.steps.map((step): Sentence => [step])),
   ]
-  if (unbalance) why.push(['It turns: the heavier rod puts ', figure(unbalance.unbalanceGmm, 'number', 'unbalance'), ` g·mm at ${count(1, 'place')}; `, figure(unbalance.correctG, 'g', 'unbalance'), ' opposite it at the same radius puts it right.'])
+  if (unbalance)
+    why.push([
+      'It turns: the heavier rod puts ',
+      figure(unbalance.unbalanceGmm, 'number', 'unbalance'),
+      ` g·mm at ${count(1, 'place')}; `,
+      figure(unbalance.correctG, 'g', 'unbalance'),
+      ' opposite it at the same radius puts it right.',
+    ])
   const change: Sentence[] = [[`${capital(plan.reason)}.`]]
-  return { short: plan.verdict === 'refused' ? 'not brazed' : plan.verdict === 'too-cold' ? 'flame too small' : `braze at ${Math.round(plan.workingC)} °C`, call, why, change }
+  return {
+    short:
+      plan.verdict === 'refused'
+        ? 'not brazed'
+        : plan.verdict === 'too-cold'
+          ? 'flame too small'
+          : `braze at ${Math.round(plan.workingC)} °C`,
+    call,
+    why,
+    change,
+  }
 }
 
 /** The station's plan where a rod is brazed on. */
-export function brazeStation(job: Job, brazing: BrazeData | { wants: string[] } | { reason: string }, process: ProcessId, alloy: Alloy): NoArcStation {
+export function brazeStation(
+  job: Job,
+  brazing: BrazeData | { wants: string[] } | { reason: string },
+  process: ProcessId,
+  alloy: Alloy,
+): NoArcStation {
   const braze = 'plan' in brazing ? brazing : null
   const said = braze ? brazeSentences(braze) : null
   const wants = 'wants' in brazing ? brazing.wants : []
   return {
-    short: said?.short ?? `wants ${wants[0] ?? 'readings'}`, wants,
-    call: said?.call ?? ['reason' in brazing ? `Not brazed: ${brazing.reason}.` : `Wants ${wants.join(' and ')}.`], why: said?.why ?? [], change: said?.change ?? [],
+    short: said?.short ?? `wants ${wants[0] ?? 'readings'}`,
+    wants,
+    call: said?.call ?? ['reason' in brazing ? `Not brazed: ${brazing.reason}.` : `Wants ${wants.join(' and ')}.`],
+    why: said?.why ?? [],
+    change: said?.change ?? [],
     cautions: [caution('torch-fire'), caution('hot-no-glow'), ...(braze?.plan.cautions ?? [])],
-    workings: braze ? { braze: braze.working, ...(braze.unbalanceWorking ? { unbalance: braze.unbalanceWorking } : {}) } : {},
-    clocks: braze && braze.plan.verdict !== 'refused' ? [...(braze.plan.timeS ? [{ name: 'To brazing heat', seconds: Math.ceil(braze.plan.timeS) }] : []), { name: 'Slow cool', seconds: Math.ceil(braze.plan.coolMin * 60) }] : [],
-    basis: { process, wall: job.takeIn.wallMm.typed, torch: braze?.torch.name ?? '', metal: alloy.name, service: job.takeIn.hotC.typed },
+    workings: braze
+      ? { braze: braze.working, ...(braze.unbalanceWorking ? { unbalance: braze.unbalanceWorking } : {}) }
+      : {},
+    clocks:
+      braze && braze.plan.verdict !== 'refused'
+        ? [
+            ...(braze.plan.timeS ? [{ name: 'To brazing heat', seconds: Math.ceil(braze.plan.timeS) }] : []),
+            { name: 'Slow cool', seconds: Math.ceil(braze.plan.coolMin * 60) },
+          ]
+        : [],
+    basis: {
+      process,
+      wall: job.takeIn.wallMm.typed,
+      torch: braze?.torch.name ?? '',
+      metal: alloy.name,
+      service: job.takeIn.hotC.typed,
+    },
     minutes: braze?.minutes ?? 0,
   }
 }

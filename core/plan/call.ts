@@ -25,7 +25,7 @@ export interface CallData extends FillerChoice, ProcessChoice {
   judged: Judged | null
   price: number | null
   /** What the crack map is asked for. */
-  map: { base: { pct: Readonly<Record<string, number>> }, filler: string, dilutionPct: number, passes: number }
+  map: { base: { pct: Readonly<Record<string, number>> }; filler: string; dilutionPct: number; passes: number }
 }
 
 /** Length and width of the weld face where the groove is not known yet, mm. */
@@ -40,13 +40,28 @@ export function chooseFillerFor(job: Job, know: KnowData): FillerChoice {
   const { takeIn, call } = job
   const load = takeIn.does ?? 'static'
   const filler = askFor<{ ranked: RankedFiller[] }>('filler.choose', 'Filler', {
-    baseA: know.alloy.name, service: { maxC: takeIn.hotC.value ?? 40, anodised: takeIn.finishAfter === 'anodised', saltWater: takeIn.saltWater, load }, dilutionPct: dilutionOf(job),
+    baseA: know.alloy.name,
+    service: {
+      maxC: takeIn.hotC.value ?? 40,
+      anodised: takeIn.finishAfter === 'anodised',
+      saltWater: takeIn.saltWater,
+      load,
+    },
+    dilutionPct: dilutionOf(job),
   })
   const fillers = filler.ok ? filler.answer.ranked : []
-  const bySchool = call.school === 'magnesium-first' ? fillers.find(entry => entry.filler === '5356' && entry.verdict !== 'never') : undefined
+  const bySchool =
+    call.school === 'magnesium-first'
+      ? fillers.find(entry => entry.filler === '5356' && entry.verdict !== 'never')
+      : undefined
   const chosen = fillers.find(entry => entry.filler === call.filler) ?? bySchool ?? fillers[0]
   const name = chosen?.filler ?? '4043'
-  return { fillers, filler: name, fillerAlloy: (findAlloy(name.replace(/ rod$/, '')) ?? findAlloy('4043')!).name, fillerWorking: filler.ok ? filler.working : null }
+  return {
+    fillers,
+    filler: name,
+    fillerAlloy: (findAlloy(name.replace(/ rod$/, '')) ?? findAlloy('4043')!).name,
+    fillerWorking: filler.ok ? filler.working : null,
+  }
 }
 
 /** The process, with the arc minutes that the groove asks for. */
@@ -55,66 +70,169 @@ export function chooseProcessFor(job: Job, kit: Kit, know: KnowData, arcMin: num
   const load = takeIn.does ?? 'static'
   const family = know.families[0]!.id
   const wall = takeIn.wallMm.value ?? 6
-  const arcs = kit.machines.map(({ process, highA, ratedA, ratedPct, torchA }) => ({ process, maxA: highA, ratedA, dutyPct: ratedPct, torchA }))
+  const arcs = kit.machines.map(({ process, highA, ratedA, ratedPct, torchA }) => ({
+    process,
+    maxA: highA,
+    ratedA,
+    dutyPct: ratedPct,
+    torchA,
+  }))
   const flames = [
     ...(kit.torches.length ? [{ process: 'zinc-rod-braze' as const }] : []),
-    ...(kit.torches.length && kit.rods.some(rod => findAlloy(rod.filler)?.name === '4047') ? [{ process: 'al-si-braze' as const }] : []),
+    ...(kit.torches.length && kit.rods.some(rod => findAlloy(rod.filler)?.name === '4047')
+      ? [{ process: 'al-si-braze' as const }]
+      : []),
     ...(kit.torches.some(torch => fuelOf(torch.gas).oxygen) ? [{ process: 'oxy-fuel' as const }] : []),
   ]
   const process = askFor<{ ranked: RankedProcess[] }>('process.choose', 'Process', {
-    wallMm: wall, family, soak: takeIn.soak ?? 'handled', load, watertight: load === 'seal', access: call.access,
-    areaMm2: (open.crackMm.value ?? UNKNOWN_RUN_MM) * wall * FACE_WIDTHS_OF_WALL, kit: [...arcs, ...flames], ...(arcMin === undefined ? {} : { arcMin }),
+    wallMm: wall,
+    family,
+    soak: takeIn.soak ?? 'handled',
+    load,
+    watertight: load === 'seal',
+    access: call.access,
+    areaMm2: (open.crackMm.value ?? UNKNOWN_RUN_MM) * wall * FACE_WIDTHS_OF_WALL,
+    kit: [...arcs, ...flames],
+    ...(arcMin === undefined ? {} : { arcMin }),
   })
   const processes = process.ok ? process.answer.ranked : []
-  return { processes, process: call.process ?? processes[0]?.process ?? 'ac-tig', processWorking: process.ok ? process.working : null }
+  return {
+    processes,
+    process: call.process ?? processes[0]?.process ?? 'ac-tig',
+    processWorking: process.ok ? process.working : null,
+  }
 }
 
 /** Call: mend or not, process, filler, price. */
-export function planCall(job: Job, kit: Kit, know: KnowData, choices: FillerChoice & ProcessChoice, price: number | null): StationPlan<CallData> {
+export function planCall(
+  job: Job,
+  kit: Kit,
+  know: KnowData,
+  choices: FillerChoice & ProcessChoice,
+  price: number | null,
+): StationPlan<CallData> {
   const { takeIn, call } = job
-  const wants = [...(know.known ? [] : ['the metal']), ...(takeIn.soak ? [] : ['how oily it is']), ...(takeIn.does ? [] : ['what it does']), ...(takeIn.wallMm.value ? [] : ['the wall'])]
+  const wants = [
+    ...(know.known ? [] : ['the metal']),
+    ...(takeIn.soak ? [] : ['how oily it is']),
+    ...(takeIn.does ? [] : ['what it does']),
+    ...(takeIn.wallMm.value ? [] : ['the wall']),
+  ]
   const families = know.families.map(({ id, probability }) => ({ id, probability }))
-  const asked = takeIn.wallMm.value && takeIn.soak && takeIn.does
-    ? askFor<Judged>('repair.judge', 'Mend or not', {
-      families, soak: takeIn.soak, earlierRepair: takeIn.earlierRepair, load: takeIn.does, safetyCritical: takeIn.safetyCritical, wallMm: takeIn.wallMm.value,
-      ...(takeIn.newPrice ? { newPrice: takeIn.newPrice } : {}), ...(price !== null ? { repairPrice: price } : {}), ...(takeIn.newWeeks !== null ? { newWeeks: takeIn.newWeeks } : {}),
-      cause: takeIn.cause === 'unknown' ? 'unknown' : takeIn.causeCure.trim() ? 'put-right' : 'known',
-    }) : null
+  const asked =
+    takeIn.wallMm.value && takeIn.soak && takeIn.does
+      ? askFor<Judged>('repair.judge', 'Mend or not', {
+          families,
+          soak: takeIn.soak,
+          earlierRepair: takeIn.earlierRepair,
+          load: takeIn.does,
+          safetyCritical: takeIn.safetyCritical,
+          wallMm: takeIn.wallMm.value,
+          ...(takeIn.newPrice ? { newPrice: takeIn.newPrice } : {}),
+          ...(price !== null ? { repairPrice: price } : {}),
+          ...(takeIn.newWeeks !== null ? { newWeeks: takeIn.newWeeks } : {}),
+          cause: takeIn.cause === 'unknown' ? 'unknown' : takeIn.causeCure.trim() ? 'put-right' : 'known',
+        })
+      : null
   const judged = asked?.ok ? asked.answer : null
   const process = choices.processes.find(entry => entry.process === choices.process)
   const filler = choices.fillers.find(entry => entry.filler === choices.filler)
-  const outcome = call.decision ?? (judged ? { 'repair': 'mend', 'repair-with-limits': 'mend', 'refer': 'refer', 'decline': 'decline' }[judged.verdict] : null)
+  const outcome =
+    call.decision ??
+    (judged
+      ? { repair: 'mend', 'repair-with-limits': 'mend', refer: 'refer', decline: 'decline' }[judged.verdict]
+      : null)
   const sentence: Sentence = !judged
     ? [wants.length ? `Wants ${wants.join(', ')}.` : asked && !asked.ok ? `No call: ${asked.reason}.` : 'No call yet.']
     : outcome === 'refer'
       ? [`Send it on: ${judged.verdict === 'refer' ? judged.because : 'by your own decision'}.`]
       : outcome === 'decline'
         ? [`Say no: ${judged.verdict === 'decline' ? judged.because : 'by your own decision'}.`]
-        : [judged.verdict === 'repair-with-limits' ? 'Mend it, with limits: ' : judged.verdict === 'repair' ? 'Mend it: ' : 'Mend it against the odds: ', `${process?.name ?? choices.process} with ${choices.filler}; `, figure(Math.round(judged.chancePct), 'pct', 'judge'), ' that it lasts', ...(price !== null ? [', about ', words(money(price, kit.currency), 'judge')] : []), '.']
+        : [
+            judged.verdict === 'repair-with-limits'
+              ? 'Mend it, with limits: '
+              : judged.verdict === 'repair'
+                ? 'Mend it: '
+                : 'Mend it against the odds: ',
+            `${process?.name ?? choices.process} with ${choices.filler}; `,
+            figure(Math.round(judged.chancePct), 'pct', 'judge'),
+            ' that it lasts',
+            ...(price !== null ? [', about ', words(money(price, kit.currency), 'judge')] : []),
+            '.',
+          ]
   const why: Sentence[] = []
   if (judged) why.push([`${judged.because.charAt(0).toUpperCase()}${judged.because.slice(1)}.`])
   if (process) why.push([words(capital(process.name), 'process'), `: ${process.reasons.join('; ')}.`])
-  if (filler) why.push([words(filler.filler, 'filler'), `: ${filler.reasons.join('; ') || 'by strength and crack index'}; crack index `, figure(Number(filler.crackIndex.toFixed(2)), 'number', 'filler'), ` (${filler.crackRating}).`])
-  if (filler && (filler.verdict === 'avoid' || filler.verdict === 'never')) why.push([`You chose a filler this service says ${filler.verdict} to.`])
+  if (filler)
+    why.push([
+      words(filler.filler, 'filler'),
+      `: ${filler.reasons.join('; ') || 'by strength and crack index'}; crack index `,
+      figure(Number(filler.crackIndex.toFixed(2)), 'number', 'filler'),
+      ` (${filler.crackRating}).`,
+    ])
+  if (filler && (filler.verdict === 'avoid' || filler.verdict === 'never'))
+    why.push([`You chose a filler this service says ${filler.verdict} to.`])
   for (const limit of judged?.limits ?? []) why.push([`${limit.charAt(0).toUpperCase()}${limit.slice(1)}.`])
   if (know.alloySource === 'family') why.push([`Reckoned with ${know.alloy.name}, which stands for the family.`])
   const change: Sentence[] = []
   if (judged && takeIn.soak && takeIn.soak !== 'dry' && takeIn.wallMm.value && takeIn.does) {
-    const clean = askFor<Judged>('repair.judge', 'Had it never held oil', { families, soak: 'dry', earlierRepair: takeIn.earlierRepair, load: takeIn.does, safetyCritical: takeIn.safetyCritical, wallMm: takeIn.wallMm.value })
-    if (clean.ok && clean.answer.chancePct > judged.chancePct + 1) change.push(['Had it never held oil: ', figure(Math.round(clean.answer.chancePct), 'pct'), '. How well it bakes and boils out is the whole of it.'])
+    const clean = askFor<Judged>('repair.judge', 'Had it never held oil', {
+      families,
+      soak: 'dry',
+      earlierRepair: takeIn.earlierRepair,
+      load: takeIn.does,
+      safetyCritical: takeIn.safetyCritical,
+      wallMm: takeIn.wallMm.value,
+    })
+    if (clean.ok && clean.answer.chancePct > judged.chancePct + 1)
+      change.push([
+        'Had it never held oil: ',
+        figure(Math.round(clean.answer.chancePct), 'pct'),
+        '. How well it bakes and boils out is the whole of it.',
+      ])
   }
   const second = choices.processes.find(entry => entry.process !== choices.process && entry.verdict !== 'never')
   if (second) change.push([`Next best: ${second.name} (${second.reasons[0]}).`])
   return {
     id: 'call',
-    short: !judged ? `wants ${wants[0] ?? 'readings'}` : outcome === 'mend' ? `mend, ${process?.name ?? choices.process}, ${choices.filler}` : outcome === 'refer' ? 'send it on' : 'say no',
-    wants, call: sentence, why, change,
+    short: !judged
+      ? `wants ${wants[0] ?? 'readings'}`
+      : outcome === 'mend'
+        ? `mend, ${process?.name ?? choices.process}, ${choices.filler}`
+        : outcome === 'refer'
+          ? 'send it on'
+          : 'say no',
+    wants,
+    call: sentence,
+    why,
+    change,
     cautions: asked?.ok ? asked.cautions : [],
-    workings: { ...(choices.fillerWorking ? { filler: choices.fillerWorking } : {}), ...(choices.processWorking ? { process: choices.processWorking } : {}), ...(asked?.ok ? { judge: asked.working } : {}) },
-    basis: {
-      'metal': know.known ? know.families[0]!.name : '', 'soak': takeIn.soak ?? '', 'what it does': takeIn.does ?? '', 'wall': takeIn.wallMm.typed,
-      'earlier repair': takeIn.earlierRepair, 'filler': choices.filler, 'process': choices.process, 'safety': takeIn.safetyCritical, 'new price': takeIn.newPrice === null ? '' : String(takeIn.newPrice),
+    workings: {
+      ...(choices.fillerWorking ? { filler: choices.fillerWorking } : {}),
+      ...(choices.processWorking ? { process: choices.processWorking } : {}),
+      ...(asked?.ok ? { judge: asked.working } : {}),
     },
-    data: { ...choices, judged, price, map: { base: { pct: know.alloy.pct }, filler: choices.fillerAlloy, dilutionPct: dilutionOf(job), passes: call.passes } },
+    basis: {
+      metal: know.known ? know.families[0]!.name : '',
+      soak: takeIn.soak ?? '',
+      'what it does': takeIn.does ?? '',
+      wall: takeIn.wallMm.typed,
+      'earlier repair': takeIn.earlierRepair,
+      filler: choices.filler,
+      process: choices.process,
+      safety: takeIn.safetyCritical,
+      'new price': takeIn.newPrice === null ? '' : String(takeIn.newPrice),
+    },
+    data: {
+      ...choices,
+      judged,
+      price,
+      map: {
+        base: { pct: know.alloy.pct },
+        filler: choices.fillerAlloy,
+        dilutionPct: dilutionOf(job),
+        passes: call.passes,
+      },
+    },
   }
 }

@@ -7,7 +7,7 @@ import { NoAnswer } from '../ask/question'
 export interface JobEvidence {
   /** As the question takes it. */
   evidence: Record<string, unknown>[]
-  density: { densityGcm3: number, uncertaintyGcm3: number } | null
+  density: { densityGcm3: number; uncertaintyGcm3: number } | null
   /** Readings that cannot be used, and why. */
   refused: string[]
 }
@@ -21,24 +21,40 @@ export function evidenceOf({ know }: Job): JobEvidence {
   let density: JobEvidence['density'] = null
   if (know.markText.trim()) evidence.push({ test: 'mark', text: know.markText.trim() })
   for (const test of Object.keys(SEEN) as SeenTest[]) if (know[test]) evidence.push({ test, seen: know[test] })
-  const { dryG: { value: dry }, submergedG: { value: under } } = know
+  const {
+    dryG: { value: dry },
+    submergedG: { value: under },
+  } = know
   if (dry !== null && under !== null) {
     try {
-      const weighed = weighDensity(dry, under, WATER_C, know.hangerG.value ?? 0, know.scaleG.value && know.scaleG.value > 0 ? know.scaleG.value : 1)
+      const weighed = weighDensity(
+        dry,
+        under,
+        WATER_C,
+        know.hangerG.value ?? 0,
+        know.scaleG.value && know.scaleG.value > 0 ? know.scaleG.value : 1,
+      )
       if (!(dry > 0)) refused.push('Weighed dry: must be more than nothing')
-      else if (weighed.densityGcm3 > 9.5) refused.push(`Weighed: ${weighed.densityGcm3.toFixed(2)} g/cm³ is no casting metal; look at the two weighings again`)
+      else if (weighed.densityGcm3 > 9.5)
+        refused.push(
+          `Weighed: ${weighed.densityGcm3.toFixed(2)} g/cm³ is no casting metal; look at the two weighings again`,
+        )
       else {
         density = weighed
-        evidence.push({ test: 'density', gcm3: weighed.densityGcm3, uncertaintyGcm3: Math.max(0.005, weighed.uncertaintyGcm3) })
+        evidence.push({
+          test: 'density',
+          gcm3: weighed.densityGcm3,
+          uncertaintyGcm3: Math.max(0.005, weighed.uncertaintyGcm3),
+        })
       }
-    }
-    catch (error) {
+    } catch (error) {
       if (!(error instanceof NoAnswer)) throw error
       refused.push(`Weighed: ${error.message}`)
     }
   }
   if (know.iacsPct.value !== null) {
-    if (know.iacsPct.value >= 1 && know.iacsPct.value <= 65) evidence.push({ test: 'conductivity', iacsPct: know.iacsPct.value })
+    if (know.iacsPct.value >= 1 && know.iacsPct.value <= 65)
+      evidence.push({ test: 'conductivity', iacsPct: know.iacsPct.value })
     else refused.push(`Conductivity: ${know.iacsPct.value} % IACS is outside 1 to 65, where light alloys lie`)
   }
   if (know.hb.value !== null) {

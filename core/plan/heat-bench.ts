@@ -15,9 +15,18 @@ const TOLD_SHARE = 0.07
 const LONG_SHARE = 1.5
 const round1 = (value: number) => Math.round(value * 10) / 10
 /** What is protected at Take in, and the kind of place it is on the heat bench. */
-const GUARDED: Partial<Record<Job['takeIn']['protect'][number], PlaceKind>> = { 'lip-seal': 'seal', 'fluoro-seal': 'fluoro-seal', 'bush': 'bush', 'finished-bore': 'bearing-seat', 'finished-face': 'finished-face' }
+const GUARDED: Partial<Record<Job['takeIn']['protect'][number], PlaceKind>> = {
+  'lip-seal': 'seal',
+  'fluoro-seal': 'fluoro-seal',
+  bush: 'bush',
+  'finished-bore': 'bearing-seat',
+  'finished-face': 'finished-face',
+}
 
-/** A set-up to start from: a box or plate of the job's sizes, the torch on the middle of its top, its guards at the far side. */
+/**
+ * A set-up to start from: a box or plate of the job's sizes, the torch on the middle of its top, its guards at the far
+ * side.
+ */
 export function firstSetup(job: Job, kit: Kit): HeatSetup {
   const { lengthMm, widthMm, heightMm, wallMm } = job.takeIn
   const [length, width, wall] = [lengthMm.value ?? 180, widthMm.value ?? 120, wallMm.value ?? 6]
@@ -25,11 +34,19 @@ export function firstSetup(job: Job, kit: Kit): HeatSetup {
   const hollow = height > 2.5 * wall && Math.min(length, width) > 3 * wall
   const high = hollow ? height : Math.min(height, 2.5 * wall)
   const zone = { x: mm(length / 4), y: mm(width / 2), z: mm(high) }
-  const guards = job.takeIn.protect.flatMap((id, n) => GUARDED[id] ? [{ id: `${id}-${n}`, kind: GUARDED[id], at: { x: mm(length - wall / 2), y: mm(width / 2), z: mm(high) } }] : []).slice(0, 3)
+  const guards = job.takeIn.protect
+    .flatMap((id, n) =>
+      GUARDED[id]
+        ? [{ id: `${id}-${n}`, kind: GUARDED[id], at: { x: mm(length - wall / 2), y: mm(width / 2), z: mm(high) } }]
+        : [],
+    )
+    .slice(0, 3)
   return heatSetupSchema.parse({
-    parts: [hollow
-      ? { kind: 'hollow-box', size: { xMm: mm(length), yMm: mm(width), zMm: mm(height), wallMm: mm(wall) } }
-      : { kind: 'plate', size: { lengthMm: mm(length), widthMm: mm(width), thickMm: mm(high) } }],
+    parts: [
+      hollow
+        ? { kind: 'hollow-box', size: { xMm: mm(length), yMm: mm(width), zMm: mm(height), wallMm: mm(wall) } }
+        : { kind: 'plate', size: { lengthMm: mm(length), widthMm: mm(width), thickMm: mm(high) } },
+    ],
     cellMm: mm(Math.max(1, round1(wall / CELLS_A_WALL))),
     heat: { torch: job.warm.torch || kit.torches[0]?.id || '', at: zone, to: { ...zone, x: mm(length / 2) } },
     places: [{ id: 'weld-zone', kind: 'weld-zone', at: zone }, ...guards],
@@ -37,32 +54,84 @@ export function firstSetup(job: Job, kit: Kit): HeatSetup {
 }
 
 /** What a set-up takes from its job and the kit. */
-export function surroundingsOf(job: Job, kit: Kit, setup: HeatSetup, alloy: string, trianglesMm?: number[]): Surroundings {
-  const torch = kit.torches.find(entry => entry.id === setup.heat.torch) ?? kit.torches.find(entry => entry.id === job.warm.torch) ?? kit.torches[0] ?? null
+export function surroundingsOf(
+  job: Job,
+  kit: Kit,
+  setup: HeatSetup,
+  alloy: string,
+  trianglesMm?: number[],
+): Surroundings {
+  const torch =
+    kit.torches.find(entry => entry.id === setup.heat.torch) ??
+    kit.torches.find(entry => entry.id === job.warm.torch) ??
+    kit.torches[0] ??
+    null
   const startC = job.warm.startC.value ?? 20
   return {
-    alloy, startC, ambientC: airC(startC), targetC: job.warm.targetC.value ?? 110, trianglesMm,
+    alloy,
+    startC,
+    ambientC: airC(startC),
+    targetC: job.warm.targetC.value ?? 110,
+    trianglesMm,
     torch: torch && { powerW: torch.powerW, efficiencyPct: torch.efficiencyPct, filmWm2K: torch.fitted?.filmWm2K },
   }
 }
 
-const guardSentence = (guard: GuardVerdict): Sentence => guard.state === 'over'
-  ? [`The ${guard.name} passes its `, figure(guard.limitC, 'c'), ' after ', figure(guard.overS!, 's'), ' and comes to ', figure(guard.hottestC, 'c'), ': out with it, or heat otherwise.']
-  : [`The ${guard.name} comes to `, figure(guard.hottestC, 'c'), guard.state === 'near' ? ', close to its ' : ', under its ', figure(guard.limitC, 'c'), '.']
+const guardSentence = (guard: GuardVerdict): Sentence =>
+  guard.state === 'over'
+    ? [
+        `The ${guard.name} passes its `,
+        figure(guard.limitC, 'c'),
+        ' after ',
+        figure(guard.overS!, 's'),
+        ' and comes to ',
+        figure(guard.hottestC, 'c'),
+        ': out with it, or heat otherwise.',
+      ]
+    : [
+        `The ${guard.name} comes to `,
+        figure(guard.hottestC, 'c'),
+        guard.state === 'near' ? ', close to its ' : ', under its ',
+        figure(guard.limitC, 'c'),
+        '.',
+      ]
 
 /** What a run says, as the bench says it: the headline first. */
-export function heatSentences(verdict: HeatVerdict, targetC: number, onS: number): { call: Sentence, why: Sentence[] } {
+export function heatSentences(verdict: HeatVerdict, targetC: number, onS: number): { call: Sentence; why: Sentence[] } {
   const over = verdict.guards.filter(guard => guard.state === 'over')
-  const risk = over.length ? `, but the ${list(over.map(guard => guard.name))} ${over.length > 1 ? 'are' : 'is'} lost` : verdict.guards.length ? ', and the guards live' : ''
-  const call: Sentence = verdict.zoneC === null
-    ? ['Say where the weld zone is, and this says when it is ready.']
-    : verdict.readyS === null
-      ? ['It never gets to ', figure(targetC, 'c'), ': the weld zone comes to ', figure(verdict.zoneC, 'c'), ' in the time given.']
-      : ['Ready after ', figure(verdict.readyS, 's'), ` on this set-up${risk}.`]
+  const risk = over.length
+    ? `, but the ${list(over.map(guard => guard.name))} ${over.length > 1 ? 'are' : 'is'} lost`
+    : verdict.guards.length
+      ? ', and the guards live'
+      : ''
+  const call: Sentence =
+    verdict.zoneC === null
+      ? ['Say where the weld zone is, and this says when it is ready.']
+      : verdict.readyS === null
+        ? [
+            'It never gets to ',
+            figure(targetC, 'c'),
+            ': the weld zone comes to ',
+            figure(verdict.zoneC, 'c'),
+            ' in the time given.',
+          ]
+        : ['Ready after ', figure(verdict.readyS, 's'), ` on this set-up${risk}.`]
   const why: Sentence[] = verdict.guards.map(guardSentence)
   if (verdict.readyS !== null && verdict.readyS > onS) why.unshift(['It gets there only after the heat is off.'])
-  if (verdict.readyS !== null && onS > LONG_SHARE * verdict.readyS) why.unshift(['Heated on for ', figure(onS, 's'), ' it comes to ', figure(verdict.zoneC!, 'c'), ': take the flame away, or spread it, once the stick melts all round the joint.'])
-  if (verdict.warmForS !== null) why.push([verdict.warmBeyond ? 'Stays warm enough to weld for more than ' : 'Stays warm enough to weld for ', figure(verdict.warmForS, 's'), ' once the heat is off.'])
+  if (verdict.readyS !== null && onS > LONG_SHARE * verdict.readyS)
+    why.unshift([
+      'Heated on for ',
+      figure(onS, 's'),
+      ' it comes to ',
+      figure(verdict.zoneC!, 'c'),
+      ': take the flame away, or spread it, once the stick melts all round the joint.',
+    ])
+  if (verdict.warmForS !== null)
+    why.push([
+      verdict.warmBeyond ? 'Stays warm enough to weld for more than ' : 'Stays warm enough to weld for ',
+      figure(verdict.warmForS, 's'),
+      ' once the heat is off.',
+    ])
   return { call, why }
 }
 
@@ -77,9 +146,16 @@ export function changeSentence({ name, verdict }: Changed, asIs: HeatVerdict): S
   if (asIs.readyS === null) return [start, 'ready after ', figure(verdict.readyS, 's'), tail]
   const told = (before: number, after: number) => Math.abs(after - before) > TOLD_SHARE * before
   const pieces: Part[][] = []
-  if (told(asIs.readyS, verdict.readyS)) pieces.push(['ready after ', figure(verdict.readyS, 's'), ' instead of ', figure(asIs.readyS, 's')])
+  if (told(asIs.readyS, verdict.readyS))
+    pieces.push(['ready after ', figure(verdict.readyS, 's'), ' instead of ', figure(asIs.readyS, 's')])
   const [warmBefore, warmAfter] = [asIs.warmForS ?? 0, verdict.warmForS ?? 0]
-  if (told(warmBefore, warmAfter) && !(asIs.warmBeyond && verdict.warmBeyond)) pieces.push([`stays warm ${verdict.warmBeyond ? 'more than ' : ''}`, figure(warmAfter, 's'), ' instead of ', figure(warmBefore, 's')])
+  if (told(warmBefore, warmAfter) && !(asIs.warmBeyond && verdict.warmBeyond))
+    pieces.push([
+      `stays warm ${verdict.warmBeyond ? 'more than ' : ''}`,
+      figure(warmAfter, 's'),
+      ' instead of ',
+      figure(warmBefore, 's'),
+    ])
   if (!pieces.length) return [start, tail === '.' ? 'makes no odds' : 'no quicker', tail]
-  return [start, ...pieces.flatMap((piece, n) => n ? [', ', ...piece] : piece), tail]
+  return [start, ...pieces.flatMap((piece, n) => (n ? [', ', ...piece] : piece)), tail]
 }

@@ -7,7 +7,10 @@ const file = readFile(readFileSync(new URL('../../demo/larkmoor-bench.json', imp
 if (!file.ok) throw new Error('the demo does not read')
 const kit = file.kit!
 const yoke = file.jobs.find(job => job.id === 'lamp-yoke')!
-const phasesOf = (mends: typeof yoke.mends) => planJob({ ...yoke, mends }, kit)['hand-over'].data.phases.map(({ id }) => id).filter(id => id.startsWith('mend-'))
+const phasesOf = (mends: typeof yoke.mends) =>
+  planJob({ ...yoke, mends }, kit)
+    ['hand-over'].data.phases.map(({ id }) => id)
+    .filter(id => id.startsWith('mend-'))
 
 describe('mends in turn', () => {
   // Common practice, no source: a machined face goes on after the others, whose pull would move it.

@@ -1,6 +1,8 @@
-/** Minutes of hand work by phase. Common practice (no source) and judgement; the shop's own records may later move them. */
-export const DEGREASE_MIN = { 'dry': 3, 'handled': 5, 'oily': 12, 'oil-soaked': 22 } as const
-export const BOIL_OUT_ARC_MIN = { 'dry': 0, 'handled': 0.5, 'oily': 3, 'oil-soaked': 9 } as const
+/**
+ * Minutes of hand work by phase. Common practice (no source) and judgement; the shop's own records may later move them.
+ */
+export const DEGREASE_MIN = { dry: 3, handled: 5, oily: 12, 'oil-soaked': 22 } as const
+export const BOIL_OUT_ARC_MIN = { dry: 0, handled: 0.5, oily: 3, 'oil-soaked': 9 } as const
 export const UNCOAT_MIN = 6
 export const EARLIER_REPAIR_MIN = { none: 0, weld: 10, epoxy: 12, insert: 8, braze: 12 } as const
 export const FIND_ENDS_MIN = 4

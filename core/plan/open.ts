@@ -19,45 +19,97 @@ export interface OpenData {
   plate: (Reinforced & { coverMm: number | null }) | null
 }
 
-const OPENED = { 'none': '', 'crack': 'Groove it', 'patch': 'Let the patch in and groove it round', 'turned': 'Groove it round', 'build-up': '' } as const
+const OPENED = {
+  none: '',
+  crack: 'Groove it',
+  patch: 'Let the patch in and groove it round',
+  turned: 'Groove it round',
+  'build-up': '',
+} as const
 
 /** Walls thinner than this want a backing under the root: common practice, no source. */
 const BACK_BELOW_MM = 4
 
-interface Asking { question: 'groove.plan' | 'groove.buildUp', title: string, input: Record<string, unknown> }
+interface Asking {
+  question: 'groove.plan' | 'groove.buildUp'
+  title: string
+  input: Record<string, unknown>
+}
 
 /** What is asked of the core for this work, or what it still wants. */
 function askingOf({ open, takeIn }: Job, filler: string): Asking | { wants: string[] } {
-  const wants = (readings: Record<string, number | null>) => Object.entries(readings).flatMap(([words, value]) => value ? [] : [words])
+  const wants = (readings: Record<string, number | null>) =>
+    Object.entries(readings).flatMap(([words, value]) => (value ? [] : [words]))
   const rod = { filler, fillerMm: open.fillerMm.value ?? 2.4 }
   if (open.work === 'none') return { wants: [] }
   if (open.work === 'build-up') {
-    const missing = wants({ 'how long the lost edge is': open.edgeLongMm.value, 'how wide': open.edgeWideMm.value, 'how high': open.edgeHighMm.value })
+    const missing = wants({
+      'how long the lost edge is': open.edgeLongMm.value,
+      'how wide': open.edgeWideMm.value,
+      'how high': open.edgeHighMm.value,
+    })
     if (missing.length) return { wants: missing }
-    return { question: 'groove.buildUp', title: 'The lost edge and what builds it up', input: { ...rod, longMm: open.edgeLongMm.value, wideMm: open.edgeWideMm.value, highMm: open.edgeHighMm.value, proudMm: open.edgeProudMm.value ?? 1.5 } }
+    return {
+      question: 'groove.buildUp',
+      title: 'The lost edge and what builds it up',
+      input: {
+        ...rod,
+        longMm: open.edgeLongMm.value,
+        wideMm: open.edgeWideMm.value,
+        highMm: open.edgeHighMm.value,
+        proudMm: open.edgeProudMm.value ?? 1.5,
+      },
+    }
   }
   const missing = wants({
-    ...(open.work === 'patch' ? { 'how wide the patch is': open.patchWideMm.value, 'how high the patch is': open.patchHighMm.value } : open.work === 'turned' ? { 'how thick the turned part is': open.turnedMm.value } : { 'the length of the crack': open.crackMm.value }),
+    ...(open.work === 'patch'
+      ? { 'how wide the patch is': open.patchWideMm.value, 'how high the patch is': open.patchHighMm.value }
+      : open.work === 'turned'
+        ? { 'how thick the turned part is': open.turnedMm.value }
+        : { 'the length of the crack': open.crackMm.value }),
     'the wall': takeIn.wallMm.value,
   })
   if (missing.length) return { wants: missing }
   const wallMm = takeIn.wallMm.value!
-  const landMm = open.keepBreak ? open.landMm.value ?? 0 : 0
+  const landMm = open.keepBreak ? (open.landMm.value ?? 0) : 0
   const shape = { includedDeg: open.includedDeg.value ?? 70, rootRadiusMm: open.rootRadiusMm.value ?? 2 }
   const depthMm = Math.max(0, (wallMm - landMm) / open.sides)
-  const crackMm = open.work === 'patch' ? patchRoundMm(open.patchWideMm.value!, open.patchHighMm.value!, open.patchCornerMm.value ?? 0)
-    : open.work === 'turned' ? turnedRoundMm(open.turnedMm.value!, centroidMm({ ...shape, depthMm })) : open.crackMm.value!
-  return { question: 'groove.plan', title: 'The groove and what fills it', input: {
-    crackMm, wallMm, sides: open.sides, closed: open.work === 'crack' ? open.closed : true, ...rod, landMm, ...shape, capMm: open.capMm.value ?? 1.5,
-    stopHoleMm: open.stopHoleMm.value ?? 3.2, pastTipMm: open.pastTipMm.value ?? 4.8, startsIn: open.startsIn, endsIn: open.endsIn,
-  } }
+  const crackMm =
+    open.work === 'patch'
+      ? patchRoundMm(open.patchWideMm.value!, open.patchHighMm.value!, open.patchCornerMm.value ?? 0)
+      : open.work === 'turned'
+        ? turnedRoundMm(open.turnedMm.value!, centroidMm({ ...shape, depthMm }))
+        : open.crackMm.value!
+  return {
+    question: 'groove.plan',
+    title: 'The groove and what fills it',
+    input: {
+      crackMm,
+      wallMm,
+      sides: open.sides,
+      closed: open.work === 'crack' ? open.closed : true,
+      ...rod,
+      landMm,
+      ...shape,
+      capMm: open.capMm.value ?? 1.5,
+      stopHoleMm: open.stopHoleMm.value ?? 3.2,
+      pastTipMm: open.pastTipMm.value ?? 4.8,
+      startsIn: open.startsIn,
+      endsIn: open.endsIn,
+    },
+  }
 }
 
 /** A plate over a weak arm, where its sizes are given. */
 function plateOf({ open }: Job) {
   const { armWideMm, armHighMm, plateMm } = open
   if (!armWideMm.value || !armHighMm.value || !plateMm.value) return null
-  return askFor<Reinforced>('plate.reinforce', 'A plate over the arm', { widthMm: armWideMm.value, heightMm: armHighMm.value, plateMm: plateMm.value, sides: open.plateSides })
+  return askFor<Reinforced>('plate.reinforce', 'A plate over the arm', {
+    widthMm: armWideMm.value,
+    heightMm: armHighMm.value,
+    plateMm: plateMm.value,
+    sides: open.plateSides,
+  })
 }
 
 /** Open up: order of cleaning, stop-holes, groove with its passes, rods. `filler` must be an alloy of the table. */
@@ -70,54 +122,155 @@ export function planOpen(job: Job, filler: string, process: ProcessId): StationP
   const steps = openingSteps(job, (groove ? groove.removedAreaMm2 * groove.runMm : 0) / 1000, process)
   const wants = 'wants' in asking ? asking.wants : []
   const closed = open.work !== 'build-up' && (open.work !== 'crack' || open.closed)
-  const sequence = groove && open.work !== 'build-up'
-    ? sequenceOf({ lengthMm: groove.runMm, wallMm: takeIn.wallMm.value!, sides: open.sides, closed, passesPerSide: groove.passesPerSide, keepBreak: open.keepBreak, startsIn: open.startsIn, endsIn: open.endsIn })
-    : null
+  const sequence =
+    groove && open.work !== 'build-up'
+      ? sequenceOf({
+          lengthMm: groove.runMm,
+          wallMm: takeIn.wallMm.value!,
+          sides: open.sides,
+          closed,
+          passesPerSide: groove.passesPerSide,
+          keepBreak: open.keepBreak,
+          startsIn: open.startsIn,
+          endsIn: open.endsIn,
+        })
+      : null
   const plated = plateOf(job)
-  const plate = plated?.ok ? { ...plated.answer, coverMm: open.armLongMm.value ? plated.answer.coverShare * open.armLongMm.value : null } : null
+  const plate = plated?.ok
+    ? { ...plated.answer, coverMm: open.armLongMm.value ? plated.answer.coverShare * open.armLongMm.value : null }
+    : null
   const call: Sentence = groove
     ? open.work === 'build-up'
-    ? ['Build the edge up, ', figure(groove.depthMm, 'mm', 'groove'), ' high over ', figure(groove.runMm, 'mm', 'groove'), `; ${count(groove.passes, 'bead')}, ${count(groove.rods, 'rod')}.`]
-    : [OPENED[open.work], open.sides === 2 ? ' from both sides, ' : ' from one side, ', figure(groove.depthMm, 'mm', 'groove'), ' deep at ', figure(open.includedDeg.value ?? 70, 'deg'), '; ', `${count(groove.passes, 'pass', 'passes')}, ${count(groove.rods, 'rod')}.`]
-    : refused ? [`No groove: ${refused}.`] : [`Wants ${list(wants)}.`]
+      ? [
+          'Build the edge up, ',
+          figure(groove.depthMm, 'mm', 'groove'),
+          ' high over ',
+          figure(groove.runMm, 'mm', 'groove'),
+          `; ${count(groove.passes, 'bead')}, ${count(groove.rods, 'rod')}.`,
+        ]
+      : [
+          OPENED[open.work],
+          open.sides === 2 ? ' from both sides, ' : ' from one side, ',
+          figure(groove.depthMm, 'mm', 'groove'),
+          ' deep at ',
+          figure(open.includedDeg.value ?? 70, 'deg'),
+          '; ',
+          `${count(groove.passes, 'pass', 'passes')}, ${count(groove.rods, 'rod')}.`,
+        ]
+    : refused
+      ? [`No groove: ${refused}.`]
+      : [`Wants ${list(wants)}.`]
   const why: Sentence[] = []
-  if (takeIn.soak === 'oil-soaked' && open.work !== 'none') why.push([PROCESSES[process].needsAmps ? 'It held oil for long, so the first bead will bubble. A round-bottomed groove lets the arc sit on it and boil out before rod goes in.' : 'It held oil for long, and a flame boils none of it out: bake it until nothing more comes, or take the arc to it.'])
+  if (takeIn.soak === 'oil-soaked' && open.work !== 'none')
+    why.push([
+      PROCESSES[process].needsAmps
+        ? 'It held oil for long, so the first bead will bubble. A round-bottomed groove lets the arc sit on it and boil out before rod goes in.'
+        : 'It held oil for long, and a flame boils none of it out: bake it until nothing more comes, or take the arc to it.',
+    ])
   if (groove) {
-    why.push(['Metal out ', figure(groove.removedG, 'g', 'groove'), ', metal in ', figure(groove.massG, 'g', 'groove'), ...(PROCESSES[process].needsAmps ? [', arc about ', figure(groove.arcMin, 'min', 'groove')] : []), '.'])
-    if (groove.stopHoles.length) why.push(['Stop-holes ', figure(open.stopHoleMm.value ?? 3.2, 'mm'), ', ', figure(open.pastTipMm.value ?? 4.8, 'mm'), ' past each visible tip.'])
-    if (open.work === 'patch') why.push(['A patch fits to the thickness of a saw cut, bevelled like the hole it goes in; round its corners, since square ones start cracks.'])
-    if (open.work === 'build-up') why.push(['Layers turn about, so that no end sits always hot. Copper behind keeps the edge from running away.'])
-    if (open.work === 'turned') why.push(['Turn it as you go, or tack it opposite and weld quarter by quarter: one long run bends it.'])
-    if (open.work !== 'build-up') why.push([open.keepBreak
-      ? 'The middle of the break is kept: it is the jigsaw that holds the part in line. The back is ground out to sound weld afterwards.'
-      : 'Cut right through for full penetration: locate it by jig, since nothing of the break is left to hold it.'])
+    why.push([
+      'Metal out ',
+      figure(groove.removedG, 'g', 'groove'),
+      ', metal in ',
+      figure(groove.massG, 'g', 'groove'),
+      ...(PROCESSES[process].needsAmps ? [', arc about ', figure(groove.arcMin, 'min', 'groove')] : []),
+      '.',
+    ])
+    if (groove.stopHoles.length)
+      why.push([
+        'Stop-holes ',
+        figure(open.stopHoleMm.value ?? 3.2, 'mm'),
+        ', ',
+        figure(open.pastTipMm.value ?? 4.8, 'mm'),
+        ' past each visible tip.',
+      ])
+    if (open.work === 'patch')
+      why.push([
+        'A patch fits to the thickness of a saw cut, bevelled like the hole it goes in; round its corners, since square ones start cracks.',
+      ])
+    if (open.work === 'build-up')
+      why.push(['Layers turn about, so that no end sits always hot. Copper behind keeps the edge from running away.'])
+    if (open.work === 'turned')
+      why.push(['Turn it as you go, or tack it opposite and weld quarter by quarter: one long run bends it.'])
+    if (open.work !== 'build-up')
+      why.push([
+        open.keepBreak
+          ? 'The middle of the break is kept: it is the jigsaw that holds the part in line. The back is ground out to sound weld afterwards.'
+          : 'Cut right through for full penetration: locate it by jig, since nothing of the break is left to hold it.',
+      ])
   }
   if (plate) {
-    why.push(['A plate over the arm makes it ', figure(plate.strengthRatio, 'number', 'plate'), ' times as strong and ', figure(plate.stiffnessRatio, 'number', 'plate'), ' times as stiff, as far as it reaches.'])
-    why.push(plate.coverMm === null
-      ? ['The stress moves to where the plate ends: taper it, and carry it past ', figure(100 * plate.coverShare, 'pct', 'plate'), ' of the arm from its root.']
-      : ['The stress moves to where the plate ends: taper it, and carry it at least ', figure(plate.coverMm, 'mm', 'plate'), ' out from the root, or the bare arm breaks there first.'])
+    why.push([
+      'A plate over the arm makes it ',
+      figure(plate.strengthRatio, 'number', 'plate'),
+      ' times as strong and ',
+      figure(plate.stiffnessRatio, 'number', 'plate'),
+      ' times as stiff, as far as it reaches.',
+    ])
+    why.push(
+      plate.coverMm === null
+        ? [
+            'The stress moves to where the plate ends: taper it, and carry it past ',
+            figure(100 * plate.coverShare, 'pct', 'plate'),
+            ' of the arm from its root.',
+          ]
+        : [
+            'The stress moves to where the plate ends: taper it, and carry it at least ',
+            figure(plate.coverMm, 'mm', 'plate'),
+            ' out from the root, or the bare arm breaks there first.',
+          ],
+    )
   }
   const change: Sentence[] = []
   if ('input' in asking && asking.question === 'groove.plan' && groove && open.sides === 1) {
     const both = askFor<GroovePlan>('groove.plan', 'From both sides', { ...asking.input, sides: 2 })
-    if (both.ok) change.push(['From both sides it would take ', figure(both.answer.massG, 'g'), ` in ${count(both.answer.passes, 'pass', 'passes')} and pull less to one side.`])
+    if (both.ok)
+      change.push([
+        'From both sides it would take ',
+        figure(both.answer.massG, 'g'),
+        ` in ${count(both.answer.passes, 'pass', 'passes')} and pull less to one side.`,
+      ])
   }
-  if (takeIn.wallMm.value && takeIn.wallMm.value < BACK_BELOW_MM) change.push(['A wall this thin wants copper behind it.'])
-  else change.push(['Dye showing the crack past a hole: run the groove into the hole. A wall under ', figure(BACK_BELOW_MM, 'mm'), ': back it with copper.'])
+  if (takeIn.wallMm.value && takeIn.wallMm.value < BACK_BELOW_MM)
+    change.push(['A wall this thin wants copper behind it.'])
+  else
+    change.push([
+      'Dye showing the crack past a hole: run the groove into the hole. A wall under ',
+      figure(BACK_BELOW_MM, 'mm'),
+      ': back it with copper.',
+    ])
   const own = asked?.ok ? asked.cautions : [caution('chlorinated-solvent'), caution('aluminium-dust')]
   return {
     id: 'open',
-    short: groove ? `groove, ${count(groove.passes, 'pass', 'passes')}, ${count(groove.rods, 'rod')}` : refused ? 'no groove possible' : `wants ${wants[0] ?? 'readings'}`,
-    wants, call, why, change,
+    short: groove
+      ? `groove, ${count(groove.passes, 'pass', 'passes')}, ${count(groove.rods, 'rod')}`
+      : refused
+        ? 'no groove possible'
+        : `wants ${wants[0] ?? 'readings'}`,
+    wants,
+    call,
+    why,
+    change,
     cautions: [
-      ...own, caution('solvent-fire'),
+      ...own,
+      caution('solvent-fire'),
       ...(takeIn.earlierRepair === 'epoxy' ? [caution('old-epoxy')] : []),
       ...(takeIn.coating !== 'none' ? [caution('coating-fume')] : []),
     ],
-    clocks: steps.filter(step => step.unattended).map(step => ({ name: capital(step.id.replaceAll('-', ' ')), seconds: Math.round(step.minutes * 60) })),
+    clocks: steps
+      .filter(step => step.unattended)
+      .map(step => ({ name: capital(step.id.replaceAll('-', ' ')), seconds: Math.round(step.minutes * 60) })),
     workings: { ...(asked?.ok ? { groove: asked.working } : {}), ...(plated?.ok ? { plate: plated.working } : {}) },
-    basis: { 'work': OPENING_WORKS[open.work], 'wall': takeIn.wallMm.typed, 'crack': open.crackMm.typed, 'soak': takeIn.soak ?? '', 'coating': takeIn.coating, 'earlier repair': takeIn.earlierRepair, 'filler': filler, 'passes': groove ? String(groove.passes) : '' },
+    basis: {
+      work: OPENING_WORKS[open.work],
+      wall: takeIn.wallMm.typed,
+      crack: open.crackMm.typed,
+      soak: takeIn.soak ?? '',
+      coating: takeIn.coating,
+      'earlier repair': takeIn.earlierRepair,
+      filler: filler,
+      passes: groove ? String(groove.passes) : '',
+    },
     data: { groove, steps, refused, sequence, plate },
   }
 }

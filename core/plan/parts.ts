@@ -3,7 +3,10 @@ import type { StationId } from '../job/stations.table'
 import type { UnitKey } from '../quantity/units.table'
 
 /** A piece of a sentence: words, or a figure that is shown in the reader's units and opens its working. */
-export type Part = string | { readonly figure: number, readonly unit: UnitKey, readonly ref?: string } | { readonly words: string, readonly ref: string }
+export type Part =
+  | string
+  | { readonly figure: number; readonly unit: UnitKey; readonly ref?: string }
+  | { readonly words: string; readonly ref: string }
 
 export type Sentence = readonly Part[]
 
@@ -28,18 +31,33 @@ export interface StationPlan<Data = unknown> {
   readonly cautions: readonly Caution[]
   readonly workings: Readonly<Record<string, Working>>
   /** Clocks worth starting here, with their times. */
-  readonly clocks?: readonly { readonly name: string, readonly seconds: number }[]
+  readonly clocks?: readonly { readonly name: string; readonly seconds: number }[]
   /** What the call rests on from this and earlier stations; a settled station whose basis has changed is stale. */
   readonly basis: Readonly<Record<string, string>>
   readonly data: Data
 }
 
-export const figure = (value: number, unit: UnitKey, ref?: string): Part => ref === undefined ? { figure: value, unit } : { figure: value, unit, ref }
+export const figure = (value: number, unit: UnitKey, ref?: string): Part =>
+  ref === undefined ? { figure: value, unit } : { figure: value, unit, ref }
 /** A length that is read to thousandths: a turned diameter, a miss, an unevenness. */
 export const fine = (mm: number, ref?: string): Part => figure(mm * 1000, 'um', ref)
 export const words = (text: string, ref: string): Part => ({ words: text, ref })
 
-const NUMBER_WORDS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve']
+const NUMBER_WORDS = [
+  'no',
+  'one',
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+  'eleven',
+  'twelve',
+]
 
 /** Seven passes, one rod: small counts in words. */
 export function count(n: number, one: string, many = `${one}s`): string {

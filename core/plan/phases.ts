@@ -8,26 +8,83 @@ import type { RebuildData } from './rebuild'
 import type { WarmData } from './warm'
 import type { WeldData } from './weld-data'
 
-export interface Phase { id: string, name: string, minutes: number, actualMin: number | null, unattendedMin: number, /** Before this shop's own records moved it, and from how many jobs they did. */ startingMin: number, fromJobs: number }
+export interface Phase {
+  id: string
+  name: string
+  minutes: number
+  actualMin: number | null
+  unattendedMin: number
+  /** Before this shop's own records moved it, and from how many jobs they did. */ startingMin: number
+  fromJobs: number
+}
 
 /** A phase's id is a key of the job's file. */
 const LONGEST_ID = 64
 
-/** Planned minutes of hand work by phase, moved by what the shop has learnt, with what was really taken where it has noted it. */
-export function phasesOf(job: Job, kit: Kit, open: OpenData, warm: WarmData, weld: WeldData, rebuild: RebuildData, prove: ProveData, mends: MendsData): Phase[] {
+/**
+ * Planned minutes of hand work by phase, moved by what the shop has learnt, with what was really taken where it has
+ * noted it.
+ */
+export function phasesOf(
+  job: Job,
+  kit: Kit,
+  open: OpenData,
+  warm: WarmData,
+  weld: WeldData,
+  rebuild: RebuildData,
+  prove: ProveData,
+  mends: MendsData,
+): Phase[] {
   const attended = open.steps.filter(step => !step.unattended).reduce((sum, step) => sum + step.minutes, 0)
   const unattended = open.steps.filter(step => step.unattended).reduce((sum, step) => sum + step.minutes, 0)
   const threadMin = rebuild.boss?.ranked.find(row => row.method === rebuild.way)?.minutes ?? 0
   const rows: Pick<Phase, 'id' | 'name' | 'minutes' | 'unattendedMin'>[] = [
     { id: 'open', name: 'Open up and clean', minutes: attended, unattendedMin: unattended },
     { id: 'warm', name: 'Warm', minutes: warm.heating?.reaches ? warm.heating.timeS! / 60 + 2 : 0, unattendedMin: 0 },
-    { id: 'weld', name: 'Weld', minutes: open.groove ? SET_UP_WELD_MIN + weld.elapsedMin : 0, unattendedMin: open.groove ? weld.braze?.plan.coolMin ?? COOL_MIN : 0 },
-    ...inTurn(mends.rows).flatMap(({ id, name, planned }) => planned ? [{ id: `mend-${id}`.slice(0, LONGEST_ID), name: capital(name), minutes: minutesOf(planned), unattendedMin: 0 }] : []),
-    { id: 'rebuild', name: 'Rebuild, face and dress', minutes: job.open.work === 'none' && !threadMin ? 0 : rebuild.machined ? FACE_SET_UP_MIN + rebuild.cutsMm.length * FACE_MIN_PER_CUT + threadMin : DRESS_MIN + threadMin, unattendedMin: 0 },
-    { id: 'prove', name: 'Prove', minutes: prove.checks.reduce((sum, check) => sum + check.minutes, 0), unattendedMin: 0 },
+    {
+      id: 'weld',
+      name: 'Weld',
+      minutes: open.groove ? SET_UP_WELD_MIN + weld.elapsedMin : 0,
+      unattendedMin: open.groove ? (weld.braze?.plan.coolMin ?? COOL_MIN) : 0,
+    },
+    ...inTurn(mends.rows).flatMap(({ id, name, planned }) =>
+      planned
+        ? [
+            {
+              id: `mend-${id}`.slice(0, LONGEST_ID),
+              name: capital(name),
+              minutes: minutesOf(planned),
+              unattendedMin: 0,
+            },
+          ]
+        : [],
+    ),
+    {
+      id: 'rebuild',
+      name: 'Rebuild, face and dress',
+      minutes:
+        job.open.work === 'none' && !threadMin
+          ? 0
+          : rebuild.machined
+            ? FACE_SET_UP_MIN + rebuild.cutsMm.length * FACE_MIN_PER_CUT + threadMin
+            : DRESS_MIN + threadMin,
+      unattendedMin: 0,
+    },
+    {
+      id: 'prove',
+      name: 'Prove',
+      minutes: prove.checks.reduce((sum, check) => sum + check.minutes, 0),
+      unattendedMin: 0,
+    },
   ]
-  return rows.map((row) => {
+  return rows.map(row => {
     const learnt = kit.learnt?.ratios[row.id]
-    return { ...row, minutes: row.minutes * (learnt?.ratio ?? 1), startingMin: row.minutes, fromJobs: learnt?.jobs ?? 0, actualMin: job.handOver.actualMin[row.id] ?? null }
+    return {
+      ...row,
+      minutes: row.minutes * (learnt?.ratio ?? 1),
+      startingMin: row.minutes,
+      fromJobs: learnt?.jobs ?? 0,
+      actualMin: job.handOver.actualMin[row.id] ?? null,
+    }
   })
 }

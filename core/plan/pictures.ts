@@ -7,10 +7,24 @@ export function knownOf({ scale }: Pick<Picture, 'scale'>): { known: Known[] } |
   if (kind === 'two') {
     if (px.length < 2) return { wants: px.length ? 'the second point of the scale' : 'two points a known way apart' }
     if (!apartMm.value || apartMm.value <= 0) return { wants: 'how far apart the two points are' }
-    return { known: [{ px: px[0]!, mm: [0, 0] }, { px: px[1]!, mm: [apartMm.value, 0] }] }
+    return {
+      known: [
+        { px: px[0]!, mm: [0, 0] },
+        { px: px[1]!, mm: [apartMm.value, 0] },
+      ],
+    }
   }
-  if (px.length < 4) return { wants: `${['the four corners', 'three more corners', 'two more corners', 'the last corner'][px.length]} of something flat, in turn round it` }
-  if (!wideMm.value || wideMm.value <= 0 || !highMm.value || highMm.value <= 0) return { wants: 'how wide and high it is: first corner to second, second to third' }
-  const corners = [[0, 0], [wideMm.value, 0], [wideMm.value, highMm.value], [0, highMm.value]] as const
+  if (px.length < 4)
+    return {
+      wants: `${['the four corners', 'three more corners', 'two more corners', 'the last corner'][px.length]} of something flat, in turn round it`,
+    }
+  if (!wideMm.value || wideMm.value <= 0 || !highMm.value || highMm.value <= 0)
+    return { wants: 'how wide and high it is: first corner to second, second to third' }
+  const corners = [
+    [0, 0],
+    [wideMm.value, 0],
+    [wideMm.value, highMm.value],
+    [0, highMm.value],
+  ] as const
   return { known: corners.map((mm, n) => ({ px: px[n]!, mm })) }
 }

@@ -19,13 +19,13 @@ import type { WeldData } from './weld-data'
 
 export interface StationData {
   'take-in': { body: Body | null }
-  'know': KnowData
-  'call': CallData
-  'open': OpenData
-  'warm': WarmData
-  'weld': WeldData
-  'rebuild': RebuildData
-  'prove': ProveData
+  know: KnowData
+  call: CallData
+  open: OpenData
+  warm: WarmData
+  weld: WeldData
+  rebuild: RebuildData
+  prove: ProveData
   'hand-over': HandOverData
 }
 
@@ -37,21 +37,31 @@ export interface Standing {
   held: Caution[]
 }
 
-export type JobPlan = { readonly [Id in StationId]: StationPlan<StationData[Id]> & Standing } & { /** Places being mended beside the opening. */ readonly mends: MendsData }
+export type JobPlan = { readonly [Id in StationId]: StationPlan<StationData[Id]> & Standing } & {
+  /** Places being mended beside the opening. */ readonly mends: MendsData
+}
 
 /** A station's plan with all that it rests on. */
-const grounded = <Data>(plan: StationPlan<Data>): StationPlan<Data> => ({ ...plan, basis: basisOf(plan.basis, plan.call, plan.cautions) })
+const grounded = <Data>(plan: StationPlan<Data>): StationPlan<Data> => ({
+  ...plan,
+  basis: basisOf(plan.basis, plan.call, plan.cautions),
+})
 
 const standing = (job: Job, plan: StationPlan): Standing => {
   const settled = job.settled[plan.id]
   return {
     settled: settled !== undefined,
     changed: settled ? changesSince(settled.basis, plan.basis) : [],
-    held: plan.cautions.filter(caution => caution.level === 'stop' && !job.acknowledged.some(entry => entry.code === caution.code)),
+    held: plan.cautions.filter(
+      caution => caution.level === 'stop' && !job.acknowledged.some(entry => entry.code === caution.code),
+    ),
   }
 }
 
-/** Why a job may not be handed over yet, in words: checks open or failed, stop cautions not acknowledged, stale stations. */
+/**
+ * Why a job may not be handed over yet, in words: checks open or failed, stop cautions not acknowledged, stale
+ * stations.
+ */
 function unmetBefore(job: Job, plans: readonly StationPlan[], prove: ProveData): string[] {
   const unmet: string[] = []
   if (prove.failed) unmet.push(`${prove.failed} of the checks failed`)
@@ -59,14 +69,18 @@ function unmetBefore(job: Job, plans: readonly StationPlan[], prove: ProveData):
   if (open) unmet.push(`${open} of the checks not done`)
   for (const plan of plans) {
     const { held, changed } = standing(job, plan)
-    for (const caution of held) unmet.push(`a stop caution at ${STATION_NAMES[plan.id]} is not acknowledged (${caution.code.replaceAll('-', ' ')})`)
+    for (const caution of held)
+      unmet.push(
+        `a stop caution at ${STATION_NAMES[plan.id]} is not acknowledged (${caution.code.replaceAll('-', ' ')})`,
+      )
     if (changed.length) unmet.push(`${STATION_NAMES[plan.id]} is stale`)
   }
   return [...new Set(unmet)]
 }
 
 /**
- * Works the whole job out: every station's call from its readings and those before it. Pure; the same job and kit give the same plan.
+ * Works the whole job out: every station's call from its readings and those before it. Pure; the same job and kit give
+ * the same plan.
  */
 export function planJob(job: Job, kit: Kit): JobPlan {
   const know = grounded(planKnow(job))
@@ -80,21 +94,42 @@ export function planJob(job: Job, kit: Kit): JobPlan {
   const mends = planMends(job, kit, know.data)
   /** What the mends rest on is what the stations that show them rest on. */
   const withMends = <Data>(station: 'open' | 'weld' | 'rebuild', plan: StationPlan<Data>): StationPlan<Data> => {
-    const said = job.open.work === 'none' && !(station === 'rebuild' && job.rebuild.thread.trim()) ? stationOfMends(plan, mends, station) : plan
-    return job.mends.length ? { ...said, basis: { ...said.basis, 'mends': mendsBasis(job), 'what they take': mendsTake(mends) } } : said
+    const said =
+      job.open.work === 'none' && !(station === 'rebuild' && job.rebuild.thread.trim())
+        ? stationOfMends(plan, mends, station)
+        : plan
+    return job.mends.length
+      ? { ...said, basis: { ...said.basis, mends: mendsBasis(job), 'what they take': mendsTake(mends) } }
+      : said
   }
-  const warned = <Data>(plan: StationPlan<Data>): StationPlan<Data> => grounded({ ...plan, cautions: [...know.data.hazards.filter(hazard => !plan.cautions.some(one => one.code === hazard.code)), ...plan.cautions] })
+  const warned = <Data>(plan: StationPlan<Data>): StationPlan<Data> =>
+    grounded({
+      ...plan,
+      cautions: [
+        ...know.data.hazards.filter(hazard => !plan.cautions.some(one => one.code === hazard.code)),
+        ...plan.cautions,
+      ],
+    })
   const open = warned(withMends('open', planOpen(job, filler.fillerAlloy, process)))
   const choices = { ...filler, ...chooseProcessFor(job, kit, know.data, open.data.groove?.arcMin) }
   const warm = warned(planWarm(job, kit, body, alloy))
-  const weld = warned(withMends('weld', planWeld(job, kit, open.data, warm.data, choices.process, body, alloy, filler.fillerAlloy)))
-  const rebuild = warned(withMends('rebuild', planRebuild(job, kit, open.data, alloy, filler.fillerAlloy, choices.process)))
+  const weld = warned(
+    withMends('weld', planWeld(job, kit, open.data, warm.data, choices.process, body, alloy, filler.fillerAlloy)),
+  )
+  const rebuild = warned(
+    withMends('rebuild', planRebuild(job, kit, open.data, alloy, filler.fillerAlloy, choices.process)),
+  )
   const prove = grounded(planProve(job, process, mends.checks))
   const phases = phasesOf(job, kit, open.data, warm.data, weld.data, rebuild.data, prove.data, mends)
   const before = [takeIn, know, open, warm, weld, rebuild, prove]
-  const handOver = grounded(planHandOver(job, kit, phases, open.data, weld.data, choices.filler, unmetBefore(job, before, prove.data), mends))
+  const handOver = grounded(
+    planHandOver(job, kit, phases, open.data, weld.data, choices.filler, unmetBefore(job, before, prove.data), mends),
+  )
   const judged = planCall(job, kit, know.data, choices, handOver.data.quote?.total ?? null)
   const call = warned({ ...judged, why: [...judged.why, ...mendVerdicts(mends)] })
   const all = { 'take-in': takeIn, know, call, open, warm, weld, rebuild, prove, 'hand-over': handOver }
-  return { ...Object.fromEntries(STATION_IDS.map(id => [id, { ...all[id], ...standing(job, all[id]) }])), mends } as unknown as JobPlan
+  return {
+    ...Object.fromEntries(STATION_IDS.map(id => [id, { ...all[id], ...standing(job, all[id]) }])),
+    mends,
+  } as unknown as JobPlan
 }

@@ -22,9 +22,10 @@ if (!file.ok) throw new Error('the demo shop does not read')
 const kit: Kit = file.kit!
 const demo = (id: string): Job => file.jobs.find(job => job.id === id)!
 const cover = demo('gearbox-cover')
-const said = (job: Job, id: typeof STATION_IDS[number], shop: Kit = kit) => sentenceText(planJob(job, shop)[id].call, 'metric')
+const said = (job: Job, id: (typeof STATION_IDS)[number], shop: Kit = kit) =>
+  sentenceText(planJob(job, shop)[id].call, 'metric')
 
-describe('a job\'s plan', () => {
+describe("a job's plan", () => {
   it('has something to say at every station of an empty job in an empty shop, and wants what it needs', () => {
     const plan = planJob(newJob('x', 'X', '', '2026-11-12T09:00:00Z'), EMPTY_KIT)
     for (const id of STATION_IDS) {
@@ -46,7 +47,8 @@ describe('a job\'s plan', () => {
       const plan = planJob(job, kit)
       for (const id of STATION_IDS) {
         for (const part of [plan[id].call, ...plan[id].why, ...plan[id].change].flat()) {
-          if (typeof part !== 'string' && part.ref) expect(Object.keys(plan[id].workings), `${job.id} ${id}`).toContain(part.ref)
+          if (typeof part !== 'string' && part.ref)
+            expect(Object.keys(plan[id].workings), `${job.id} ${id}`).toContain(part.ref)
         }
       }
     }
@@ -55,7 +57,10 @@ describe('a job\'s plan', () => {
     const plan = planJob(cover, kit)
     expect(plan.warm.changed).toContainEqual({ what: 'wall', before: '1/4 in', after: '0.315 in' })
     expect(plan.know.changed).toEqual([])
-    const thicker = planJob(applyPatch(cover, { path: ['takeIn', 'wallMm'], value: { typed: '10 mm', value: 10 } }), kit)
+    const thicker = planJob(
+      applyPatch(cover, { path: ['takeIn', 'wallMm'], value: { typed: '10 mm', value: 10 } }),
+      kit,
+    )
     expect(thicker.call.changed.map(change => change.what)).toContain('wall')
     expect(thicker['take-in'].changed.map(change => change.what)).toContain('wall')
     expect(thicker.know.changed).toEqual([])
@@ -65,32 +70,83 @@ describe('a job\'s plan', () => {
     const heeded = { ...cover, acknowledged: [{ code: 'chlorinated-solvent', name: 'A hand', at: cover.updatedAt }] }
     expect(planJob(heeded, kit).open.held).toEqual([])
   })
-  it('sends a safety-critical part on, whatever else is good', () => expect(said(demo('bar-hanger'), 'call')).toMatch(/^Send it on/))
+  it('sends a safety-critical part on, whatever else is good', () =>
+    expect(said(demo('bar-hanger'), 'call')).toMatch(/^Send it on/))
   it('will not hand over what is not proved', () => {
     expect(said(cover, 'hand-over')).toMatch(/before it goes/)
     expect(said(demo('dome-shutter'), 'hand-over')).toMatch(/it may go/)
   })
   it('says when a machine or a torch does not reach', () => {
-    const small: Kit = { ...kit, machines: [{ ...kit.machines[0]!, highA: 60, ratedA: 60 }], torches: [{ ...kit.torches[0]!, powerW: 100 }] }
+    const small: Kit = {
+      ...kit,
+      machines: [{ ...kit.machines[0]!, highA: 60, ratedA: 60 }],
+      torches: [{ ...kit.torches[0]!, powerW: 100 }],
+    }
     expect(said(cover, 'weld', small)).toMatch(/stops at 60 A/)
     expect(said(cover, 'warm', small)).toMatch(/never gets it to/)
   })
   it('keeps the frequency to what the machine gives, and says so', () => {
     const old = { ...cover, weld: { ...cover.weld, machine: 'tig-old' } }
     expect(planJob(old, kit).weld.data.frequencyHz).toBe(60)
-    expect(planJob(old, kit).weld.why.map(sentence => sentenceText(sentence, 'metric')).join()).toMatch(/100 Hz is outside .* taken as 60 Hz/)
+    expect(
+      planJob(old, kit)
+        .weld.why.map(sentence => sentenceText(sentence, 'metric'))
+        .join(),
+    ).toMatch(/100 Hz is outside .* taken as 60 Hz/)
   })
   it('takes the next move from what the puddle last did', () => {
-    expect(said({ ...cover, weld: { ...cover.weld, log: [{ id: 'a', at: cover.updatedAt, pass: 1, saw: 'reopens', note: '', settings: '' }] } }, 'weld')).toMatch(/cut deeper/)
+    expect(
+      said(
+        {
+          ...cover,
+          weld: {
+            ...cover.weld,
+            log: [{ id: 'a', at: cover.updatedAt, pass: 1, saw: 'reopens', note: '', settings: '' }],
+          },
+        },
+        'weld',
+      ),
+    ).toMatch(/cut deeper/)
   })
   it('bears any reading without falling over', () => {
-    const readings = ['crackMm', 'landMm', 'includedDeg', 'rootRadiusMm', 'capMm', 'stopHoleMm', 'pastTipMm', 'fillerMm'].map(key => ['open', key]).concat(['lengthMm', 'widthMm', 'heightMm', 'wallMm', 'hotC'].map(key => ['takeIn', key]), ['dryG', 'submergedG', 'hangerG', 'scaleG', 'iacsPct', 'hb'].map(key => ['know', key]), ['targetC', 'startC', 'massG'].map(key => ['warm', key]), ['enPct', 'frequencyHz', 'flowLMin', 'currentA', 'epA', 'copiedDial', 'interpassC', 'wireMm'].map(key => ['weld', key]), [['rebuild', 'proudMm']])
-    const value = fc.oneof(fc.constantFrom(null, 0, -1, 1e-9, 1e12, -1e12, 660, 200), fc.double({ min: -1e4, max: 1e4, noNaN: true }))
-    fc.assert(fc.property(fc.array(fc.tuple(fc.constantFrom(...readings), value), { minLength: 1, maxLength: 5 }), (edits) => {
-      const job = edits.reduce((one, [path, each]) => applyPatch(one, { path, value: { typed: String(each), value: each } }), cover)
-      const plan = planJob(job, kit)
-      return !/NaN|Infinity|undefined/.test(JSON.stringify(plan) + STATION_IDS.map(id => sentenceText(plan[id].call, 'inch')).join())
-    }), { numRuns: 150, seed: 19 })
+    const readings = [
+      'crackMm',
+      'landMm',
+      'includedDeg',
+      'rootRadiusMm',
+      'capMm',
+      'stopHoleMm',
+      'pastTipMm',
+      'fillerMm',
+    ]
+      .map(key => ['open', key])
+      .concat(
+        ['lengthMm', 'widthMm', 'heightMm', 'wallMm', 'hotC'].map(key => ['takeIn', key]),
+        ['dryG', 'submergedG', 'hangerG', 'scaleG', 'iacsPct', 'hb'].map(key => ['know', key]),
+        ['targetC', 'startC', 'massG'].map(key => ['warm', key]),
+        ['enPct', 'frequencyHz', 'flowLMin', 'currentA', 'epA', 'copiedDial', 'interpassC', 'wireMm'].map(key => [
+          'weld',
+          key,
+        ]),
+        [['rebuild', 'proudMm']],
+      )
+    const value = fc.oneof(
+      fc.constantFrom(null, 0, -1, 1e-9, 1e12, -1e12, 660, 200),
+      fc.double({ min: -1e4, max: 1e4, noNaN: true }),
+    )
+    fc.assert(
+      fc.property(fc.array(fc.tuple(fc.constantFrom(...readings), value), { minLength: 1, maxLength: 5 }), edits => {
+        const job = edits.reduce(
+          (one, [path, each]) => applyPatch(one, { path, value: { typed: String(each), value: each } }),
+          cover,
+        )
+        const plan = planJob(job, kit)
+        return !/NaN|Infinity|undefined/.test(
+          JSON.stringify(plan) + STATION_IDS.map(id => sentenceText(plan[id].call, 'inch')).join(),
+        )
+      }),
+      { numRuns: 150, seed: 19 },
+    )
   })
 })
 
@@ -118,10 +174,14 @@ describe('pieces of the plan', () => {
   it('earths and tries the arc only where there is one, fluxes only what wants flux, and washes it off afterwards', () => {
     const steps = (process: ProcessId) => openingSteps(cover, 5, process).map(step => step.id)
     expect(steps('ac-tig')).toContain('earth')
-    for (const process of ['zinc-rod-braze', 'al-si-braze', 'oxy-fuel'] as const) expect(steps(process)).not.toContain('earth')
+    for (const process of ['zinc-rod-braze', 'al-si-braze', 'oxy-fuel'] as const)
+      expect(steps(process)).not.toContain('earth')
     expect(PROCESS_IDS.filter(process => steps(process).includes('flux'))).toEqual(['al-si-braze', 'oxy-fuel'])
     expect(openingSteps(cover, 5, 'oxy-fuel').find(step => step.id === 'clean')!.text).not.toContain('arc')
-    const checks = (process: ProcessId) => planJob(applyPatch(cover, { path: ['call', 'process'], value: process }), kit).prove.data.checks.map(check => check.id)
+    const checks = (process: ProcessId) =>
+      planJob(applyPatch(cover, { path: ['call', 'process'], value: process }), kit).prove.data.checks.map(
+        check => check.id,
+      )
     expect(PROCESS_IDS.filter(process => checks(process).includes('flux'))).toEqual(['al-si-braze', 'oxy-fuel'])
     expect(PROCESS_IDS.filter(process => checks(process).includes('wetted'))).toEqual(['zinc-rod-braze', 'al-si-braze'])
   })
@@ -131,18 +191,32 @@ describe('pieces of the plan', () => {
     expect(planJob(demo('signal-bracket'), kit).prove.data.checks.map(check => check.id)).not.toContain('leak')
     for (const row of CHECKS) if (row.caution) expect(CAUTION_CODES).toContain(row.caution)
   })
-  it('has words for every caution, and none of them empty', () => { for (const code of CAUTION_CODES) expect(caution(code)).toMatchObject({ text: expect.stringMatching(/\w{3}/), title: expect.stringMatching(/\w/) }) })
-  it('sees what is new, gone and changed', () => expect(changesSince({ a: '1', b: '2' }, { a: '1', c: '3' })).toEqual([{ what: 'b', before: '2', after: '' }, { what: 'c', before: '', after: '3' }]))
+  it('has words for every caution, and none of them empty', () => {
+    for (const code of CAUTION_CODES)
+      expect(caution(code)).toMatchObject({ text: expect.stringMatching(/\w{3}/), title: expect.stringMatching(/\w/) })
+  })
+  it('sees what is new, gone and changed', () =>
+    expect(changesSince({ a: '1', b: '2' }, { a: '1', c: '3' })).toEqual([
+      { what: 'b', before: '2', after: '' },
+      { what: 'c', before: '', after: '3' },
+    ]))
   it('writes a record that holds cause, metal, log, checks and who heeded what', () => {
     const record = recordOf(demo('dome-shutter'), planJob(demo('dome-shutter'), kit), kit, 'metric')
-    expect(record.sections.map(section => section.title)).toEqual(['What came in', 'The metal', 'What was done', 'How it was proved', 'Use', 'Price'])
+    expect(record.sections.map(section => section.title)).toEqual([
+      'What came in',
+      'The metal',
+      'What was done',
+      'How it was proved',
+      'Use',
+      'Price',
+    ])
     expect(JSON.stringify(record)).toMatch(/gusset/)
     expect(record.log.length).toBeGreaterThan(3)
     expect(record.acknowledged[0]).toMatchObject({ name: 'Wren Tolliver' })
   })
 })
 
-it('a picture\'s pins stand in the record', () => {
+it("a picture's pins stand in the record", () => {
   const lines = recordOf(cover, planJob(cover, kit), kit, 'metric').sections.flatMap(section => section.lines)
   expect(lines.find(line => line.label === 'In the pictures')?.text).toContain('pin 1: crack starts at this bolt hole')
 })
@@ -150,16 +224,28 @@ it('a picture\'s pins stand in the record', () => {
 describe('a stripped thread in the plan', () => {
   const start = newJob('boss', 'Bracket', '', '2026-11-26T09:00:00Z')
   it('compares the ways of giving it back, from its depth and boss', () => {
-    const job = { ...start, know: { ...start.know, alloy: '356' }, rebuild: { ...start.rebuild, thread: 'M8', threadDeepMm: { typed: '16 mm', value: 16 }, bossMm: { typed: '24 mm', value: 24 } } }
+    const job = {
+      ...start,
+      know: { ...start.know, alloy: '356' },
+      rebuild: {
+        ...start.rebuild,
+        thread: 'M8',
+        threadDeepMm: { typed: '16 mm', value: 16 },
+        bossMm: { typed: '24 mm', value: 24 },
+      },
+    }
     const { rebuild } = planJob(job, EMPTY_KIT)
     expect(sentenceText(rebuild.call, 'metric')).toMatch(/^M8: .* it holds [\d.]+ times what the bolt is tightened to/)
     expect(rebuild.data.boss!.ranked).toHaveLength(6)
     expect(rebuild.workings.boss!.steps.length).toBeGreaterThan(5)
   })
   it('says what it still wants, and why a thread is not understood', () => {
-    const with_ = (change: object) => planJob({ ...start, rebuild: { ...start.rebuild, ...change } }, EMPTY_KIT).rebuild.data.bossReason
+    const with_ = (change: object) =>
+      planJob({ ...start, rebuild: { ...start.rebuild, ...change } }, EMPTY_KIT).rebuild.data.bossReason
     expect(with_({ thread: 'M8' })).toContain('how deep')
-    expect(with_({ thread: 'M8x9', threadDeepMm: { typed: '9', value: 9 }, bossMm: { typed: '20', value: 20 } })).toContain('no such thread')
+    expect(
+      with_({ thread: 'M8x9', threadDeepMm: { typed: '9', value: 9 }, bossMm: { typed: '20', value: 20 } }),
+    ).toContain('no such thread')
     expect(with_({ thread: '' })).toBeNull()
   })
 })

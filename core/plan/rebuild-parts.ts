@@ -22,48 +22,101 @@ import { machiningList, type MachiningList } from './machining'
 import type { Working } from './parts'
 
 /** An answer with its working, or in words why there is none; null where nothing was asked. */
-export type Found<T> = { answer: T, working: Working } | { reason: string } | null
+export type Found<T> = { answer: T; working: Working } | { reason: string } | null
 
-const found = <T>(asked: ReturnType<typeof askFor<T>>): Found<T> => asked.ok ? { answer: asked.answer, working: asked.working } : { reason: asked.reason }
+const found = <T>(asked: ReturnType<typeof askFor<T>>): Found<T> =>
+  asked.ok ? { answer: asked.answer, working: asked.working } : { reason: asked.reason }
 
 /** The thread named at Rebuild, or null. */
-export const threadOf = ({ rebuild }: Job): Thread | null => rebuild.thread.trim() ? findThread(rebuild.thread) ?? null : null
+export const threadOf = ({ rebuild }: Job): Thread | null =>
+  rebuild.thread.trim() ? (findThread(rebuild.thread) ?? null) : null
 
 /** The slug that this boss takes. */
 export function slugOf({ rebuild, takeIn }: Job, body: Alloy, thread: Thread | null): Found<SlugPlan> {
   if (!thread || !rebuild.bossMm.value || !rebuild.threadDeepMm.value) return null
-  const or = <T>(key: string, value: T | null) => value === null ? {} : { [key]: value }
-  return found(askFor<SlugPlan>('fit.slug', 'The slug', {
-    threadMajorMm: thread.majorMm, bossMm: rebuild.bossMm.value, depthMm: rebuild.threadDeepMm.value, bodyAlloy: body.name, slugAlloy: rebuild.slugAlloy || '6061', cold: rebuild.cold,
-    clearanceMm: Math.max(0, rebuild.clearanceMm.value ?? 0.02), serviceC: takeIn.hotC.value ?? 60, chamferMm: rebuild.chamferMm.value ?? USUAL_CHAMFER_MM, facedMm: Math.max(0, rebuild.facedMm.value ?? USUAL_FACED_MM),
-    ...or('beneathMm', rebuild.beneathMm.value), ...or('slugMm', rebuild.slugMm.value), ...or('interferenceMm', rebuild.interferenceMm.value), ...or('hubC', rebuild.hubC.value),
-  }))
+  const or = <T>(key: string, value: T | null) => (value === null ? {} : { [key]: value })
+  return found(
+    askFor<SlugPlan>('fit.slug', 'The slug', {
+      threadMajorMm: thread.majorMm,
+      bossMm: rebuild.bossMm.value,
+      depthMm: rebuild.threadDeepMm.value,
+      bodyAlloy: body.name,
+      slugAlloy: rebuild.slugAlloy || '6061',
+      cold: rebuild.cold,
+      clearanceMm: Math.max(0, rebuild.clearanceMm.value ?? 0.02),
+      serviceC: takeIn.hotC.value ?? 60,
+      chamferMm: rebuild.chamferMm.value ?? USUAL_CHAMFER_MM,
+      facedMm: Math.max(0, rebuild.facedMm.value ?? USUAL_FACED_MM),
+      ...or('beneathMm', rebuild.beneathMm.value),
+      ...or('slugMm', rebuild.slugMm.value),
+      ...or('interferenceMm', rebuild.interferenceMm.value),
+      ...or('hubC', rebuild.hubC.value),
+    }),
+  )
 }
 
 /** The list at the machine for the way chosen. */
-export function listOf(job: Job, kit: Kit, body: Alloy, thread: Thread | null, way: BossMethod | null, slug: SlugPlan | null, proudMm: number, cutsMm: readonly number[]): MachiningList | null {
+export function listOf(
+  job: Job,
+  kit: Kit,
+  body: Alloy,
+  thread: Thread | null,
+  way: BossMethod | null,
+  slug: SlugPlan | null,
+  proudMm: number,
+  cutsMm: readonly number[],
+): MachiningList | null {
   const { rebuild } = job
   if (!thread || !way || !rebuild.threadDeepMm.value || (way === 'pressed-slug' && !slug)) return null
   if ((way === 'wire-insert' || way === 'solid-insert') && (thread.flankDeg !== 60 || thread.taperDeg > 0)) return null
   return machiningList({
-    way, thread, depthMm: Math.max(0.5, rebuild.threadDeepMm.value), beneathMm: rebuild.beneathMm.value, proudMm, cutsMm, slug, chamferMm: rebuild.chamferMm.value ?? USUAL_CHAMFER_MM,
-    facedMm: Math.min(Math.max(0, rebuild.facedMm.value ?? USUAL_FACED_MM), (rebuild.chamferMm.value ?? USUAL_CHAMFER_MM) * 0.9), body, slugAlloy: findAlloy(rebuild.slugAlloy) ?? findAlloy('6061')!, drills: kitDrills(kit.drills).drills,
+    way,
+    thread,
+    depthMm: Math.max(0.5, rebuild.threadDeepMm.value),
+    beneathMm: rebuild.beneathMm.value,
+    proudMm,
+    cutsMm,
+    slug,
+    chamferMm: rebuild.chamferMm.value ?? USUAL_CHAMFER_MM,
+    facedMm: Math.min(
+      Math.max(0, rebuild.facedMm.value ?? USUAL_FACED_MM),
+      (rebuild.chamferMm.value ?? USUAL_CHAMFER_MM) * 0.9,
+    ),
+    body,
+    slugAlloy: findAlloy(rebuild.slugAlloy) ?? findAlloy('6061')!,
+    drills: kitDrills(kit.drills).drills,
   })
 }
 
 /** The bolt circle nearest to the holes measured. */
 export function circleOf({ rebuild }: Job): Found<BoltCircle> {
-  const holes = rebuild.holes.flatMap(({ xMm, yMm }) => xMm.value === null || yMm.value === null ? [] : [{ xMm: xMm.value, yMm: yMm.value }])
+  const holes = rebuild.holes.flatMap(({ xMm, yMm }) =>
+    xMm.value === null || yMm.value === null ? [] : [{ xMm: xMm.value, yMm: yMm.value }],
+  )
   if (holes.length < 3) return null
-  return found(askFor<BoltCircle>('holes.circle', 'The bolt circle', { holes, ...(rebuild.holePlaces ? { places: rebuild.holePlaces } : {}) }))
+  return found(
+    askFor<BoltCircle>('holes.circle', 'The bolt circle', {
+      holes,
+      ...(rebuild.holePlaces ? { places: rebuild.holePlaces } : {}),
+    }),
+  )
 }
 
-export interface FaceData { points: Point3[], flat: Flatness, lap: Lapping, decision: FaceDecision, bolted: ReturnType<typeof boltedFlat> | null, workings: Record<string, Working> }
+export interface FaceData {
+  points: Point3[]
+  flat: Flatness
+  lap: Lapping
+  decision: FaceDecision
+  bolted: ReturnType<typeof boltedFlat> | null
+  workings: Record<string, Working>
+}
 
 /** A face from its readings: how flat, what to do with it, and what bolting it flat would lock in. */
 export function faceOf({ rebuild }: Job, body: Alloy): FaceData | { reason: string } | null {
   const { face } = rebuild
-  const points = face.points.flatMap(({ xMm, yMm, z }): Point3[] => z.value === null ? [] : [{ xMm, yMm, zMm: z.value }])
+  const points = face.points.flatMap(({ xMm, yMm, z }): Point3[] =>
+    z.value === null ? [] : [{ xMm, yMm, zMm: z.value }],
+  )
   if (points.length < 4) return points.length ? { reason: 'four readings at least' } : null
   const flat = askFor<Flatness>('flat.evaluate', 'Flatness', { points })
   if (!flat.ok) return { reason: flat.reason }
@@ -71,10 +124,21 @@ export function faceOf({ rebuild }: Job, body: Alloy): FaceData | { reason: stri
   if (!lap.ok) return { reason: lap.reason }
   const over = Math.max(...points.map(point => point.xMm)) - Math.min(...points.map(point => point.xMm))
   const along = Math.max(...points.map(point => point.yMm)) - Math.min(...points.map(point => point.yMm))
-  const bolted = face.thickMm.value && face.thickMm.value > 0 ? boltedFlat(flat.answer.minimumZoneMm, Math.max(over, along), face.thickMm.value, mechanicalOf(body)) : null
+  const bolted =
+    face.thickMm.value && face.thickMm.value > 0
+      ? boltedFlat(flat.answer.minimumZoneMm, Math.max(over, along), face.thickMm.value, mechanicalOf(body))
+      : null
   return {
-    points, flat: flat.answer, lap: lap.answer, decision: decideFace(flat.answer, lap.answer, face.seal), bolted,
-    workings: { flat: flat.working, lap: lap.working, ...(bolted ? { bolted: { title: 'Bolted flat', steps: bolted.working } } : {}) },
+    points,
+    flat: flat.answer,
+    lap: lap.answer,
+    decision: decideFace(flat.answer, lap.answer, face.seal),
+    bolted,
+    workings: {
+      flat: flat.working,
+      lap: lap.working,
+      ...(bolted ? { bolted: { title: 'Bolted flat', steps: bolted.working } } : {}),
+    },
   }
 }
 
@@ -82,7 +146,14 @@ export function faceOf({ rebuild }: Job, body: Alloy): FaceData | { reason: stri
 export function bendOf({ rebuild, takeIn }: Job, body: Alloy): Found<Straighten> {
   const thickMm = rebuild.face.thickMm.value ?? takeIn.wallMm.value
   if (!rebuild.bentMm.value || !rebuild.bentOverMm.value || !thickMm) return null
-  return found(askFor<Straighten>('bend.straighten', 'Pressing it back', { outMm: rebuild.bentMm.value, overMm: rebuild.bentOverMm.value, thickMm, alloy: body.name }))
+  return found(
+    askFor<Straighten>('bend.straighten', 'Pressing it back', {
+      outMm: rebuild.bentMm.value,
+      overMm: rebuild.bentOverMm.value,
+      thickMm,
+      alloy: body.name,
+    }),
+  )
 }
 
 /** What the coating afterwards does. */

@@ -14,11 +14,24 @@ const INK = rgb(0.15, 0.14, 0.13)
 const QUIET = rgb(0.33, 0.38, 0.42)
 
 /** What the standard fonts hold beyond Latin-1's own letters, and plain stand-ins for what they do not. */
-const STAND_INS: Readonly<Record<string, string>> = { '−': '-', '→': '>', '≤': '<=', '≥': '>=', '✓': '', '✗': '', '⁄': '/', '″': '"', '′': '\'', '\u00a0': ' ', '\u2009': ' ' }
+const STAND_INS: Readonly<Record<string, string>> = {
+  '−': '-',
+  '→': '>',
+  '≤': '<=',
+  '≥': '>=',
+  '✓': '',
+  '✗': '',
+  '⁄': '/',
+  '″': '"',
+  '′': "'",
+  '\u00a0': ' ',
+  '\u2009': ' ',
+}
 const HELD = /[\x20-\x7e\u00a1-\u00ff‘’“”–—•…€]/
 
 /** Text in letters that every PDF reader has: others by a plain stand-in, or a question mark. */
-export const plainText = (text: string): string => [...text.replace(/\s+/g, ' ')].map(letter => HELD.test(letter) ? letter : STAND_INS[letter] ?? '?').join('')
+export const plainText = (text: string): string =>
+  [...text.replace(/\s+/g, ' ')].map(letter => (HELD.test(letter) ? letter : (STAND_INS[letter] ?? '?'))).join('')
 
 /** A text in lines no wider than given; a word that is wider is broken. */
 export function wrapped(text: string, font: PDFFont, size: number, wide: number): string[] {
@@ -42,14 +55,26 @@ export function wrapped(text: string, font: PDFFont, size: number, wide: number)
   return line ? [...lines, line] : lines
 }
 
-export interface RecordPdf { shop: string, title: string, under: string, record: JobRecord, pictures: readonly { name: string, type: string, bytes: Uint8Array }[] }
+export interface RecordPdf {
+  shop: string
+  title: string
+  under: string
+  record: JobRecord
+  pictures: readonly { name: string; type: string; bytes: Uint8Array }[]
+}
 
-/** The record of a job as a PDF for customer and inspector: sections, log, pictures, who heeded which caution; pages numbered. */
+/**
+ * The record of a job as a PDF for customer and inspector: sections, log, pictures, who heeded which caution; pages
+ * numbered.
+ */
 export async function recordPdf({ shop, title, under, record, pictures }: RecordPdf): Promise<Uint8Array> {
   const document = await PDFDocument.create()
   document.setTitle(plainText(title))
   document.setAuthor(plainText(shop))
-  const [font, bold] = [await document.embedFont(StandardFonts.Helvetica), await document.embedFont(StandardFonts.HelveticaBold)]
+  const [font, bold] = [
+    await document.embedFont(StandardFonts.Helvetica),
+    await document.embedFont(StandardFonts.HelveticaBold),
+  ]
   let page: PDFPage = document.addPage([WIDE, HIGH])
   let y = HIGH - MARGIN
   const need = (high: number) => {
@@ -57,7 +82,8 @@ export async function recordPdf({ shop, title, under, record, pictures }: Record
     page = document.addPage([WIDE, HIGH])
     y = HIGH - MARGIN
   }
-  const put = (text: string, x: number, size: number, face: PDFFont, color = INK) => page.drawText(text, { x, y, size, font: face, color })
+  const put = (text: string, x: number, size: number, face: PDFFont, color = INK) =>
+    page.drawText(text, { x, y, size, font: face, color })
   const say = (text: string, size = SIZE, face = font, color = INK) => {
     for (const line of wrapped(text, face, size, WIDE - 2 * MARGIN)) {
       need(LEADING)
@@ -78,7 +104,10 @@ export async function recordPdf({ shop, title, under, record, pictures }: Record
   for (const section of record.sections) {
     heading(section.title)
     for (const { label, text } of section.lines) {
-      const [labels, lines] = [wrapped(label, font, SIZE, LABEL_WIDE - 6), wrapped(text, font, SIZE, WIDE - 2 * MARGIN - LABEL_WIDE)]
+      const [labels, lines] = [
+        wrapped(label, font, SIZE, LABEL_WIDE - 6),
+        wrapped(text, font, SIZE, WIDE - 2 * MARGIN - LABEL_WIDE),
+      ]
       for (let n = 0; n < Math.max(labels.length, lines.length); n++) {
         need(LEADING)
         y -= LEADING
@@ -89,11 +118,15 @@ export async function recordPdf({ shop, title, under, record, pictures }: Record
   }
   if (record.log.length) {
     heading('What the puddle did')
-    for (const entry of record.log) say(`${entry.at.replace('T', ' ').slice(0, 16)}  pass ${entry.pass}: ${entry.saw}${entry.temperatureC === undefined ? '' : `, part at ${Math.round(entry.temperatureC)} °C`}; ${entry.settings}${entry.note ? `; ${entry.note}` : ''}`)
+    for (const entry of record.log)
+      say(
+        `${entry.at.replace('T', ' ').slice(0, 16)}  pass ${entry.pass}: ${entry.saw}${entry.temperatureC === undefined ? '' : `, part at ${Math.round(entry.temperatureC)} °C`}; ${entry.settings}${entry.note ? `; ${entry.note}` : ''}`,
+      )
   }
   if (record.acknowledged.length) {
     heading('Stop cautions, read and heeded')
-    for (const entry of record.acknowledged) say(`${entry.name}, ${entry.at.replace('T', ' ').slice(0, 16)}: ${entry.text}`)
+    for (const entry of record.acknowledged)
+      say(`${entry.name}, ${entry.at.replace('T', ' ').slice(0, 16)}: ${entry.text}`)
   }
   const drawable = pictures.filter(picture => picture.type === 'image/jpeg' || picture.type === 'image/png')
   if (drawable.length) {
@@ -112,8 +145,21 @@ export async function recordPdf({ shop, title, under, record, pictures }: Record
     }
   }
   y -= 8
-  say('Worked out and recorded at the bench; where life depends on the part, local codes, its maker and licensed practice come first.', 8.5, font, QUIET)
+  say(
+    'Worked out and recorded at the bench; where life depends on the part, local codes, its maker and licensed practice come first.',
+    8.5,
+    font,
+    QUIET,
+  )
   const pages = document.getPages()
-  pages.forEach((each, n) => each.drawText(`${n + 1} of ${pages.length}`, { x: WIDE - MARGIN - 30, y: MARGIN - 14, size: 8, font, color: QUIET }))
+  pages.forEach((each, n) =>
+    each.drawText(`${n + 1} of ${pages.length}`, {
+      x: WIDE - MARGIN - 30,
+      y: MARGIN - 14,
+      size: 8,
+      font,
+      color: QUIET,
+    }),
+  )
   return document.save({ useObjectStreams: false })
 }

@@ -7,14 +7,27 @@ import type { StationId } from '../job/stations.table'
 import { CAUTION_CODES, caution } from '../safety/cautions.table'
 import { planJob } from './plan-job'
 
-/** Where work can hurt someone the caution stands at that step: what the job says, the station, the code. Common practice, no source. */
+/**
+ * Where work can hurt someone the caution stands at that step: what the job says, the station, the code. Common
+ * practice, no source.
+ */
 const file = readFile(readFileSync(new URL('../../demo/larkmoor-bench.json', import.meta.url), 'utf8'))
 if (!file.ok) throw new Error('the demo shop does not read')
-const kit = { ...file.kit!, torches: [...file.kit!.torches, { id: 'oxy', name: 'oxygen torch', gas: 'oxy-acetylene', powerW: 9000, efficiencyPct: 35 }] }
+const kit = {
+  ...file.kit!,
+  torches: [
+    ...file.kit!.torches,
+    { id: 'oxy', name: 'oxygen torch', gas: 'oxy-acetylene', powerW: 9000, efficiencyPct: 35 },
+  ],
+}
 const cover = file.jobs.find(job => job.id === 'gearbox-cover')!
 const plain = newJob('x', 'X', '', '2026-11-12T09:00:00Z')
 const reading = (value: number) => ({ typed: String(value), value })
-const planned = (job: typeof cover, changes: readonly (readonly [string, unknown])[]) => planJob(changes.reduce((changed, [path, value]) => applyPatch(changed, { path: path.split('.'), value } as Patch), job), kit)
+const planned = (job: typeof cover, changes: readonly (readonly [string, unknown])[]) =>
+  planJob(
+    changes.reduce((changed, [path, value]) => applyPatch(changed, { path: path.split('.'), value } as Patch), job),
+    kit,
+  )
 
 type Row = readonly [hazard: string, changes: readonly (readonly [string, unknown])[], station: StationId, code: string]
 const HAZARDS: readonly Row[] = [
@@ -55,10 +68,23 @@ describe('where work can hurt someone', () => {
     expect(planned(cover, changes)[station].cautions.map(one => one.code)).toContain(code)
   })
   it.each<[string, readonly (readonly [string, unknown])[]]>([
-    ['by its mark and vinegar', [['know.markText', 'AZ91D'], ['know.form', 'casting'], ['know.vinegar', 'fizz']]], ['by an analyser', [['know.composition', 'Mg 90, Al 9, Zn 1']]], ['by name alone', [['know.alloy', 'AZ91D']]],
+    [
+      'by its mark and vinegar',
+      [
+        ['know.markText', 'AZ91D'],
+        ['know.form', 'casting'],
+        ['know.vinegar', 'fizz'],
+      ],
+    ],
+    ['by an analyser', [['know.composition', 'Mg 90, Al 9, Zn 1']]],
+    ['by name alone', [['know.alloy', 'AZ91D']]],
   ])('magnesium known %s stops every step that judges, grinds, heats or cuts it', (_, changes) => {
     const plan = planned(plain, [...changes, ['takeIn.wallMm', reading(6)]])
-    for (const station of ['know', 'call', 'open', 'warm', 'weld', 'rebuild'] as const) expect(plan[station].held.map(one => one.code), station).toContain('magnesium')
+    for (const station of ['know', 'call', 'open', 'warm', 'weld', 'rebuild'] as const)
+      expect(
+        plan[station].held.map(one => one.code),
+        station,
+      ).toContain('magnesium')
     expect(plan.call.data.processes.every(row => row.verdict === 'never')).toBe(true)
   })
   it('a name for sure is believed before the evidence, and doubted aloud where they part', () => {
@@ -69,14 +95,26 @@ describe('where work can hurt someone', () => {
     expect(planned(plain, [['know.alloy', '7075']]).weld.cautions.map(one => one.code)).toContain('strong-alloy')
     expect(planned(plain, [['know.alloy', '6061']]).call.wants).not.toContain('the metal')
   })
-  it('a name that is a filler\'s or nobody\'s changes nothing', () => {
-    for (const name of ['4043', 'unheard of']) expect(planned(cover, [['know.alloy', name]]).know.data.families[0]!.id).toBe(planJob(cover, kit).know.data.families[0]!.id)
+  it("a name that is a filler's or nobody's changes nothing", () => {
+    for (const name of ['4043', 'unheard of'])
+      expect(planned(cover, [['know.alloy', name]]).know.data.families[0]!.id).toBe(
+        planJob(cover, kit).know.data.families[0]!.id,
+      )
   })
   it('a zinc casting is not struck an arc on', () => {
-    const plan = planned(plain, [['know.composition', 'Zn 95, Al 4'], ['takeIn.wallMm', reading(4)]])
+    const plan = planned(plain, [
+      ['know.composition', 'Zn 95, Al 4'],
+      ['takeIn.wallMm', reading(4)],
+    ])
     expect([...plan.know.cautions, ...plan.call.cautions].map(one => one.code)).toContain('zinc-fume')
   })
-  it('until magnesium is ruled out, the part may be magnesium', () => expect(planned(plain, [['know.form', 'casting'], ['know.vinegar', 'still']]).know.cautions.map(one => one.code)).toContain('chips-burn'))
+  it('until magnesium is ruled out, the part may be magnesium', () =>
+    expect(
+      planned(plain, [
+        ['know.form', 'casting'],
+        ['know.vinegar', 'still'],
+      ]).know.cautions.map(one => one.code),
+    ).toContain('chips-burn'))
   it('every stop of a safety-critical part defers to its maker and to licensed practice', () => {
     for (const code of CAUTION_CODES.filter(one => one.startsWith('safety-'))) {
       expect(caution(code).level, code).toBe('stop')
@@ -85,9 +123,15 @@ describe('where work can hurt someone', () => {
     }
   })
   it('a stop is held until someone heeds it by name, and a lesser one holds nothing', () => {
-    const held = planned(cover, [['takeIn.protect', ['fluoro-seal']], ['acknowledged', []]])
+    const held = planned(cover, [
+      ['takeIn.protect', ['fluoro-seal']],
+      ['acknowledged', []],
+    ])
     expect(held['take-in'].held.length).toBeGreaterThan(0)
-    const heeded = planned(cover, [['takeIn.protect', ['fluoro-seal']], ['acknowledged', [{ code: 'seal-acid', name: 'A hand', at: '2026-11-12T09:00:00Z' }]]])
+    const heeded = planned(cover, [
+      ['takeIn.protect', ['fluoro-seal']],
+      ['acknowledged', [{ code: 'seal-acid', name: 'A hand', at: '2026-11-12T09:00:00Z' }]],
+    ])
     expect(heeded['take-in'].held).toEqual([])
     expect(planned(cover, [['acknowledged', []]]).warm.held).toEqual([])
   })

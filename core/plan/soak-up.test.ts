@@ -12,7 +12,7 @@ const body = { massKg: 1, areaMm2: 60_000, volumeMm3: 370_000, steps: [] }
 describe('between passes', () => {
   it('a pass warms the whole part by its heat over what a degree costs: 2.4 kW for a minute in a kilogram', () => {
     const found = interpassOf(body, alloy, 60, 20, 2400, 1, null)
-    expect(found.riseC).toBeCloseTo(2400 * 60 / (1 * alloy.specificHeatJkgK), 9)
+    expect(found.riseC).toBeCloseTo((2400 * 60) / (1 * alloy.specificHeatJkgK), 9)
     expect(found.waitS).toBeCloseTo(secondsBetween(lumpOf(body, alloy, 20), found.afterC, 120), 6)
   })
   it('needs no wait under the limit, and says when still air never brings it there', () => {
@@ -20,10 +20,19 @@ describe('between passes', () => {
     expect(interpassOf(body, alloy, 60, 40, 2400, 1, 30).waitS).toBeNull()
   })
   it('never passes where the metal melts, whatever is put in', () => {
-    fc.assert(fc.property(fc.constantFrom(...ALLOYS), fc.double({ min: 0.01, max: 200, noNaN: true }), fc.double({ min: 0, max: 30_000, noNaN: true }), fc.double({ min: 0, max: 60, noNaN: true }), (metal, massKg, arcW, minutes) => {
-      const found = interpassOf({ ...body, massKg }, metal, 20, 20, arcW, minutes, null)
-      return found.afterC <= metal.solidusC && (found.waitS === null || found.waitS >= 0)
-    }), { seed: 151, numRuns: 100 })
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...ALLOYS),
+        fc.double({ min: 0.01, max: 200, noNaN: true }),
+        fc.double({ min: 0, max: 30_000, noNaN: true }),
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        (metal, massKg, arcW, minutes) => {
+          const found = interpassOf({ ...body, massKg }, metal, 20, 20, arcW, minutes, null)
+          return found.afterC <= metal.solidusC && (found.waitS === null || found.waitS >= 0)
+        },
+      ),
+      { seed: 151, numRuns: 100 },
+    )
   })
   it('goes by families that there are, at limits in reason', () => {
     for (const [family, { mostC }] of Object.entries(INTERPASS_C)) {

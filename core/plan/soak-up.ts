@@ -4,7 +4,10 @@ import { turnDown, type TurnDownPoint } from '../heat/turn-down'
 import type { Alloy } from '../metal/alloys.table'
 import type { Body } from './body'
 
-/** Share of the arc's power that enters the part: TIG on AC, MIG. Common practice for aluminium (ASM Handbook vol. 6, from memory). */
+/**
+ * Share of the arc's power that enters the part: TIG on AC, MIG. Common practice for aluminium (ASM Handbook vol. 6,
+ * from memory).
+ */
 export const ARC_ENTERS = { tig: 0.6, mig: 0.75 } as const
 /** Volts of an AC TIG arc on aluminium: common practice, no source. */
 export const AC_TIG_ARC_V = 15
@@ -12,8 +15,21 @@ export const AC_TIG_ARC_V = 15
 const TOLD_SHARE = 0.93
 const TURN_DOWN_POINTS = 6
 
-export const lumpOf = (body: Body, alloy: Alloy, ambientC: number, absorbedW = 0, filmWm2K: number = STILL_AIR.filmWm2K): LumpedBody =>
-  ({ massKg: body.massKg, specificHeatJkgK: alloy.specificHeatJkgK, areaMm2: body.areaMm2, ambientC, absorbedW, filmWm2K, emissivity: STILL_AIR.emissivity })
+export const lumpOf = (
+  body: Body,
+  alloy: Alloy,
+  ambientC: number,
+  absorbedW = 0,
+  filmWm2K: number = STILL_AIR.filmWm2K,
+): LumpedBody => ({
+  massKg: body.massKg,
+  specificHeatJkgK: alloy.specificHeatJkgK,
+  areaMm2: body.areaMm2,
+  ambientC,
+  absorbedW,
+  filmWm2K,
+  emissivity: STILL_AIR.emissivity,
+})
 
 export interface Interpass {
   mostC: number
@@ -26,17 +42,32 @@ export interface Interpass {
 }
 
 /** What a pass does to the heat of the whole part, and how long to wait for the next: energy balance of one lump. */
-export function interpassOf(body: Body, alloy: Alloy, startC: number, ambientC: number, arcW: number, passArcMin: number, wantedMostC: number | null): Interpass {
+export function interpassOf(
+  body: Body,
+  alloy: Alloy,
+  startC: number,
+  ambientC: number,
+  arcW: number,
+  passArcMin: number,
+  wantedMostC: number | null,
+): Interpass {
   const { mostC: usualC, why } = INTERPASS_C[alloy.family]
   const mostC = wantedMostC ?? usualC
-  const riseC = arcW * passArcMin * 60 / (body.massKg * alloy.specificHeatJkgK)
+  const riseC = (arcW * passArcMin * 60) / (body.massKg * alloy.specificHeatJkgK)
   const afterC = Math.min(alloy.solidusC, startC + riseC)
   const seconds = afterC <= mostC ? 0 : secondsBetween(lumpOf(body, alloy, ambientC), afterC, mostC)
   return { mostC, why, riseC, afterC, waitS: Number.isFinite(seconds) ? seconds : null }
 }
 
 /** The output over the arc time of a gun that feeds wire on to a part that warms; null where it makes no odds. */
-export function turnDownOf(body: Body, alloy: Alloy, startC: number, ambientC: number, arcW: number, arcMin: number): TurnDownPoint[] | null {
+export function turnDownOf(
+  body: Body,
+  alloy: Alloy,
+  startC: number,
+  ambientC: number,
+  arcW: number,
+  arcMin: number,
+): TurnDownPoint[] | null {
   const durationS = arcMin * 60
   if (durationS < 20 || startC >= alloy.solidusC) return null
   const everyS = Math.max(5, Math.ceil(durationS / TURN_DOWN_POINTS / 5) * 5)

@@ -9,8 +9,11 @@ import type { JobPlan } from './plan-job'
 const COOLING_S = 2 * 3600
 const CURVE_POINTS = 240
 
-/** The part's temperature as the heat model of its job has it: up to the target with the chosen torch, then cooling in still air. */
-export function partCurve(job: Job, plan: JobPlan): { s: number, c: number }[] {
+/**
+ * The part's temperature as the heat model of its job has it: up to the target with the chosen torch, then cooling in
+ * still air.
+ */
+export function partCurve(job: Job, plan: JobPlan): { s: number; c: number }[] {
   const { body } = plan['take-in'].data
   const { alloy } = plan.know.data
   const { heating, startC, targetC, torch } = plan.warm.data
@@ -27,11 +30,20 @@ export function partCurve(job: Job, plan: JobPlan): { s: number, c: number }[] {
 export function standInSetup(instrument: InstrumentId, job: Job | null, plan: JobPlan | null): Record<string, unknown> {
   const curve = job && plan ? partCurve(job, plan) : [{ s: 0, c: 20 }]
   switch (instrument) {
-    case 'thermocouple': return { curve }
-    case 'infrared': return { curve, roundC: curve[0]!.c }
-    case 'caliper': return { sizeMm: job?.takeIn.wallMm.value ?? 8 }
-    case 'scale': return { massG: plan?.['take-in'].data.body ? Math.round(plan['take-in'].data.body.massKg * 1000) : 500 }
-    case 'gauge': return { startKPa: 20, volumeL: 2, leakSccm: 1.5, startC: 24, settlesC: 20 }
-    case 'arc': return { setA: Math.max(1, Math.round(plan?.weld.data.setA || 120)), gun: plan?.weld.data.machine && plan.weld.data.machine.process !== 'ac-tig' ? 'mig' : 'tig' }
+    case 'thermocouple':
+      return { curve }
+    case 'infrared':
+      return { curve, roundC: curve[0]!.c }
+    case 'caliper':
+      return { sizeMm: job?.takeIn.wallMm.value ?? 8 }
+    case 'scale':
+      return { massG: plan?.['take-in'].data.body ? Math.round(plan['take-in'].data.body.massKg * 1000) : 500 }
+    case 'gauge':
+      return { startKPa: 20, volumeL: 2, leakSccm: 1.5, startC: 24, settlesC: 20 }
+    case 'arc':
+      return {
+        setA: Math.max(1, Math.round(plan?.weld.data.setA || 120)),
+        gun: plan?.weld.data.machine && plan.weld.data.machine.process !== 'ac-tig' ? 'mig' : 'tig',
+      }
   }
 }

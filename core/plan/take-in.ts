@@ -22,7 +22,9 @@ export function planTakeIn(job: Job, body: Body | null): StationPlan<{ body: Bod
     ? ['Say what it does: seal, carry steady load, or carry repeated load.']
     : takeIn.cause === 'unknown'
       ? [`It ${DOES_WORDS[takeIn.does]}. Find out why it broke first: a repair without the cause comes back.`]
-      : [`It ${DOES_WORDS[takeIn.does]}; ${CAUSES[takeIn.cause]}${takeIn.causeCure ? `: ${takeIn.causeCure}` : '. Put that right as well'}.`]
+      : [
+          `It ${DOES_WORDS[takeIn.does]}; ${CAUSES[takeIn.cause]}${takeIn.causeCure ? `: ${takeIn.causeCure}` : '. Put that right as well'}.`,
+        ]
   const cautions: Caution[] = []
   if (takeIn.safetyCritical !== 'none') cautions.push(caution(`safety-${takeIn.safetyCritical}`))
   for (const id of takeIn.protect) {
@@ -30,19 +32,35 @@ export function planTakeIn(job: Job, body: Body | null): StationPlan<{ body: Bod
     if (code && !cautions.some(entry => entry.code === code)) cautions.push(caution(code))
   }
   const why: Sentence[] = []
-  if (takeIn.mustNotMove.length) why.push([`May not move: ${list(takeIn.mustNotMove.map(id => id.replace('-', ' ')))}. Measure it now, before anything is heated.`])
+  if (takeIn.mustNotMove.length)
+    why.push([
+      `May not move: ${list(takeIn.mustNotMove.map(id => id.replace('-', ' ')))}. Measure it now, before anything is heated.`,
+    ])
   for (const id of takeIn.protect) why.push([`${capital(PROTECTS[id].name)}: ${PROTECTS[id].how}.`])
   if (body) why.push(['About ', figure(body.massKg, 'kg', 'body'), ' of metal.'])
-  if (takeIn.cause !== 'unknown' && !takeIn.causeCure) why.push(['Say what is done about the cause: the record must hold it.'])
+  if (takeIn.cause !== 'unknown' && !takeIn.causeCure)
+    why.push(['Say what is done about the cause: the record must hold it.'])
   return {
     id: 'take-in',
-    short: takeIn.does ? `${takeIn.does === 'seal' ? `seals${takeIn.soak === 'dry' ? '' : ', ' + (takeIn.soak ?? 'soak not said')}` : DOES_WORDS[takeIn.does]}${takeIn.cause === 'unknown' ? '' : `, ${CAUSES[takeIn.cause].split(',')[0]}`}` : 'wants what it does',
-    wants, call, why,
-    change: [['The damage usually reaches further than the first look: look again after cleaning, and after the first grinding.']],
+    short: takeIn.does
+      ? `${takeIn.does === 'seal' ? `seals${takeIn.soak === 'dry' ? '' : ', ' + (takeIn.soak ?? 'soak not said')}` : DOES_WORDS[takeIn.does]}${takeIn.cause === 'unknown' ? '' : `, ${CAUSES[takeIn.cause].split(',')[0]}`}`
+      : 'wants what it does',
+    wants,
+    call,
+    why,
+    change: [
+      [
+        'The damage usually reaches further than the first look: look again after cleaning, and after the first grinding.',
+      ],
+    ],
     cautions,
     workings: body ? { body: { title: 'Mass and surface from the sizes', steps: body.steps } } : {},
     basis: {
-      'what it does': takeIn.does ?? '', 'soak': takeIn.soak ?? '', 'cause': CAUSES[takeIn.cause], 'wall': takeIn.wallMm.typed, 'safety': takeIn.safetyCritical,
+      'what it does': takeIn.does ?? '',
+      soak: takeIn.soak ?? '',
+      cause: CAUSES[takeIn.cause],
+      wall: takeIn.wallMm.typed,
+      safety: takeIn.safetyCritical,
     },
     data: { body },
   }

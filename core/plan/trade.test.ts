@@ -9,32 +9,74 @@ import { planJob } from './plan-job'
 const file = readFile(readFileSync(new URL('../../demo/larkmoor-bench.json', import.meta.url), 'utf8'))
 if (!file.ok) throw new Error('the demo shop does not read')
 const kit = file.kit!
-const gun = { ...kit.machines[0]!, id: 'pulse', name: 'pulsed gun', process: 'mig-pulse' as const, highA: 280, torchA: 280, ratedA: 250, ratedPct: 60 }
+const gun = {
+  ...kit.machines[0]!,
+  id: 'pulse',
+  name: 'pulsed gun',
+  process: 'mig-pulse' as const,
+  highA: 280,
+  torchA: 280,
+  ratedA: 250,
+  ratedPct: 60,
+}
 const blank = newJob('x', 'X', '', '2026-11-12T09:00:00Z')
 const mm = (value: number) => ({ typed: `${value} mm`, value })
 
-const part = (change: { takeIn?: Partial<Job['takeIn']>, open?: Partial<Job['open']>, alloy?: string, process?: Job['call']['process'], wireMm?: number }): Job => ({
-  ...blank, takeIn: { ...blank.takeIn, does: 'static', soak: 'handled', cause: 'dropped', causeCure: 'told', ...change.takeIn }, open: { ...blank.open, ...change.open },
-  know: { ...blank.know, alloy: change.alloy ?? '356' }, call: { ...blank.call, process: change.process ?? 'ac-tig' }, weld: { ...blank.weld, wireMm: mm(change.wireMm ?? 0.9) }, rebuild: { ...blank.rebuild, machined: false },
+const part = (change: {
+  takeIn?: Partial<Job['takeIn']>
+  open?: Partial<Job['open']>
+  alloy?: string
+  process?: Job['call']['process']
+  wireMm?: number
+}): Job => ({
+  ...blank,
+  takeIn: { ...blank.takeIn, does: 'static', soak: 'handled', cause: 'dropped', causeCure: 'told', ...change.takeIn },
+  open: { ...blank.open, ...change.open },
+  know: { ...blank.know, alloy: change.alloy ?? '356' },
+  call: { ...blank.call, process: change.process ?? 'ac-tig' },
+  weld: { ...blank.weld, wireMm: mm(change.wireMm ?? 0.9) },
+  rebuild: { ...blank.rebuild, machined: false },
 })
 const minutes = (job: Job, shop = kit) => planJob(job, shop)['hand-over'].data.plannedTotalMin
 
 describe('whole jobs', () => {
   it('a small bracket cracked on both sides, dressed by hand: 45 to 60 minutes, under ten of them arc', () => {
-    const bracket = part({ takeIn: { wallMm: mm(6), lengthMm: mm(90), widthMm: mm(60) }, open: { crackMm: mm(40), sides: 2 } })
+    const bracket = part({
+      takeIn: { wallMm: mm(6), lengthMm: mm(90), widthMm: mm(60) },
+      open: { crackMm: mm(40), sides: 2 },
+    })
     expect(minutes(bracket)).toBeGreaterThan(45)
     expect(minutes(bracket)).toBeLessThan(60)
     expect(planJob(bracket, kit).weld.data.arcMin).toBeLessThan(10)
   })
   it('a cracked rim, ground, welded, dressed by hand and proved by dye: 90 to 120 minutes, wherever it may be done', () => {
-    const rim = part({ takeIn: { does: 'cyclic', wallMm: mm(6), lengthMm: mm(400), widthMm: mm(400), heightMm: mm(150), coating: 'paint' }, open: { crackMm: mm(70), sides: 2 } })
+    const rim = part({
+      takeIn: {
+        does: 'cyclic',
+        wallMm: mm(6),
+        lengthMm: mm(400),
+        widthMm: mm(400),
+        heightMm: mm(150),
+        coating: 'paint',
+      },
+      open: { crackMm: mm(70), sides: 2 },
+    })
     expect(minutes(rim)).toBeGreaterThan(90)
     expect(minutes(rim)).toBeLessThan(120)
     // Planned all the same, a rim that carries someone is sent on.
-    expect(JSON.stringify(planJob({ ...rim, takeIn: { ...rim.takeIn, safetyCritical: 'wheel' } }, kit).call.call)).toContain('Send it on')
+    expect(
+      JSON.stringify(planJob({ ...rim, takeIn: { ...rim.takeIn, safetyCritical: 'wheel' } }, kit).call.call),
+    ).toContain('Send it on')
   })
   it('a groove turned too deep round 100 mm: 5 to 10 minutes of pulsed gun, 60 to 90 with a rod, rests and all', () => {
-    const turned = (process: 'ac-tig' | 'mig-pulse') => part({ process, wireMm: 1.2, alloy: '6061', takeIn: { wallMm: mm(8), lengthMm: mm(100), widthMm: mm(100), heightMm: mm(60) }, open: { work: 'turned', turnedMm: mm(100) } })
+    const turned = (process: 'ac-tig' | 'mig-pulse') =>
+      part({
+        process,
+        wireMm: 1.2,
+        alloy: '6061',
+        takeIn: { wallMm: mm(8), lengthMm: mm(100), widthMm: mm(100), heightMm: mm(60) },
+        open: { work: 'turned', turnedMm: mm(100) },
+      })
     const shop = { ...kit, machines: [...kit.machines, gun] }
     const [rod, wire] = [planJob(turned('ac-tig'), shop).weld.data, planJob(turned('mig-pulse'), shop).weld.data]
     expect(rod.elapsedMin).toBeGreaterThan(60 * 0.6)
@@ -43,12 +85,21 @@ describe('whole jobs', () => {
     expect(rod.arcMin / wire.arcMin).toBeGreaterThan(5)
   })
   it('leaves a heat-soaked flange free rather than bolted flat, unless the bench says otherwise, and says what bolting it locks in', () => {
-    const flange = planJob(part({ takeIn: { wallMm: mm(8), lengthMm: mm(280), widthMm: mm(190) }, open: { crackMm: mm(100) } }), kit)
+    const flange = planJob(
+      part({ takeIn: { wallMm: mm(8), lengthMm: mm(280), widthMm: mm(190) }, open: { crackMm: mm(100) } }),
+      kit,
+    )
     expect(JSON.stringify(flange.weld.why)).toContain('Leave it free')
     expect(JSON.stringify(flange.weld.change)).toContain('crack along the old line after a few heat cycles')
   })
   it('asks 12 mm bare each side, a stop-hole of 3 to 4 mm and an over-build of 1.5 mm where nothing else is said', () => {
-    const plan = planJob(part({ takeIn: { coating: 'paint', wallMm: mm(6), lengthMm: mm(90), widthMm: mm(60) }, open: { crackMm: mm(40) } }), kit)
+    const plan = planJob(
+      part({
+        takeIn: { coating: 'paint', wallMm: mm(6), lengthMm: mm(90), widthMm: mm(60) },
+        open: { crackMm: mm(40) },
+      }),
+      kit,
+    )
     expect(plan.open.data.steps.find(step => step.id === 'uncoat')!.text).toContain('12 mm each side')
     expect(blank.open.stopHoleMm.value!).toBeGreaterThanOrEqual(3)
     expect(blank.open.stopHoleMm.value!).toBeLessThanOrEqual(4)

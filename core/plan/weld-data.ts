@@ -10,7 +10,13 @@ import type { FlameData } from './flame'
 import type { Interpass } from './soak-up'
 import type { WeldSettings } from './weld-settings'
 
-export interface WeldPass { number: number, side: 1 | 2, kind: 'root' | 'fill' | 'cap', done: boolean, log: LogEntry[] }
+export interface WeldPass {
+  number: number
+  side: 1 | 2
+  kind: 'root' | 'fill' | 'cap'
+  done: boolean
+  log: LogEntry[]
+}
 export interface WeldData extends Omit<WeldSettings, 'workings'> {
   process: ProcessId
   gas: GasUse | null
@@ -23,13 +29,19 @@ export interface WeldData extends Omit<WeldSettings, 'workings'> {
   nextMove: NextMove | null
   interpass: Interpass | null
   /** Output over the arc time: the share, and what that is on this gun. */
-  turnDown: (TurnDownPoint & { a: number, wireMMin: number })[] | null
+  turnDown: (TurnDownPoint & { a: number; wireMMin: number })[] | null
   braze: BrazeData | null
   flame: FlameData | null
 }
 
-/** What stands on the machine or at the torch, in a line: for the log, the bench and the record. `text` writes a value in the reader's units. */
-export function settingsLine({ mig, flame, braze, machine, setA, enPct, frequencyHz }: WeldData, text: (value: number, unit: UnitKey) => string): string {
+/**
+ * What stands on the machine or at the torch, in a line: for the log, the bench and the record. `text` writes a value
+ * in the reader's units.
+ */
+export function settingsLine(
+  { mig, flame, braze, machine, setA, enPct, frequencyHz }: WeldData,
+  text: (value: number, unit: UnitKey) => string,
+): string {
   if (flame) return `${flame.torch.name}, part from ${text(Math.ceil(flame.plan.fromC), 'c')}`
   if (braze) return `${braze.torch.name}, worked at ${text(braze.plan.workingC, 'c')}`
   if (mig) return `${text(Math.round(mig.a), 'a')}, wire ${text(mig.wireMMin, 'mMin')}, ${text(mig.v, 'v')}`
@@ -37,6 +49,13 @@ export function settingsLine({ mig, flame, braze, machine, setA, enPct, frequenc
 }
 
 export const DIAL_WORDS: Readonly<Record<DialReads, string>> = {
-  'en-share': 'share electrode negative', 'cleaning-share': 'share cleaning', 'ep-minus-en': 'positive less negative',
+  'en-share': 'share electrode negative',
+  'cleaning-share': 'share cleaning',
+  'ep-minus-en': 'positive less negative',
 }
-export const MIG_MODE_WORDS = { 'spray': 'spray', 'pulse': 'pulsed', 'double-pulse': 'double pulse', 'cold': 'cold stitches' } as const
+export const MIG_MODE_WORDS = {
+  spray: 'spray',
+  pulse: 'pulsed',
+  'double-pulse': 'double pulse',
+  cold: 'cold stitches',
+} as const

@@ -48,10 +48,20 @@ const clamp = (low: number, value: number, high: number) => Math.min(high, Math.
 
 /** Which way a gun is run unless it is said: cold on thin walls with a spool gun, pulsed where the machine pulses. */
 const THIN_MM = 4
-const modeOf = (job: Job, process: ArcProcess): MigMode => job.weld.migMode ?? (process === 'mig-pulse' ? 'pulse' : (job.takeIn.wallMm.value ?? 0) <= THIN_MM ? 'cold' : 'spray')
+const modeOf = (job: Job, process: ArcProcess): MigMode =>
+  job.weld.migMode ?? (process === 'mig-pulse' ? 'pulse' : (job.takeIn.wallMm.value ?? 0) <= THIN_MM ? 'cold' : 'spray')
 
-/** The machine and everything that is set on it for this wall at this heat: current, halves, balance, frequency, duty, tungsten or wire. */
-export function weldSettings(job: Job, kit: Kit, process: ArcProcess, startC: number, fillerAlloy: string): WeldSettings {
+/**
+ * The machine and everything that is set on it for this wall at this heat: current, halves, balance, frequency, duty,
+ * tungsten or wire.
+ */
+export function weldSettings(
+  job: Job,
+  kit: Kit,
+  process: ArcProcess,
+  startC: number,
+  fillerAlloy: string,
+): WeldSettings {
   const { weld, takeIn } = job
   const workings: Record<string, Working> = {}
   const take = <Out>(key: string, asked: ReturnType<typeof askFor<Out>> | null): Out | null => {
@@ -62,11 +72,18 @@ export function weldSettings(job: Job, kit: Kit, process: ArcProcess, startC: nu
   const fits = kit.machines.filter(entry => entry.process === process)
   const machine = fits.find(entry => entry.id === weld.machine) ?? fits[0] ?? null
   const wallMm = takeIn.wallMm.value
-  const needAsked = wallMm ? askFor<AmpsNeed>('amps.need', 'Current for this wall', { wallMm, startC: Math.min(480, startC), process }) : null
+  const needAsked = wallMm
+    ? askFor<AmpsNeed>('amps.need', 'Current for this wall', { wallMm, startC: Math.min(480, startC), process })
+    : null
   const need = take('amps', needAsked)
   const limitA = machine ? Math.min(machine.highA, machine.torchA) : 0
   const byHand = machine !== null && weld.currentA.value !== null && weld.currentA.value > 0
-  const setA = machine && byHand ? clamp(machine.lowA, weld.currentA.value!, machine.highA) : need && machine ? clamp(machine.lowA, need.a, limitA) : 0
+  const setA =
+    machine && byHand
+      ? clamp(machine.lowA, weld.currentA.value!, machine.highA)
+      : need && machine
+        ? clamp(machine.lowA, need.a, limitA)
+        : 0
   const enPct = clamp(1, weld.enPct.value ?? 68, 99)
   const wantedHz = weld.frequencyHz.value ?? 100
   const frequencyHz = clamp(machine?.lowHz ?? 1, wantedHz, machine?.highHz ?? 1000)
@@ -74,32 +91,103 @@ export function weldSettings(job: Job, kit: Kit, process: ArcProcess, startC: nu
   let [enA, epA, halvesReason] = [setA, setA, null as string | null]
   if (tigging && setA > 0 && machine?.halves === 'apart' && weld.epA.value !== null && weld.epA.value > 0) {
     try {
-      ({ enA, epA } = halvesFor(setA, weld.epA.value, enPct))
-    }
-    catch (error) {
+      ;({ enA, epA } = halvesFor(setA, weld.epA.value, enPct))
+    } catch (error) {
       if (!(error instanceof NoAnswer)) throw error
       halvesReason = error.message
     }
   }
-  const wave = take('wave', setA > 0 && tigging ? askFor<AcWave>('machine.ac', 'The wave', { enA, epA, enPct, frequencyHz }) : null)
-  const duty = take('duty', setA > 0 && machine ? askFor<Duty>('machine.duty', 'Duty', { ratedA: machine.ratedA, ratedPct: machine.ratedPct, a: setA }) : null)
-  const tig = take('setup', setA > 0 && tigging ? askFor<TigSetup>('machine.setup', 'Tungsten, cup and gas', { a: setA, school: weld.frequencySchool, metal: takeIn.soak === 'dry' || takeIn.soak === 'handled' ? 'clean' : 'dirty' }) : null)
+  const wave = take(
+    'wave',
+    setA > 0 && tigging ? askFor<AcWave>('machine.ac', 'The wave', { enA, epA, enPct, frequencyHz }) : null,
+  )
+  const duty = take(
+    'duty',
+    setA > 0 && machine
+      ? askFor<Duty>('machine.duty', 'Duty', { ratedA: machine.ratedA, ratedPct: machine.ratedPct, a: setA })
+      : null,
+  )
+  const tig = take(
+    'setup',
+    setA > 0 && tigging
+      ? askFor<TigSetup>('machine.setup', 'Tungsten, cup and gas', {
+          a: setA,
+          school: weld.frequencySchool,
+          metal: takeIn.soak === 'dry' || takeIn.soak === 'handled' ? 'clean' : 'dirty',
+        })
+      : null,
+  )
   const migMode = modeOf(job, process)
-  const migAsked = wallMm && !tigging ? askFor<MigSetup>('mig.setup', 'Wire feed and voltage', { wallMm, wireMm: weld.wireMm.value ?? 0.9, filler: fillerAlloy, mode: migMode, startC: Math.min(480, startC) }) : null
+  const migAsked =
+    wallMm && !tigging
+      ? askFor<MigSetup>('mig.setup', 'Wire feed and voltage', {
+          wallMm,
+          wireMm: weld.wireMm.value ?? 0.9,
+          filler: fillerAlloy,
+          mode: migMode,
+          startC: Math.min(480, startC),
+        })
+      : null
   const mig = take('setup', migAsked)
   const dial = machine && tigging ? dialForBalance(enPct, machine.dialReads) : null
-  if (machine && dial !== null) take('balance', askFor('machine.balance', 'What the dial says', { value: clamp(machine.dialReads === 'ep-minus-en' ? -100 : 0, dial, 100), reads: machine.dialReads }))
+  if (machine && dial !== null)
+    take(
+      'balance',
+      askFor('machine.balance', 'What the dial says', {
+        value: clamp(machine.dialReads === 'ep-minus-en' ? -100 : 0, dial, 100),
+        reads: machine.dialReads,
+      }),
+    )
   return {
-    machine, limitA, need, needReason: needAsked && !needAsked.ok ? needAsked.reason : null, reaches: !need || !machine || need.lowA <= limitA, setA, byHand, enA, epA, halvesReason, enPct, wantedHz, frequencyHz, dial,
-    copied: machine && tigging && weld.copiedDial.value !== null ? copiedBalance(weld.copiedDial.value, machine.dialReads) : null,
-    wave, duty, tig, mig, migMode, migReason: migAsked && !migAsked.ok ? migAsked.reason : null, workings,
+    machine,
+    limitA,
+    need,
+    needReason: needAsked && !needAsked.ok ? needAsked.reason : null,
+    reaches: !need || !machine || need.lowA <= limitA,
+    setA,
+    byHand,
+    enA,
+    epA,
+    halvesReason,
+    enPct,
+    wantedHz,
+    frequencyHz,
+    dial,
+    copied:
+      machine && tigging && weld.copiedDial.value !== null
+        ? copiedBalance(weld.copiedDial.value, machine.dialReads)
+        : null,
+    wave,
+    duty,
+    tig,
+    mig,
+    migMode,
+    migReason: migAsked && !migAsked.ok ? migAsked.reason : null,
+    workings,
   }
 }
 
 /** Gas and elapsed time of all passes at those settings. */
-export function weldMeans(job: Job, kit: Kit, { setA, duty }: WeldSettings, passes: number, arcMin: number): { gas: GasUse | null, gasWorking: Working | null, elapsedMin: number } {
-  const asked = passes && setA > 0
-    ? askFor<GasUse>('gas.use', 'Argon', { flowLMin: job.weld.flowLMin.value ?? 7, arcMin, postflowS: postflowS(setA), starts: passes * 2, ...(kit.gases[0] ? { cylinderL: kit.gases[0].cylinderL } : {}) })
-    : null
-  return { gas: asked?.ok ? asked.answer : null, gasWorking: asked?.ok ? asked.working : null, elapsedMin: duty ? elapsedMin(arcMin, duty) + passes * BETWEEN_PASSES_MIN : arcMin }
+export function weldMeans(
+  job: Job,
+  kit: Kit,
+  { setA, duty }: WeldSettings,
+  passes: number,
+  arcMin: number,
+): { gas: GasUse | null; gasWorking: Working | null; elapsedMin: number } {
+  const asked =
+    passes && setA > 0
+      ? askFor<GasUse>('gas.use', 'Argon', {
+          flowLMin: job.weld.flowLMin.value ?? 7,
+          arcMin,
+          postflowS: postflowS(setA),
+          starts: passes * 2,
+          ...(kit.gases[0] ? { cylinderL: kit.gases[0].cylinderL } : {}),
+        })
+      : null
+  return {
+    gas: asked?.ok ? asked.answer : null,
+    gasWorking: asked?.ok ? asked.working : null,
+    elapsedMin: duty ? elapsedMin(arcMin, duty) + passes * BETWEEN_PASSES_MIN : arcMin,
+  }
 }

@@ -21,15 +21,27 @@ function passesOf(open: OpenData, job: Job): WeldPass[] {
   if (!groove) return []
   const sides = groove.passes > groove.passesPerSide ? 2 : 1
   const logs = new Map<number, LogEntry[]>()
-  for (const entry of job.weld.log) logs.set(entry.pass, [...logs.get(entry.pass) ?? [], entry])
+  for (const entry of job.weld.log) logs.set(entry.pass, [...(logs.get(entry.pass) ?? []), entry])
   return sideOrder(sides, groove.passesPerSide).map(({ side, within }, index) => ({
-    number: index + 1, side, kind: within === 0 ? 'root' : within === groove.passesPerSide - 1 ? 'cap' : 'fill',
-    done: job.weld.passesDone.includes(index + 1), log: logs.get(index + 1) ?? [],
+    number: index + 1,
+    side,
+    kind: within === 0 ? 'root' : within === groove.passesPerSide - 1 ? 'cap' : 'fill',
+    done: job.weld.passesDone.includes(index + 1),
+    log: logs.get(index + 1) ?? [],
   }))
 }
 
 /** Weld or braze: current, wave, balance on this machine's dial, duty, gas, passes; or rod and flame. */
-export function planWeld(job: Job, kit: Kit, open: OpenData, warm: WarmData, process: ProcessId, body: Body | null, alloy: Alloy, filler: string): StationPlan<WeldData> {
+export function planWeld(
+  job: Job,
+  kit: Kit,
+  open: OpenData,
+  warm: WarmData,
+  process: ProcessId,
+  body: Body | null,
+  alloy: Alloy,
+  filler: string,
+): StationPlan<WeldData> {
   const { weld, takeIn } = job
   const arcProcess = process === 'mig-pulse' || process === 'mig-spool' ? process : 'ac-tig'
   const startC = warm.heating?.reaches === false ? warm.heating.equilibriumC : warm.targetC
@@ -37,41 +49,101 @@ export function planWeld(job: Job, kit: Kit, open: OpenData, warm: WarmData, pro
   const { machine, setA, tig, mig } = settings
   const passes = passesOf(open, job)
   // A gun lays its wire in a fraction of the time that a rod is fed by hand; what the groove plan reckons is the rod.
-  const layArcMin = open.groove ? mig ? open.groove.massG / mig.depositGMin : open.groove.arcMin : 0
+  const layArcMin = open.groove ? (mig ? open.groove.massG / mig.depositGMin : open.groove.arcMin) : 0
   const passArcMin = passes.length ? layArcMin / passes.length : 0
   // What the puddle made one grind out is laid again.
   const again = groundOutPasses(weld.log)
   const againMin = again * passArcMin
-  const againG = open.groove && passes.length ? again * open.groove.massG / passes.length : 0
+  const againG = open.groove && passes.length ? (again * open.groove.massG) / passes.length : 0
   const rods = open.groove ? Math.ceil(open.groove.rods * (1 + (passes.length ? again / passes.length : 0)) - 1e-9) : 0
   // Only an arc without wire can sit on the metal and boil it out.
   const boilMin = mig ? 0 : BOIL_OUT_ARC_MIN[takeIn.soak ?? 'handled']
   const arcMin = layArcMin + boilMin + againMin
   const { gas, gasWorking, elapsedMin } = weldMeans(job, kit, settings, passes.length, arcMin)
-  const arcW = arcProcess === 'ac-tig' ? setA * AC_TIG_ARC_V * ARC_ENTERS.tig : (mig?.a ?? 0) * (mig?.v ?? 0) * ARC_ENTERS.mig
-  const interpass = body && setA > 0 && passes.length > 1 ? interpassOf(body, alloy, startC, airC(warm.startC), arcW, passArcMin, weld.interpassC.value) : null
-  const turnDown = mig && body ? turnDownOf(body, alloy, startC, airC(warm.startC), arcW, layArcMin)?.map(point => ({ ...point, a: point.share * mig.a, wireMMin: point.share * mig.wireMMin })) ?? null : null
+  const arcW =
+    arcProcess === 'ac-tig' ? setA * AC_TIG_ARC_V * ARC_ENTERS.tig : (mig?.a ?? 0) * (mig?.v ?? 0) * ARC_ENTERS.mig
+  const interpass =
+    body && setA > 0 && passes.length > 1
+      ? interpassOf(body, alloy, startC, airC(warm.startC), arcW, passArcMin, weld.interpassC.value)
+      : null
+  const turnDown =
+    mig && body
+      ? (turnDownOf(body, alloy, startC, airC(warm.startC), arcW, layArcMin)?.map(point => ({
+          ...point,
+          a: point.share * mig.a,
+          wireMMin: point.share * mig.wireMMin,
+        })) ?? null)
+      : null
   const faceMm2 = open.groove ? open.groove.topWidthMm * open.groove.runMm : 0
   const brazing = brazeOf(job, kit, body, alloy, warm, process, { volumeMm3: open.groove?.volumeMm3 ?? 0, faceMm2 })
   const flaming = process === 'oxy-fuel' ? flameOf(job, kit, body, alloy, warm, startC, faceMm2) : null
   const data: WeldData = {
-    ...settings, process, gas, arcMin, elapsedMin, passes, rods, againG, nextMove: nextMove(weld.log), interpass, turnDown,
-    braze: brazing && 'plan' in brazing ? brazing : null, flame: flaming && 'plan' in flaming ? flaming : null,
+    ...settings,
+    process,
+    gas,
+    arcMin,
+    elapsedMin,
+    passes,
+    rods,
+    againG,
+    nextMove: nextMove(weld.log),
+    interpass,
+    turnDown,
+    braze: brazing && 'plan' in brazing ? brazing : null,
+    flame: flaming && 'plan' in flaming ? flaming : null,
   }
-  const noArc = brazing ? brazeStation(job, brazing, process, alloy) : flaming ? flameStation(job, flaming, process, alloy) : null
+  const noArc = brazing
+    ? brazeStation(job, brazing, process, alloy)
+    : flaming
+      ? flameStation(job, flaming, process, alloy)
+      : null
   if (noArc) {
     const { minutes, ...station } = noArc
     // No current, argon or duty to count; the minutes are the flame's and the hand's.
-    return { id: 'weld', ...station, data: { ...data, machine: null, setA: 0, wave: null, tig: null, dial: null, gas: null, duty: null, arcMin: 0, interpass: null, turnDown: null, elapsedMin: minutes } }
+    return {
+      id: 'weld',
+      ...station,
+      data: {
+        ...data,
+        machine: null,
+        setA: 0,
+        wave: null,
+        tig: null,
+        dial: null,
+        gas: null,
+        duty: null,
+        arcMin: 0,
+        interpass: null,
+        turnDown: null,
+        elapsedMin: minutes,
+      },
+    }
   }
 
   return {
     id: 'weld',
     ...arcWords(job, kit, open, data, { startC, boilMin, againMin, layArcMin, arcProcess }),
-    cautions: [caution('earth-before-arc'), caution('ozone-uv'), caution('hot-no-glow'), caution('chlorinated-solvent'), caution('pulsed-noise')],
+    cautions: [
+      caution('earth-before-arc'),
+      caution('ozone-uv'),
+      caution('hot-no-glow'),
+      caution('chlorinated-solvent'),
+      caution('pulsed-noise'),
+    ],
     workings: { ...settings.workings, ...(gasWorking ? { gas: gasWorking } : {}) },
-    clocks: [...(tig ? [{ name: 'Post-flow', seconds: Math.round(tig.postflowS) }] : []), ...(interpass?.waitS ? [{ name: 'Interpass', seconds: Math.ceil(interpass.waitS) }] : []), { name: 'Slow cool', seconds: COOL_MIN * 60 }],
-    basis: { wall: takeIn.wallMm.typed, preheat: `${Math.round(startC)} °C`, machine: machine?.name ?? '', passes: String(passes.length), balance: weld.enPct.typed, frequency: weld.frequencyHz.typed },
+    clocks: [
+      ...(tig ? [{ name: 'Post-flow', seconds: Math.round(tig.postflowS) }] : []),
+      ...(interpass?.waitS ? [{ name: 'Interpass', seconds: Math.ceil(interpass.waitS) }] : []),
+      { name: 'Slow cool', seconds: COOL_MIN * 60 },
+    ],
+    basis: {
+      wall: takeIn.wallMm.typed,
+      preheat: `${Math.round(startC)} °C`,
+      machine: machine?.name ?? '',
+      passes: String(passes.length),
+      balance: weld.enPct.typed,
+      frequency: weld.frequencyHz.typed,
+    },
     data,
   }
 }

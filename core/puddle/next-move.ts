@@ -1,7 +1,10 @@
 import type { SeenInPuddle } from '../job/words.table'
 import { PUDDLE_RULES, type PuddleRule } from './rules.table'
 
-export interface Seen { pass: number, saw: SeenInPuddle }
+export interface Seen {
+  pass: number
+  saw: SeenInPuddle
+}
 export interface NextMove extends PuddleRule {
   /** The how many-th time in a row on this pass. */
   times: number
@@ -26,8 +29,13 @@ const ruleAt = (history: readonly Seen[], at: number): NextMove => {
   return { ...rules[Math.min(times, rules.length) - 1]!, times }
 }
 
-/** The next move after what was seen last, looking at how often it came on this pass; null before anything was seen. The same history gives the same move. */
-export const nextMove = (history: readonly Seen[]): NextMove | null => history.length ? ruleAt(history, history.length - 1) : null
+/**
+ * The next move after what was seen last, looking at how often it came on this pass; null before anything was seen. The
+ * same history gives the same move.
+ */
+export const nextMove = (history: readonly Seen[]): NextMove | null =>
+  history.length ? ruleAt(history, history.length - 1) : null
 
 /** Passes' worth of bead that the moves so far had ground out and laid again: more filler and more minutes. */
-export const groundOutPasses = (history: readonly Seen[]): number => history.reduce((sum, _, at) => sum + (ruleAt(history, at).groundOut ?? 0), 0)
+export const groundOutPasses = (history: readonly Seen[]): number =>
+  history.reduce((sum, _, at) => sum + (ruleAt(history, at).groundOut ?? 0), 0)

@@ -5,7 +5,10 @@ export function clockFace(seconds: number): string {
   return `${seconds <= -1 ? '−' : ''}${two(Math.floor(whole / 3600))}:${two(Math.floor(whole / 60) % 60)}:${two(whole % 60)}`
 }
 
-/** A clock as typed, `1:30`, as its larger part in sixties and its smaller: 90 seconds, or minutes; null where it is none. */
+/**
+ * A clock as typed, `1:30`, as its larger part in sixties and its smaller: 90 seconds, or minutes; null where it is
+ * none.
+ */
 export function readClock(text: string): number | null {
   const clock = /^(\d{1,3}):(\d{2})$/.exec(text.trim())
   return clock && Number(clock[2]) < 60 ? Number(clock[1]) * 60 + Number(clock[2]) : null

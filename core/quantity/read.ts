@@ -1,7 +1,7 @@
 import Fraction from 'fraction.js'
 import { KEY_UNITS, UNITS, type Dimension, type UnitDefinition, type UnitKey } from './units.table'
 
-export type Reading = { ok: true, value: number, unit: string } | { ok: false, message: string }
+export type Reading = { ok: true; value: number; unit: string } | { ok: false; message: string }
 
 /** What a number without a unit means: the key's own unit, or the reader's system on a screen. */
 export type BareNumber = 'key-unit' | 'inch' | 'metric'
@@ -20,17 +20,42 @@ const ALL_SPELLINGS = new Set([...BY_SPELLING.values()].flatMap(units => [...uni
 
 /** What an inch-minded reader means by a bare number, where that differs from the metric unit. */
 const INCH_DEFAULT: Partial<Record<Dimension, string>> = {
-  length: 'in', area: 'in2', volume: 'in3', mass: 'lb', temperature: 'f', torque: 'lbf.ft', flow: 'cfh', speed: 'ipm',
+  length: 'in',
+  area: 'in2',
+  volume: 'in3',
+  mass: 'lb',
+  temperature: 'f',
+  torque: 'lbf.ft',
+  flow: 'cfh',
+  speed: 'ipm',
 }
 
-const NUMBER = /^([+-]?)\s*(?:(\d+)\s*[ -]\s*(\d+)\s*[/⁄]\s*(\d+)|(\d+)\s*[/⁄]\s*(\d+)|(\d+(?:[.,]\d*)?(?:e[+-]?\d{1,2})?|[.,]\d+(?:e[+-]?\d{1,2})?))/i
-const VULGAR: Record<string, string> = { '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8', '⅓': '1/3', '⅔': '2/3' }
+const NUMBER =
+  /^([+-]?)\s*(?:(\d+)\s*[ -]\s*(\d+)\s*[/⁄]\s*(\d+)|(\d+)\s*[/⁄]\s*(\d+)|(\d+(?:[.,]\d*)?(?:e[+-]?\d{1,2})?|[.,]\d+(?:e[+-]?\d{1,2})?))/i
+const VULGAR: Record<string, string> = {
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+  '⅓': '1/3',
+  '⅔': '2/3',
+}
 
-interface Written { value: number, isFraction: boolean, rest: string }
+interface Written {
+  value: number
+  isFraction: boolean
+  rest: string
+}
 
 function readNumber(text: string): Written | string {
   const plain = text
-    .replace(/(\d?)\s*([½¼¾⅛⅜⅝⅞⅓⅔])/g, (_all, before: string, sign: string) => `${before ? before + ' ' : ''}${VULGAR[sign]}`)
+    .replace(
+      /(\d?)\s*([½¼¾⅛⅜⅝⅞⅓⅔])/g,
+      (_all, before: string, sign: string) => `${before ? before + ' ' : ''}${VULGAR[sign]}`,
+    )
     .replace(/^−/, '-')
   const match = NUMBER.exec(plain)
   if (!match) return `"${text}" does not begin with a number`
@@ -39,12 +64,14 @@ function readNumber(text: string): Written | string {
   const negate = sign === '-' ? -1 : 1
   if (/^(?:[\d.,]|[/⁄]\s*(?:\d|$))/.test(rest)) return `"${text}": "${rest}" after the number is not understood`
   if (decimal !== undefined) {
-    if (/^\d{1,3},\d{3}$/.test(decimal)) return `"${decimal}" may mean thousands or decimals; write it without the comma`
+    if (/^\d{1,3},\d{3}$/.test(decimal))
+      return `"${decimal}" may mean thousands or decimals; write it without the comma`
     return { value: negate * Number(decimal.replace(',', '.')), isFraction: false, rest }
   }
   const denominator = mixedUnder ?? under
   if (Number(denominator) === 0) return `"${text}" divides by zero`
-  if ([whole, mixedTop, mixedUnder, top, under].some(digits => digits !== undefined && digits.length > 12)) return `"${text}" is too long a number`
+  if ([whole, mixedTop, mixedUnder, top, under].some(digits => digits !== undefined && digits.length > 12))
+    return `"${text}" is too long a number`
   const value = new Fraction(`${mixedTop ?? top}/${denominator}`).add(whole ?? 0).valueOf()
   return { value: negate * value, isFraction: true, rest }
 }
@@ -61,11 +88,13 @@ export function spellingsOf(key: UnitKey): string[] {
  * Reads a quantity as a person writes it: `3/32 in`, `1 1/4"`, `20 thou`, `200 F`, `2.4`.
  *
  * A number with no unit is in the key's own unit, or with `bare` in the reader's system. A bare fraction of a length
- * is refused under `key-unit`, since nobody means three thirty-seconds of a millimetre; a reader's field takes it as inches.
+ * is refused under `key-unit`, since nobody means three thirty-seconds of a millimetre; a reader's field takes it as
+ * inches.
  *
  * @param key the unit wanted, named by the key's suffix in the contract
  * @returns the value in that unit and the spelling understood, or what was not understood, named
- * Accuracy: exact to double precision (conversions are exact definitions; fractions are kept exact until the last step).
+ * Accuracy: exact to double precision (conversions are exact definitions; fractions are kept exact until the last
+ * step).
  */
 export function read(text: string, key: UnitKey, bare: BareNumber = 'key-unit'): Reading {
   const trimmed = text.trim()
@@ -90,8 +119,10 @@ export function read(text: string, key: UnitKey, bare: BareNumber = 'key-unit'):
   if (typeof number === 'string') return { ok: false, message: number }
   if (number.rest === '') {
     const inchUnit = INCH_DEFAULT[dimension]
-    const asInch = inchUnit !== undefined && (bare === 'inch' || (bare === 'metric' && number.isFraction && dimension === 'length'))
-    if (asInch) return finish((number.value + (units.get(inchUnit)!.offset ?? 0)) * units.get(inchUnit)!.scale, inchUnit)
+    const asInch =
+      inchUnit !== undefined && (bare === 'inch' || (bare === 'metric' && number.isFraction && dimension === 'length'))
+    if (asInch)
+      return finish((number.value + (units.get(inchUnit)!.offset ?? 0)) * units.get(inchUnit)!.scale, inchUnit)
     if (number.isFraction && dimension === 'length' && bare === 'key-unit') {
       return { ok: false, message: `"${trimmed}": a fraction of a length needs its unit, as in "${trimmed} in"` }
     }

@@ -13,12 +13,37 @@ export interface Limits {
 
 /** Widest values a bench could mean, in the key's unit; past these a typing slip is likelier than a part. */
 const WIDEST: Partial<Record<UnitKey, Limits>> = {
-  mm: { min: -1e6, max: 1e6 }, um: { min: 0, max: 1e7 }, mm2: { min: 0, max: 1e9 }, mm3: { min: 0, max: 1e12 }, l: { min: 0, max: 1e6 },
-  g: { min: -1e7, max: 1e8 }, kg: { min: 0, max: 1e5 }, c: { min: -273.15, max: 4000 }, s: { min: 0, max: 1e8 }, min: { min: 0, max: 1e7 },
-  a: { min: 0, max: 5000 }, v: { min: 0, max: 1e4 }, w: { min: 0, max: 1e7 }, j: { min: 0, max: 1e12 }, kWh: { min: 0, max: 1e6 },
-  n: { min: -1e9, max: 1e9 }, nm: { min: 0, max: 1e6 }, mPa: { min: 0, max: 1e5 }, kPa: { min: -1e3, max: 1e6 }, lMin: { min: 0, max: 1e4 },
-  mMin: { min: 0, max: 1e4 }, mmS: { min: 0, max: 1e5 }, hz: { min: 0, max: 1e6 }, deg: { min: -3600, max: 3600 }, pct: { min: 0, max: 100 },
-  gcm3: { min: 0, max: 30 }, wm2K: { min: 0, max: 1e5 }, mm3Min: { min: 0, max: 1e9 }, gMin: { min: 0, max: 1e5 }, sccm: { min: 0, max: 1e9 }, tpi: { min: 0, max: 200 },
+  mm: { min: -1e6, max: 1e6 },
+  um: { min: 0, max: 1e7 },
+  mm2: { min: 0, max: 1e9 },
+  mm3: { min: 0, max: 1e12 },
+  l: { min: 0, max: 1e6 },
+  g: { min: -1e7, max: 1e8 },
+  kg: { min: 0, max: 1e5 },
+  c: { min: -273.15, max: 4000 },
+  s: { min: 0, max: 1e8 },
+  min: { min: 0, max: 1e7 },
+  a: { min: 0, max: 5000 },
+  v: { min: 0, max: 1e4 },
+  w: { min: 0, max: 1e7 },
+  j: { min: 0, max: 1e12 },
+  kWh: { min: 0, max: 1e6 },
+  n: { min: -1e9, max: 1e9 },
+  nm: { min: 0, max: 1e6 },
+  mPa: { min: 0, max: 1e5 },
+  kPa: { min: -1e3, max: 1e6 },
+  lMin: { min: 0, max: 1e4 },
+  mMin: { min: 0, max: 1e4 },
+  mmS: { min: 0, max: 1e5 },
+  hz: { min: 0, max: 1e6 },
+  deg: { min: -3600, max: 3600 },
+  pct: { min: 0, max: 100 },
+  gcm3: { min: 0, max: 30 },
+  wm2K: { min: 0, max: 1e5 },
+  mm3Min: { min: 0, max: 1e9 },
+  gMin: { min: 0, max: 1e5 },
+  sccm: { min: 0, max: 1e9 },
+  tpi: { min: 0, max: 200 },
   number: { min: -1e9, max: 1e9 },
 }
 
@@ -33,21 +58,24 @@ export function quantity(key: UnitKey, limits: Limits = {}) {
   const widest = WIDEST[key] ?? {}
   const min = limits.min ?? widest.min
   const max = limits.max ?? widest.max
-  const withUnit = (value: number) => symbol ? `${tidy(value)} ${symbol}` : String(tidy(value))
-  return z.union([z.number(), z.string()], { error: `a number in ${symbol || 'plain figures'}, or text with a unit` }).transform((input, context) => {
-    const reading = typeof input === 'number' ? { ok: true as const, value: input, unit: symbol } : read(input, key)
-    const refuse = (message: string) => {
-      context.issues.push({ code: 'custom', message, input })
-      return z.NEVER
-    }
-    if (!reading.ok) return refuse(reading.message)
-    const { value } = reading
-    if (!Number.isFinite(value)) return refuse('must be a finite number')
-    if (limits.above !== undefined && value <= limits.above) return refuse(`must be more than ${withUnit(limits.above)}, not ${withUnit(value)}`)
-    if (min !== undefined && value < min) return refuse(`must be at least ${withUnit(min)}, not ${withUnit(value)}`)
-    if (max !== undefined && value > max) return refuse(`must be at most ${withUnit(max)}, not ${withUnit(value)}`)
-    return value
-  })
+  const withUnit = (value: number) => (symbol ? `${tidy(value)} ${symbol}` : String(tidy(value)))
+  return z
+    .union([z.number(), z.string()], { error: `a number in ${symbol || 'plain figures'}, or text with a unit` })
+    .transform((input, context) => {
+      const reading = typeof input === 'number' ? { ok: true as const, value: input, unit: symbol } : read(input, key)
+      const refuse = (message: string) => {
+        context.issues.push({ code: 'custom', message, input })
+        return z.NEVER
+      }
+      if (!reading.ok) return refuse(reading.message)
+      const { value } = reading
+      if (!Number.isFinite(value)) return refuse('must be a finite number')
+      if (limits.above !== undefined && value <= limits.above)
+        return refuse(`must be more than ${withUnit(limits.above)}, not ${withUnit(value)}`)
+      if (min !== undefined && value < min) return refuse(`must be at least ${withUnit(min)}, not ${withUnit(value)}`)
+      if (max !== undefined && value > max) return refuse(`must be at most ${withUnit(max)}, not ${withUnit(value)}`)
+      return value
+    })
 }
 
 /** A quantity that must be more than nothing. */

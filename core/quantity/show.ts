@@ -4,7 +4,11 @@ import { KEY_UNITS, UNITS, type Dimension, type UnitKey } from './units.table'
 
 export type ReadingSystem = 'inch' | 'metric'
 
-interface Style { unit: string, digits: number, fixed?: boolean }
+interface Style {
+  unit: string
+  digits: number
+  fixed?: boolean
+}
 
 /** How each dimension is shown in each system: the spelling, and significant digits or (fixed) decimals. */
 const STYLES: Partial<Record<Dimension, Record<ReadingSystem, Style>>> = {
@@ -20,7 +24,7 @@ const STYLES: Partial<Record<Dimension, Record<ReadingSystem, Style>>> = {
   speed: { metric: { unit: 'm/min', digits: 3 }, inch: { unit: 'ipm', digits: 3 } },
 }
 
-const PRINTED: Record<string, string> = { 'l/min': 'L/min', 'mpa': 'MPa', '°c': '°C', '°f': '°F' }
+const PRINTED: Record<string, string> = { 'l/min': 'L/min', mpa: 'MPa', '°c': '°C', '°f': '°F' }
 
 /** A value in plain figures: `digits` significant ones, or decimals when `fixed`. */
 export function figures(value: number, digits: number, fixed = false): string {
@@ -36,13 +40,17 @@ export function figures(value: number, digits: number, fixed = false): string {
 }
 
 /** 70.0 → 70: for settings and counts, where a nought behind the point says nothing. */
-const trimmed = (text: string) => /\.\d*$/.test(text) ? text.replace(/\.?0+$/, '') : text
+const trimmed = (text: string) => (/\.\d*$/.test(text) ? text.replace(/\.?0+$/, '') : text)
 
-export interface Shown { figure: string, unit: string }
+export interface Shown {
+  figure: string
+  unit: string
+}
 
 /**
  * A value in the reader's system, as a figure and its unit apart (figures are set in the instrument face).
- * Lengths under 2 mm are shown to one more decimal, those given in µm to thousandths; long times in minutes or hours; heavy parts in kg or lb.
+ * Lengths under 2 mm are shown to one more decimal, those given in µm to thousandths; long times in minutes or hours;
+ * heavy parts in kg or lb.
  */
 export function show(value: number, key: UnitKey, system: ReadingSystem): Shown {
   const { dimension, baseScale, symbol } = KEY_UNITS[key]
@@ -67,13 +75,14 @@ export function show(value: number, key: UnitKey, system: ReadingSystem): Shown 
 }
 
 /** A length in the reader's system, not rounded: for charts. */
-export const lengthIn = (mm: number, system: ReadingSystem) => system === 'inch' ? mm / MM_PER_INCH : mm
+export const lengthIn = (mm: number, system: ReadingSystem) => (system === 'inch' ? mm / MM_PER_INCH : mm)
 
 /** A step between temperatures in the reader's system, as text. */
-export const temperatureStepText = (kelvin: number, system: ReadingSystem) => system === 'inch' ? `${figures(kelvin * 9 / 5, 1, true)} °F` : `${figures(kelvin, 1, true)} °C`
+export const temperatureStepText = (kelvin: number, system: ReadingSystem) =>
+  system === 'inch' ? `${figures((kelvin * 9) / 5, 1, true)} °F` : `${figures(kelvin, 1, true)} °C`
 
 /** A temperature in the reader's system, not rounded: for charts. */
-export const temperatureIn = (c: number, system: ReadingSystem) => system === 'inch' ? c * 9 / 5 + 32 : c
+export const temperatureIn = (c: number, system: ReadingSystem) => (system === 'inch' ? (c * 9) / 5 + 32 : c)
 
 /** The same as one text. */
 export function showText(value: number, key: UnitKey, system: ReadingSystem): string {
@@ -88,7 +97,7 @@ export function showText(value: number, key: UnitKey, system: ReadingSystem): st
 export function write(value: number, key: UnitKey, system: ReadingSystem = 'metric'): string {
   const { dimension, symbol } = KEY_UNITS[key]
   if (dimension === 'length' && system === 'inch') {
-    const inches = value * KEY_UNITS[key].baseScale / MM_PER_INCH
+    const inches = (value * KEY_UNITS[key].baseScale) / MM_PER_INCH
     const sixtyFourths = inches * 64
     if (sixtyFourths !== 0 && Math.abs(sixtyFourths - Math.round(sixtyFourths)) < 1e-9 && Math.abs(inches) < 1000) {
       return `${new Fraction(Math.round(sixtyFourths), 64).toFraction(true)} in`

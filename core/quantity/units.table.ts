@@ -18,16 +18,41 @@ const KG_PER_POUND = 0.45359237
 const N_PER_POUND_FORCE = KG_PER_POUND * 9.80665
 const MPA_PER_PSI = N_PER_POUND_FORCE / MM_PER_INCH ** 2
 const LITRES_PER_CUBIC_FOOT = (12 * MM_PER_INCH) ** 3 / 1e6
-const LITRES_PER_US_GALLON = 231 * MM_PER_INCH ** 3 / 1e6
+const LITRES_PER_US_GALLON = (231 * MM_PER_INCH ** 3) / 1e6
 const J_PER_BTU = 1055.05585262
 const KPA_PER_INHG = 3.386389
 
 export type Dimension =
-  | 'length' | 'area' | 'volume' | 'mass' | 'temperature' | 'time' | 'current' | 'voltage' | 'power' | 'energy'
-  | 'force' | 'torque' | 'stress' | 'flow' | 'speed' | 'frequency' | 'angle' | 'share' | 'density' | 'film'
-  | 'removal' | 'deposit' | 'leak' | 'pitchRate' | 'number'
+  | 'length'
+  | 'area'
+  | 'volume'
+  | 'mass'
+  | 'temperature'
+  | 'time'
+  | 'current'
+  | 'voltage'
+  | 'power'
+  | 'energy'
+  | 'force'
+  | 'torque'
+  | 'stress'
+  | 'flow'
+  | 'speed'
+  | 'frequency'
+  | 'angle'
+  | 'share'
+  | 'density'
+  | 'film'
+  | 'removal'
+  | 'deposit'
+  | 'leak'
+  | 'pitchRate'
+  | 'number'
 
-/** Base units: mm, mm², mm³, g, °C, s, A, V, W, J, N, N·m, MPa, L/min, m/min, Hz, °, %, g/cm³, W/m²K, mm³/min, g/min, cm³/min at 0 °C. */
+/**
+ * Base units: mm, mm², mm³, g, °C, s, A, V, W, J, N, N·m, MPa, L/min, m/min, Hz, °, %, g/cm³, W/m²K, mm³/min, g/min,
+ * cm³/min at 0 °C.
+ */
 export const UNITS: Readonly<Record<Dimension, readonly UnitDefinition[]>> = {
   length: [
     { spellings: ['mm', 'millimetre', 'millimetres', 'millimeter', 'millimeters'], scale: 1 },
@@ -61,7 +86,7 @@ export const UNITS: Readonly<Record<Dimension, readonly UnitDefinition[]>> = {
     { spellings: ['kg', 'kilo', 'kilos'], scale: 1000 },
     { spellings: ['t', 'tonne', 'tonnes'], scale: 1e6 },
     { spellings: ['lb', 'lbs', 'lbm', 'pound', 'pounds'], scale: KG_PER_POUND * 1000 },
-    { spellings: ['oz', 'ounce', 'ounces'], scale: KG_PER_POUND * 1000 / 16 },
+    { spellings: ['oz', 'ounce', 'ounces'], scale: (KG_PER_POUND * 1000) / 16 },
   ],
   temperature: [
     { spellings: ['c', '°c', 'ºc', 'degc', 'deg c', 'celsius'], scale: 1 },
@@ -107,8 +132,43 @@ export const UNITS: Readonly<Record<Dimension, readonly UnitDefinition[]>> = {
   ],
   torque: [
     { spellings: ['nm', 'n.m', 'n·m', 'n-m', 'n m'], scale: 1 },
-    { spellings: ['lbf.ft', 'lbf·ft', 'lbf-ft', 'lb.ft', 'lb-ft', 'lb ft', 'lbf ft', 'ft.lb', 'ft-lb', 'ft lb', 'ft.lbf', 'ft-lbf', 'ft lbf', 'ft·lbf'], scale: N_PER_POUND_FORCE * 0.3048 },
-    { spellings: ['lbf.in', 'lbf·in', 'lbf-in', 'lb.in', 'lb-in', 'lb in', 'lbf in', 'in.lb', 'in-lb', 'in lb', 'in.lbf', 'in-lbf', 'in lbf'], scale: N_PER_POUND_FORCE * 0.0254 },
+    {
+      spellings: [
+        'lbf.ft',
+        'lbf·ft',
+        'lbf-ft',
+        'lb.ft',
+        'lb-ft',
+        'lb ft',
+        'lbf ft',
+        'ft.lb',
+        'ft-lb',
+        'ft lb',
+        'ft.lbf',
+        'ft-lbf',
+        'ft lbf',
+        'ft·lbf',
+      ],
+      scale: N_PER_POUND_FORCE * 0.3048,
+    },
+    {
+      spellings: [
+        'lbf.in',
+        'lbf·in',
+        'lbf-in',
+        'lb.in',
+        'lb-in',
+        'lb in',
+        'lbf in',
+        'in.lb',
+        'in-lb',
+        'in lb',
+        'in.lbf',
+        'in-lbf',
+        'in lbf',
+      ],
+      scale: N_PER_POUND_FORCE * 0.0254,
+    },
     { spellings: ['kgf.m', 'kgm'], scale: 9.80665 },
   ],
   stress: [
@@ -155,7 +215,7 @@ export const UNITS: Readonly<Record<Dimension, readonly UnitDefinition[]>> = {
   density: [
     { spellings: ['g/cm3', 'g/cm³', 'g/cc', 'g/ml', 'gcm3'], scale: 1 },
     { spellings: ['kg/m3', 'kg/m³'], scale: 0.001 },
-    { spellings: ['lb/in3', 'lb/in³'], scale: KG_PER_POUND * 1000 / (MM_PER_INCH / 10) ** 3 },
+    { spellings: ['lb/in3', 'lb/in³'], scale: (KG_PER_POUND * 1000) / (MM_PER_INCH / 10) ** 3 },
   ],
   film: [{ spellings: ['w/m2k', 'w/m²k', 'w/(m2k)', 'w/m2.k'], scale: 1 }],
   removal: [
@@ -166,7 +226,7 @@ export const UNITS: Readonly<Record<Dimension, readonly UnitDefinition[]>> = {
   deposit: [
     { spellings: ['g/min'], scale: 1 },
     { spellings: ['kg/h'], scale: 1000 / 60 },
-    { spellings: ['lb/h', 'lb/hr'], scale: KG_PER_POUND * 1000 / 60 },
+    { spellings: ['lb/h', 'lb/hr'], scale: (KG_PER_POUND * 1000) / 60 },
   ],
   leak: [
     { spellings: ['sccm', 'scc/min', 'cm3/min', 'cc/min', 'ml/min'], scale: 1 },

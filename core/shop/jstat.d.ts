@@ -1,5 +1,7 @@
 declare module 'jstat' {
-  interface Distribution { inv(p: number, ...parameters: number[]): number }
-  const jstat: { beta: Distribution, studentt: Distribution }
+  interface Distribution {
+    inv(p: number, ...parameters: number[]): number
+  }
+  const jstat: { beta: Distribution; studentt: Distribution }
   export default jstat
 }

@@ -4,7 +4,7 @@ import { questions } from '../questions'
 import { learn, successRate, timeRatio } from './learn'
 
 describe('success rates', () => {
-  it('have Jeffreys\' interval: 90 % of 0 in 10 and 5 in 10 (Brown, Cai and DasGupta 2001, by the beta distribution)', () => {
+  it("have Jeffreys' interval: 90 % of 0 in 10 and 5 in 10 (Brown, Cai and DasGupta 2001, by the beta distribution)", () => {
     expect(successRate(0, 10)).toMatchObject({ lowPct: 0, highPct: expect.closeTo(17.1, 0) })
     const half = successRate(5, 10)
     expect(half.ratePct).toBeCloseTo(50, 9)
@@ -13,10 +13,13 @@ describe('success rates', () => {
   })
   it('say little from one job, and hold the rate between their ends', () => {
     expect(successRate(1, 1).lowPct).toBeLessThan(25)
-    fc.assert(fc.property(fc.integer({ min: 1, max: 200 }), fc.double({ min: 0, max: 1, noNaN: true }), (jobs, share) => {
-      const { lowPct, ratePct, highPct } = successRate(Math.round(jobs * share), jobs)
-      return lowPct <= ratePct && ratePct <= highPct && lowPct >= 0 && highPct <= 100
-    }), { seed: 3 })
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 200 }), fc.double({ min: 0, max: 1, noNaN: true }), (jobs, share) => {
+        const { lowPct, ratePct, highPct } = successRate(Math.round(jobs * share), jobs)
+        return lowPct <= ratePct && ratePct <= highPct && lowPct >= 0 && highPct <= 100
+      }),
+      { seed: 3 },
+    )
   })
   it('cover what is true nine times in ten', () => {
     let state = 9
@@ -33,13 +36,13 @@ describe('success rates', () => {
 })
 
 describe('time ratios', () => {
-  it('are the geometric mean drawn towards one, with Student\'s interval', () => {
+  it("are the geometric mean drawn towards one, with Student's interval", () => {
     const found = timeRatio([1.2, 1.2, 1.2, 1.2])!
     expect(found.ratio).toBeCloseTo(1.2 ** (4 / 6), 9)
     expect([found.low, found.high]).toEqual([expect.closeTo(1.2, 9), expect.closeTo(1.2, 9)])
     // t(0.95, 3) = 2.353.
     const two = timeRatio([1, Math.E ** 2, 1, Math.E ** 2])!
-    expect(Math.log(two.high!) - 1).toBeCloseTo(2.353 * Math.sqrt(4 / 3) / 2, 2)
+    expect(Math.log(two.high!) - 1).toBeCloseTo((2.353 * Math.sqrt(4 / 3)) / 2, 2)
   })
   it('have no interval from one job, and are nothing from none', () => {
     expect(timeRatio([1.5])).toMatchObject({ low: null, high: null })
@@ -49,8 +52,16 @@ describe('time ratios', () => {
 
 describe('log.learn', () => {
   const records = [
-    { success: true, family: 'cast-al-si-mg', process: 'ac-tig', soak: 'oily', plannedMin: 60, actualMin: 75 }, { success: true, family: 'cast-al-si-mg', process: 'ac-tig', soak: 'dry', plannedMin: 40, actualMin: 44 },
-    { success: false, family: 'die-cast-al-si-cu', process: 'ac-tig', soak: 'oil-soaked', plannedMin: 90, actualMin: 150 },
+    { success: true, family: 'cast-al-si-mg', process: 'ac-tig', soak: 'oily', plannedMin: 60, actualMin: 75 },
+    { success: true, family: 'cast-al-si-mg', process: 'ac-tig', soak: 'dry', plannedMin: 40, actualMin: 44 },
+    {
+      success: false,
+      family: 'die-cast-al-si-cu',
+      process: 'ac-tig',
+      soak: 'oil-soaked',
+      plannedMin: 90,
+      actualMin: 150,
+    },
   ]
   it('groups by family, process and soak, each with how many jobs it rests on', () => {
     const { all, groups } = learn(records)
@@ -58,6 +69,10 @@ describe('log.learn', () => {
     expect(groups[0]).toMatchObject({ by: 'process', value: 'ac-tig', jobs: 3 })
     expect(groups.filter(group => group.by === 'soak')).toHaveLength(3)
   })
-  it('has nothing to teach an empty shop, and says so', () => expect(questions.ask('log.learn', { records: [] })).toMatchObject({ ok: false, error: { kind: 'no-answer' } }))
-  it('answers the same as records in another order', () => expect(questions.ask('log.learn', { records: records.toReversed() })).toEqual(questions.ask('log.learn', { records })))
+  it('has nothing to teach an empty shop, and says so', () =>
+    expect(questions.ask('log.learn', { records: [] })).toMatchObject({ ok: false, error: { kind: 'no-answer' } }))
+  it('answers the same as records in another order', () =>
+    expect(questions.ask('log.learn', { records: records.toReversed() })).toEqual(
+      questions.ask('log.learn', { records }),
+    ))
 })

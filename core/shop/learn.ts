@@ -4,11 +4,34 @@ import jstat from 'jstat'
 import type { Step } from '../ask/question'
 
 /** One finished job, as lessons see it. */
-export interface FinishedJob { success: boolean, family?: string | undefined, process?: string | undefined, soak?: string | undefined, filler?: string | undefined, plannedMin?: number | undefined, actualMin?: number | undefined }
+export interface FinishedJob {
+  success: boolean
+  family?: string | undefined
+  process?: string | undefined
+  soak?: string | undefined
+  filler?: string | undefined
+  plannedMin?: number | undefined
+  actualMin?: number | undefined
+}
 
-export interface Rate { jobs: number, successes: number, ratePct: number, lowPct: number, highPct: number }
-export interface Ratio { jobs: number, ratio: number, low: number | null, high: number | null }
-export interface Group extends Rate { by: 'all' | 'family' | 'process' | 'soak' | 'filler', value: string, timeRatio: Ratio | null }
+export interface Rate {
+  jobs: number
+  successes: number
+  ratePct: number
+  lowPct: number
+  highPct: number
+}
+export interface Ratio {
+  jobs: number
+  ratio: number
+  low: number | null
+  high: number | null
+}
+export interface Group extends Rate {
+  by: 'all' | 'family' | 'process' | 'soak' | 'filler'
+  value: string
+  timeRatio: Ratio | null
+}
 
 /** Share of intervals that hold the true value. */
 const COVERAGE = 0.9
@@ -16,20 +39,25 @@ const COVERAGE = 0.9
 const PRIOR_JOBS = 2
 
 /**
- * Success rate with a Jeffreys interval: Beta(successes + ½, failures + ½). Honest for few jobs: one success in one is 15 to 100 %, not 100.
+ * Success rate with a Jeffreys interval: Beta(successes + ½, failures + ½). Honest for few jobs: one success in one is
+ * 15 to 100 %, not 100.
  * Source: Brown, Cai and DasGupta, Statistical Science 16 (2001) 101. Valid for any count from one.
  */
 export function successRate(successes: number, jobs: number): Rate {
   const failures = jobs - successes
   const quantile = (p: number) => jstat.beta.inv(p, successes + 0.5, failures + 0.5)
   return {
-    jobs, successes, ratePct: 100 * (successes + 0.5) / (jobs + 1),
-    lowPct: successes === 0 ? 0 : 100 * quantile((1 - COVERAGE) / 2), highPct: failures === 0 ? 100 : 100 * quantile((1 + COVERAGE) / 2),
+    jobs,
+    successes,
+    ratePct: (100 * (successes + 0.5)) / (jobs + 1),
+    lowPct: successes === 0 ? 0 : 100 * quantile((1 - COVERAGE) / 2),
+    highPct: failures === 0 ? 100 : 100 * quantile((1 + COVERAGE) / 2),
   }
 }
 
 /**
- * Time taken over time planned: geometric mean with Student's interval on the logarithms, drawn towards one by two jobs' worth.
+ * Time taken over time planned: geometric mean with Student's interval on the logarithms, drawn towards one by two
+ * jobs' worth.
  * Source: Student's t on log ratios, any text. No interval from one job.
  */
 export function timeRatio(ratios: readonly number[]): Ratio | null {
@@ -41,29 +69,59 @@ export function timeRatio(ratios: readonly number[]): Ratio | null {
   if (n < 2) return { jobs: n, ratio, low: null, high: null }
   const mean = sum / n
   const sd = Math.sqrt(logs.reduce((total, value) => total + (value - mean) ** 2, 0) / (n - 1))
-  const half = jstat.studentt.inv((1 + COVERAGE) / 2, n - 1) * sd / Math.sqrt(n)
+  const half = (jstat.studentt.inv((1 + COVERAGE) / 2, n - 1) * sd) / Math.sqrt(n)
   return { jobs: n, ratio, low: Math.exp(mean - half), high: Math.exp(mean + half) }
 }
 
 const KINDS = ['family', 'process', 'soak', 'filler'] as const
 
 function groupOf(by: Group['by'], value: string, jobs: readonly FinishedJob[]): Group {
-  const ratios = jobs.flatMap(({ plannedMin, actualMin }) => plannedMin && actualMin ? [actualMin / plannedMin] : [])
-  return { by, value, ...successRate(jobs.filter(job => job.success).length, jobs.length), timeRatio: timeRatio(ratios) }
+  const ratios = jobs.flatMap(({ plannedMin, actualMin }) => (plannedMin && actualMin ? [actualMin / plannedMin] : []))
+  return {
+    by,
+    value,
+    ...successRate(jobs.filter(job => job.success).length, jobs.length),
+    timeRatio: timeRatio(ratios),
+  }
 }
 
 /** Success and time by family, process, soak and filler; groups with most jobs first. */
-export function learn(jobs: readonly FinishedJob[]): { all: Group | null, groups: Group[], working: Step[] } {
-  const groups = KINDS.flatMap((by) => {
+export function learn(jobs: readonly FinishedJob[]): { all: Group | null; groups: Group[]; working: Step[] } {
+  const groups = KINDS.flatMap(by => {
     const values = [...new Set(jobs.flatMap(job => job[by] ?? []))]
-    return values.map(value => groupOf(by, value, jobs.filter(job => job[by] === value)))
+    return values.map(value =>
+      groupOf(
+        by,
+        value,
+        jobs.filter(job => job[by] === value),
+      ),
+    )
   }).toSorted((a, b) => b.jobs - a.jobs || a.value.localeCompare(b.value))
   return {
-    all: jobs.length ? groupOf('all', 'all jobs', jobs) : null, groups,
+    all: jobs.length ? groupOf('all', 'all jobs', jobs) : null,
+    groups,
     working: [
-      { label: 'Finished jobs', formula: 'counted', value: jobs.length, unit: 'jobs', source: 'the shop\'s own records' },
-      { label: 'Interval of a success rate', formula: `Beta(successes + ½, failures + ½), ${100 * COVERAGE} %`, value: '', unit: '', source: 'Jeffreys; Brown, Cai and DasGupta (2001)' },
-      { label: 'Interval of a time ratio', formula: `Student's t on log(taken ÷ planned), ${100 * COVERAGE} %`, value: '', unit: '', source: 'Student (1908)' },
+      {
+        label: 'Finished jobs',
+        formula: 'counted',
+        value: jobs.length,
+        unit: 'jobs',
+        source: "the shop's own records",
+      },
+      {
+        label: 'Interval of a success rate',
+        formula: `Beta(successes + ½, failures + ½), ${100 * COVERAGE} %`,
+        value: '',
+        unit: '',
+        source: 'Jeffreys; Brown, Cai and DasGupta (2001)',
+      },
+      {
+        label: 'Interval of a time ratio',
+        formula: `Student's t on log(taken ÷ planned), ${100 * COVERAGE} %`,
+        value: '',
+        unit: '',
+        source: 'Student (1908)',
+      },
     ],
   }
 }

@@ -13,36 +13,82 @@ export const jobQuote = question({
   input: z.strictObject({
     phases: z.array(z.strictObject({ name, minutes: quantity('min', { min: 0, max: 1e6 }) })).max(60),
     ratePerHour: money,
-    filler: z.strictObject({ rods: z.number().min(0).max(1e5), pricePerRod: money }).default({ rods: 0, pricePerRod: 0 }),
+    filler: z
+      .strictObject({ rods: z.number().min(0).max(1e5), pricePerRod: money })
+      .default({ rods: 0, pricePerRod: 0 }),
     gas: z.strictObject({ litres: z.number().min(0).max(1e7), pricePerL: money }).default({ litres: 0, pricePerL: 0 }),
     power: z.strictObject({ kWh: z.number().min(0).max(1e6), pricePerKWh: money }).default({ kWh: 0, pricePerKWh: 0 }),
-    other: z.array(z.strictObject({ name, price: money })).max(60).default([]),
+    other: z
+      .array(z.strictObject({ name, price: money }))
+      .max(60)
+      .default([]),
     newPrice: money.optional(),
   }),
   example: {
-    phases: [{ name: 'Open up', minutes: 35 }, { name: 'Warm', minutes: 12 }, { name: 'Weld', minutes: 20 }, { name: 'Dress and prove', minutes: 30 }],
-    ratePerHour: 48, filler: { rods: 2, pricePerRod: 0.6 }, gas: { litres: 70, pricePerL: 0.012 }, power: { kWh: 1.1, pricePerKWh: 0.3 }, other: [{ name: 'New seal', price: 4.5 }], newPrice: 420,
+    phases: [
+      { name: 'Open up', minutes: 35 },
+      { name: 'Warm', minutes: 12 },
+      { name: 'Weld', minutes: 20 },
+      { name: 'Dress and prove', minutes: 30 },
+    ],
+    ratePerHour: 48,
+    filler: { rods: 2, pricePerRod: 0.6 },
+    gas: { litres: 70, pricePerL: 0.012 },
+    power: { kWh: 1.1, pricePerKWh: 0.3 },
+    other: [{ name: 'New seal', price: 4.5 }],
+    newPrice: 420,
   },
-  solve: (input) => {
+  solve: input => {
     const { working, ...answer } = quote(input)
-    const cautions = answer.ofNewPct !== undefined && answer.ofNewPct > 60
-      ? [{ code: 'dear-against-new', level: 'note' as const, text: 'The repair comes near the price of a new part: say so before starting.' }] : []
+    const cautions =
+      answer.ofNewPct !== undefined && answer.ofNewPct > 60
+        ? [
+            {
+              code: 'dear-against-new',
+              level: 'note' as const,
+              text: 'The repair comes near the price of a new part: say so before starting.',
+            },
+          ]
+        : []
     return { answer, working, cautions }
   },
 })
 
 export const logLearn = question({
   name: 'log.learn',
-  purpose: 'What the shop\'s own finished jobs say: success and time by family, process, soak and filler, with intervals',
+  purpose:
+    "What the shop's own finished jobs say: success and time by family, process, soak and filler, with intervals",
   input: z.strictObject({
-    records: z.array(z.strictObject({
-      success: z.boolean(), family: z.string().max(60).optional(), process: z.string().max(60).optional(), soak: z.string().max(60).optional(), filler: z.string().max(60).optional(),
-      plannedMin: positive('min').optional(), actualMin: positive('min').optional(),
-    })).max(50_000),
+    records: z
+      .array(
+        z.strictObject({
+          success: z.boolean(),
+          family: z.string().max(60).optional(),
+          process: z.string().max(60).optional(),
+          soak: z.string().max(60).optional(),
+          filler: z.string().max(60).optional(),
+          plannedMin: positive('min').optional(),
+          actualMin: positive('min').optional(),
+        }),
+      )
+      .max(50_000),
   }),
-  example: { records: [{ success: true, family: 'cast-al-si-mg', process: 'ac-tig', soak: 'oily', plannedMin: 60, actualMin: 75 }, { success: false, family: 'cast-al-si-mg', process: 'ac-tig', soak: 'oil-soaked', plannedMin: 80, actualMin: 140 }] },
+  example: {
+    records: [
+      { success: true, family: 'cast-al-si-mg', process: 'ac-tig', soak: 'oily', plannedMin: 60, actualMin: 75 },
+      {
+        success: false,
+        family: 'cast-al-si-mg',
+        process: 'ac-tig',
+        soak: 'oil-soaked',
+        plannedMin: 80,
+        actualMin: 140,
+      },
+    ],
+  },
   solve: ({ records }) => {
-    if (!records.length) throw new NoAnswer('there are no finished jobs yet: lessons begin with the first one handed over')
+    if (!records.length)
+      throw new NoAnswer('there are no finished jobs yet: lessons begin with the first one handed over')
     const { working, ...answer } = learn(records)
     return { answer, working, cautions: [] }
   },

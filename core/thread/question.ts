@@ -38,16 +38,36 @@ export const threadIdentify = question({
   }),
   example: { side: 'male', diameterMm: '13.1 mm', tpi: 19, region: 'hydraulic' },
   solve: ({ tpi, pitchMm, ...input }) => {
-    const { working, ...answer } = identifyThread({ ...input, pitchMm: pitchMm ?? (tpi === undefined ? undefined : pitchOfTpi(tpi)) })
-    if (!answer.ranked.length) throw new NoAnswer('no standard thread is near that: measure again, or see whether the crests are worn off')
-    return { answer, working, cautions: [{ code: 'mating-part', level: 'note' as const, title: 'The real mating part decides', text: 'Before anything is drilled, try the real mating part or a thread gauge: a wrong thread costs the boss.' }] }
+    const { working, ...answer } = identifyThread({
+      ...input,
+      pitchMm: pitchMm ?? (tpi === undefined ? undefined : pitchOfTpi(tpi)),
+    })
+    if (!answer.ranked.length)
+      throw new NoAnswer('no standard thread is near that: measure again, or see whether the crests are worn off')
+    return {
+      answer,
+      working,
+      cautions: [
+        {
+          code: 'mating-part',
+          level: 'note' as const,
+          title: 'The real mating part decides',
+          text: 'Before anything is drilled, try the real mating part or a thread gauge: a wrong thread costs the boss.',
+        },
+      ],
+    }
   },
 })
 
 export const threadStrengthQuestion = question({
   name: 'thread.strength',
   purpose: 'What gives way first: the bolt, the thread in the body, or the thread on the bolt',
-  input: z.strictObject({ designation: threadName, engagementMm: positive('mm', { max: 1000 }), boltUtsMPa: strengthMPa().default(800), bodyUtsMPa: strengthMPa() }),
+  input: z.strictObject({
+    designation: threadName,
+    engagementMm: positive('mm', { max: 1000 }),
+    boltUtsMPa: strengthMPa().default(800),
+    bodyUtsMPa: strengthMPa(),
+  }),
   example: { designation: 'M8', engagementMm: 16, boltUtsMPa: 800, bodyUtsMPa: 165 },
   solve: ({ designation, engagementMm, boltUtsMPa, bodyUtsMPa }) => {
     const { working, ...answer } = threadStrength(designation, engagementMm, boltUtsMPa, bodyUtsMPa)
@@ -58,7 +78,10 @@ export const threadStrengthQuestion = question({
 export const threadInsertQuestion = question({
   name: 'thread.insert',
   purpose: 'Drill, tap and least wall for a wire or solid thread insert',
-  input: z.strictObject({ designation: threadName, kind: z.enum(['wire', 'solid'], { error: 'wire or solid' }).default('wire') }),
+  input: z.strictObject({
+    designation: threadName,
+    kind: z.enum(['wire', 'solid'], { error: 'wire or solid' }).default('wire'),
+  }),
   example: { designation: 'M10x1.5', kind: 'wire' },
   solve: ({ designation, kind }) => {
     const { working, ...answer } = threadInsert(designation, kind)
@@ -81,7 +104,13 @@ export const bossCompare = question({
   }),
   example: { designation: 'M8', torqueNm: '18 lbf.ft', depthMm: 16, bossMm: 22, bodyAlloy: '356', filler: '4043' },
   solve: ({ designation, bodyAlloy, filler, slugAlloy, ...input }) => {
-    const { working, ...answer } = compareBoss({ thread: designation, body: bodyAlloy, filler, slug: slugAlloy, ...input })
+    const { working, ...answer } = compareBoss({
+      thread: designation,
+      body: bodyAlloy,
+      filler,
+      slug: slugAlloy,
+      ...input,
+    })
     return { answer, working, cautions: [caution('rotating-tools')] }
   },
 })

@@ -14,25 +14,39 @@ export interface ThreadStrength {
   working: Step[]
 }
 
-/** Shear areas a millimetre of engagement at basic size, mm: FED-STD-H28/2B, π n d (1/2n + tan 30° × radial gap), with no tolerance. */
-export function shearAreaMm2PerMm(thread: Thread): { body: number, bolt: number } {
-  const tan = Math.tan(thread.flankDeg / 2 * Math.PI / 180)
+/**
+ * Shear areas a millimetre of engagement at basic size, mm: FED-STD-H28/2B, π n d (1/2n + tan 30° × radial gap), with
+ * no tolerance.
+ */
+export function shearAreaMm2PerMm(thread: Thread): { body: number; bolt: number } {
+  const tan = Math.tan(((thread.flankDeg / 2) * Math.PI) / 180)
   return {
-    body: Math.PI * thread.majorMm * (0.5 + tan * (thread.majorMm - thread.pitchDiameterMm) / thread.pitchMm),
-    bolt: Math.PI * thread.minorInternalMm * (0.5 + tan * (thread.pitchDiameterMm - thread.minorInternalMm) / thread.pitchMm),
+    body: Math.PI * thread.majorMm * (0.5 + (tan * (thread.majorMm - thread.pitchDiameterMm)) / thread.pitchMm),
+    bolt:
+      Math.PI *
+      thread.minorInternalMm *
+      (0.5 + (tan * (thread.pitchDiameterMm - thread.minorInternalMm)) / thread.pitchMm),
   }
 }
 
 /**
  * What gives way: the bolt across its threads, the thread in the body, or the thread on the bolt.
  *
- * Source: FED-STD-H28/2B shear areas and ISO 898-1 stress area, from memory; shear = tensile ÷ √3. At basic size, full form, even load;
- * a wide tolerance or a thin boss that swells takes up to a fifth off (Alexander 1977).
+ * Source: FED-STD-H28/2B shear areas and ISO 898-1 stress area, from memory; shear = tensile ÷ √3. At basic size, full
+ * form, even load; a wide tolerance or a thin boss that swells takes up to a fifth off (Alexander 1977).
  * @throws NoAnswer for taper and other threads that are not meant to hold a bolt
  */
-export function threadStrength(thread: Thread, engagementMm: number, boltUtsMPa: number, bodyUtsMPa: number): ThreadStrength {
-  const area = stressAreaMm2(thread) ?? (thread.taperDeg === 0 ? Math.PI / 4 * ((thread.pitchDiameterMm + thread.minorExternalMm) / 2) ** 2 : undefined)
-  if (area === undefined) throw new NoAnswer(`${thread.designation} is a taper pipe thread: it seals, it does not hold a bolt`)
+export function threadStrength(
+  thread: Thread,
+  engagementMm: number,
+  boltUtsMPa: number,
+  bodyUtsMPa: number,
+): ThreadStrength {
+  const area =
+    stressAreaMm2(thread) ??
+    (thread.taperDeg === 0 ? (Math.PI / 4) * ((thread.pitchDiameterMm + thread.minorExternalMm) / 2) ** 2 : undefined)
+  if (area === undefined)
+    throw new NoAnswer(`${thread.designation} is a taper pipe thread: it seals, it does not hold a bolt`)
   const perMm = shearAreaMm2PerMm(thread)
   const boltBreakN = area * boltUtsMPa
   const bodyPerMm = perMm.body * bodyUtsMPa * SHEAR_SHARE
@@ -43,15 +57,61 @@ export function threadStrength(thread: Thread, engagementMm: number, boltUtsMPa:
   const engagementToBreakBoltMm = boltBreakN / Math.min(bodyPerMm, boltPerMm)
   const h28 = 'FED-STD-H28/2B, from memory'
   return {
-    boltBreakN, bodyStripN, boltStripN, governs, engagementToBreakBoltMm,
+    boltBreakN,
+    bodyStripN,
+    boltStripN,
+    governs,
+    engagementToBreakBoltMm,
     working: [
-      { label: 'Stress area of the bolt', formula: 'by its standard', value: area, unit: 'mm²', source: 'ISO 898-1 or ASME B1.1, from memory' },
-      { label: 'Bolt breaks at', formula: 'stress area × tensile strength', value: boltBreakN, unit: 'N', source: 'ISO 898-1' },
-      { label: 'Shear area in the body', formula: 'π d (½ + tan(½ flank) (d − d2)/P) × engagement', value: perMm.body * engagementMm, unit: 'mm²', source: h28 },
-      { label: 'Shear area on the bolt', formula: 'π D1 (½ + tan(½ flank) (d2 − D1)/P) × engagement', value: perMm.bolt * engagementMm, unit: 'mm²', source: h28 },
-      { label: 'Body thread strips at', formula: 'area × tensile ÷ √3', value: bodyStripN, unit: 'N', source: 'von Mises' },
-      { label: 'Bolt thread strips at', formula: 'area × tensile ÷ √3', value: boltStripN, unit: 'N', source: 'von Mises' },
-      { label: 'Depth that breaks the bolt first', formula: 'bolt breaks ÷ strip a millimetre', value: engagementToBreakBoltMm, unit: 'mm', source: 'the steps above' },
+      {
+        label: 'Stress area of the bolt',
+        formula: 'by its standard',
+        value: area,
+        unit: 'mm²',
+        source: 'ISO 898-1 or ASME B1.1, from memory',
+      },
+      {
+        label: 'Bolt breaks at',
+        formula: 'stress area × tensile strength',
+        value: boltBreakN,
+        unit: 'N',
+        source: 'ISO 898-1',
+      },
+      {
+        label: 'Shear area in the body',
+        formula: 'π d (½ + tan(½ flank) (d − d2)/P) × engagement',
+        value: perMm.body * engagementMm,
+        unit: 'mm²',
+        source: h28,
+      },
+      {
+        label: 'Shear area on the bolt',
+        formula: 'π D1 (½ + tan(½ flank) (d2 − D1)/P) × engagement',
+        value: perMm.bolt * engagementMm,
+        unit: 'mm²',
+        source: h28,
+      },
+      {
+        label: 'Body thread strips at',
+        formula: 'area × tensile ÷ √3',
+        value: bodyStripN,
+        unit: 'N',
+        source: 'von Mises',
+      },
+      {
+        label: 'Bolt thread strips at',
+        formula: 'area × tensile ÷ √3',
+        value: boltStripN,
+        unit: 'N',
+        source: 'von Mises',
+      },
+      {
+        label: 'Depth that breaks the bolt first',
+        formula: 'bolt breaks ÷ strip a millimetre',
+        value: engagementToBreakBoltMm,
+        unit: 'mm',
+        source: 'the steps above',
+      },
     ],
   }
 }

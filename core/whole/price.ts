@@ -13,12 +13,29 @@ const ARC_V = 15
 /** So much wire, in money. */
 export const wirePrice = (metres: number): number => metres * WIRE_G_PER_M * WIRE_PRICE_PER_G
 
-export const rodPrice = (kit: Kit, filler: string): number => kit.rods.find(rod => rod.filler.replace(/^ER/i, '') === filler)?.price ?? USUAL_ROD_PRICE
+export const rodPrice = (kit: Kit, filler: string): number =>
+  kit.rods.find(rod => rod.filler.replace(/^ER/i, '') === filler)?.price ?? USUAL_ROD_PRICE
 
 /** What a mend uses up and takes, in money: its own time, rods, wire, gas, power and abrasives. */
-export function priceOf(kit: Kit, used: { handMin: number, arcMin: number, machineMin: number, rods: readonly { filler: string, rods: number }[], wireM: number, gasL: number, a: number }): number {
+export function priceOf(
+  kit: Kit,
+  used: {
+    handMin: number
+    arcMin: number
+    machineMin: number
+    rods: readonly { filler: string; rods: number }[]
+    wireM: number
+    gasL: number
+    a: number
+  },
+): number {
   const gas = kit.gases[0]
-  return (used.handMin + used.arcMin + used.machineMin) / 60 * kit.ratePerHour
-    + used.rods.reduce((sum, { filler, rods }) => sum + rods * rodPrice(kit, filler), 0) + wirePrice(used.wireM)
-    + used.gasL * (gas ? gas.price / gas.cylinderL : 0) + used.a * ARC_V * used.arcMin / 60 / 1000 / MACHINE_EFFICIENCY * kit.pricePerKWh + used.handMin * ABRASIVES_PER_HAND_MIN
+  return (
+    ((used.handMin + used.arcMin + used.machineMin) / 60) * kit.ratePerHour +
+    used.rods.reduce((sum, { filler, rods }) => sum + rods * rodPrice(kit, filler), 0) +
+    wirePrice(used.wireM) +
+    used.gasL * (gas ? gas.price / gas.cylinderL : 0) +
+    ((used.a * ARC_V * used.arcMin) / 60 / 1000 / MACHINE_EFFICIENCY) * kit.pricePerKWh +
+    used.handMin * ABRASIVES_PER_HAND_MIN
+  )
 }

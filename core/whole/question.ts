@@ -15,32 +15,67 @@ import { fields as partFields } from '../part/fields'
 import { planWhole, type JobGiven, type MendGiven } from './plan'
 import { STARTER_KIT } from './starter-kit'
 
-const id = z.string().min(1).max(64).regex(/^[\w-]+$/, { error: 'letters, figures, - and _ only' })
+const id = z
+  .string()
+  .min(1)
+  .max(64)
+  .regex(/^[\w-]+$/, { error: 'letters, figures, - and _ only' })
 const keysOf = <T extends string>(table: Readonly<Record<T, unknown>>) => Object.keys(table) as [T, ...T[]]
 
-const body = z.strictObject({ id, alloy: alloyName.optional(), evidence: z.array(evidenceSchema).max(40).optional(), wallMm: positive('mm', { max: 500 }), strengthTemper: z.string().max(20).optional() })
+const body = z.strictObject({
+  id,
+  alloy: alloyName.optional(),
+  evidence: z.array(evidenceSchema).max(40).optional(),
+  wallMm: positive('mm', { max: 500 }),
+  strengthTemper: z.string().max(20).optional(),
+})
 const part = z.strictObject({
   ...shapeOf(partFields),
   shape: shapeSchema.optional(),
   newPrice: z.number().min(0).max(1e7).optional(),
-  bodies: z.array(body).min(1).max(12).refine(list => new Set(list.map(each => each.id)).size === list.length, { error: 'two bodies have the same id' }),
+  bodies: z
+    .array(body)
+    .min(1)
+    .max(12)
+    .refine(list => new Set(list.map(each => each.id)).size === list.length, { error: 'two bodies have the same id' }),
 })
-const lay = z.strictObject({ process: z.enum(PROCESS_IDS, { error: `one of ${PROCESS_IDS.join(', ')}` }).optional(), filler: alloyName.transform(alloy => alloy.name).optional(), upTo: z.enum(keysOf(UP_TO), { error: `one of ${keysOf(UP_TO).join(', ')}` }).default('cap' as UpTo as never) })
+const lay = z.strictObject({
+  process: z.enum(PROCESS_IDS, { error: `one of ${PROCESS_IDS.join(', ')}` }).optional(),
+  filler: alloyName.transform(alloy => alloy.name).optional(),
+  upTo: z.enum(keysOf(UP_TO), { error: `one of ${keysOf(UP_TO).join(', ')}` }).default('cap' as UpTo as never),
+})
 const common = {
   id,
   bodies: z.array(id).min(1).max(2).optional(),
   opened: z.boolean().default(false),
-  order: z.enum(keysOf(ORDERS), { error: `one of ${keysOf(ORDERS).join(', ')}` }).default('alternate' as Order as never),
+  order: z
+    .enum(keysOf(ORDERS), { error: `one of ${keysOf(ORDERS).join(', ')}` })
+    .default('alternate' as Order as never),
   lays: z.array(lay).min(1).max(8).optional(),
   atMm: z.array(quantity('mm')).min(2).max(3).optional(),
 }
-const mendSchemas = kinds().map(kind => z.strictObject({ kind: z.literal(kind.id), ...common, ...shapeOf(kind.fields) }))
+const mendSchemas = kinds().map(kind =>
+  z.strictObject({ kind: z.literal(kind.id), ...common, ...shapeOf(kind.fields) }),
+)
 const COMMON = new Set([...Object.keys(common), 'kind'])
-const mend = z.discriminatedUnion('kind', mendSchemas as unknown as [typeof mendSchemas[number], ...typeof mendSchemas], { error: `a mend with a "kind": ${kinds().map(kind => kind.id).join(', ')}` })
+const mend = z
+  .discriminatedUnion('kind', mendSchemas as unknown as [(typeof mendSchemas)[number], ...typeof mendSchemas], {
+    error: `a mend with a "kind": ${kinds()
+      .map(kind => kind.id)
+      .join(', ')}`,
+  })
   .transform((given): MendGiven => {
     const all = given as unknown as Record<string, unknown>
     const values = Object.fromEntries(Object.entries(all).filter(([key]) => !COMMON.has(key)))
-    return { id: all.id as string, kind: all.kind as KindId, bodies: all.bodies as string[] | undefined, opened: all.opened as boolean, order: all.order as Order, lays: all.lays as MendGiven['lays'], values }
+    return {
+      id: all.id as string,
+      kind: all.kind as KindId,
+      bodies: all.bodies as string[] | undefined,
+      opened: all.opened as boolean,
+      order: all.order as Order,
+      lays: all.lays as MendGiven['lays'],
+      values,
+    }
   })
 
 export const jobPlan = question({
@@ -49,21 +84,45 @@ export const jobPlan = question({
   input: z.strictObject({
     kit: kitSchema.optional(),
     part,
-    warm: z.union([z.enum(['auto', 'none']), z.strictObject({ toC: quantity('c', { min: 0, max: 500 }), torch: z.string().max(64).optional() })], { error: 'auto, none, or { toC, torch }' }).default('auto'),
-    mends: z.array(mend).min(1).max(60).refine(list => new Set(list.map(each => each.id)).size === list.length, { error: 'two mends have the same id' }),
+    warm: z
+      .union(
+        [
+          z.enum(['auto', 'none']),
+          z.strictObject({ toC: quantity('c', { min: 0, max: 500 }), torch: z.string().max(64).optional() }),
+        ],
+        { error: 'auto, none, or { toC, torch }' },
+      )
+      .default('auto'),
+    mends: z
+      .array(mend)
+      .min(1)
+      .max(60)
+      .refine(list => new Set(list.map(each => each.id)).size === list.length, { error: 'two mends have the same id' }),
   }) as unknown as z.ZodType<Omit<JobGiven, 'kit'> & { kit?: Kit }, Record<string, unknown>>,
   example: {
-    part: { does: 'seal', soak: 'oily', lengthMm: 220, widthMm: 160, heightMm: 45, newPrice: 420, bodies: [{ id: 'cover', alloy: '356', wallMm: 6 }] },
+    part: {
+      does: 'seal',
+      soak: 'oily',
+      lengthMm: 220,
+      widthMm: 160,
+      heightMm: 45,
+      newPrice: 420,
+      bodies: [{ id: 'cover', alloy: '356', wallMm: 6 }],
+    },
     mends: [
       { id: 'flange', kind: 'crack', lengthMm: '60 mm', startsIn: 'hole' },
       { id: 'drain', kind: 'thread', thread: 'M10', deepMm: 18, bossMm: 26, state: 'stripped' },
       { id: 'gasket', kind: 'face', wideMm: 12, longMm: 60, lowMm: 0.8 },
     ],
   },
-  solve: (input) => {
+  solve: input => {
     const planned = planWhole({ ...input, kit: input.kit ?? STARTER_KIT })
     const { working, cautions, totals, ...answer } = planned
     const { ofNewPct, ...rest } = totals
-    return { answer: { ...answer, totals: { ...rest, ...(ofNewPct === null ? {} : { ofNewPct }) }, cautions }, working, cautions: cautions.map(caution) }
+    return {
+      answer: { ...answer, totals: { ...rest, ...(ofNewPct === null ? {} : { ofNewPct }) }, cautions },
+      working,
+      cautions: cautions.map(caution),
+    }
   },
 })

@@ -10,7 +10,10 @@ const heavy = new Lane(8, LONGEST_S)
 /** A body larger than this may take long whatever is asked, letters. */
 const LIGHT_BODY = 16_384
 
-/** Asks off the server's own thread, what is heavy by its name or by its size in a lane of its own; under `nuxt dev`, where no worker is built, on it. */
+/**
+ * Asks off the server's own thread, what is heavy by its name or by its size in a lane of its own; under `nuxt dev`,
+ * where no worker is built, on it.
+ */
 export function askApart(name: string, input: unknown, bodyLength: number): Promise<Outcome> {
   if (!light.threaded) return Promise.resolve({ kind: 'asked', asked: questions.ask(name, input) })
   return (HEAVY.has(name) || bodyLength > LIGHT_BODY ? heavy : light).ask(name, input)

@@ -6,19 +6,24 @@ import { Lane } from './lane'
 
 const home = mkdtempSync(join(tmpdir(), 'ws-lane-'))
 const script = join(home, 'worker.mjs')
-writeFileSync(script, `import { parentPort } from 'node:worker_threads'
+writeFileSync(
+  script,
+  `import { parentPort } from 'node:worker_threads'
 parentPort.on('message', ({ id, name, input }) => {
   if (name === 'for-ever') for (;;);
   if (name === 'break') throw new Error('broken')
   parentPort.postMessage({ id, asked: { ok: true, answer: input, working: [], cautions: [] } })
-})`)
+})`,
+)
 afterAll(() => rmSync(home, { recursive: true, force: true }))
 
 describe('a lane of questions', () => {
   it('answers in turn', async () => {
     const lane = new Lane(10, 5, script)
     const found = await Promise.all([1, 2, 3].map(n => lane.ask('echo', n)))
-    expect(found.map(outcome => outcome.kind === 'asked' && outcome.asked.ok && outcome.asked.answer)).toEqual([1, 2, 3])
+    expect(found.map(outcome => outcome.kind === 'asked' && outcome.asked.ok && outcome.asked.answer)).toEqual([
+      1, 2, 3,
+    ])
   })
   it('ends one that takes too long, and answers the next', async () => {
     const lane = new Lane(10, 0.3, script)
@@ -28,7 +33,12 @@ describe('a lane of questions', () => {
   })
   it('turns away what is more than it lets wait, and lives through a thread that breaks', async () => {
     const lane = new Lane(2, 5, script)
-    const found = await Promise.all([lane.ask('break', 0), lane.ask('echo', 1), lane.ask('echo', 2), lane.ask('echo', 3)])
+    const found = await Promise.all([
+      lane.ask('break', 0),
+      lane.ask('echo', 1),
+      lane.ask('echo', 2),
+      lane.ask('echo', 3),
+    ])
     expect(found.map(outcome => outcome.kind)).toEqual(['broke', 'asked', 'asked', 'full'])
   })
   it('is free for the next after one that cannot be handed over', async () => {

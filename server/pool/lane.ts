@@ -3,15 +3,28 @@ import { fileURLToPath } from 'node:url'
 import { Worker } from 'node:worker_threads'
 import type { Asked } from '../../core/ask/registry'
 
-interface Waiting { id: number, name: string, input: unknown, done: (outcome: Outcome) => void }
-export type Outcome = { kind: 'asked', asked: Asked } | { kind: 'full' } | { kind: 'too-long', seconds: number } | { kind: 'broke' }
+interface Waiting {
+  id: number
+  name: string
+  input: unknown
+  done: (outcome: Outcome) => void
+}
+export type Outcome =
+  { kind: 'asked'; asked: Asked } | { kind: 'full' } | { kind: 'too-long'; seconds: number } | { kind: 'broke' }
 
 /** Where the built server keeps its worker; under `nuxt dev` there is none. */
-const builtWorker = () => [new URL('../../ask-worker.mjs', import.meta.url), new URL('./ask-worker.mjs', import.meta.url), new URL('../ask-worker.mjs', import.meta.url)].map(url => fileURLToPath(url)).find(path => existsSync(path))
+const builtWorker = () =>
+  [
+    new URL('../../ask-worker.mjs', import.meta.url),
+    new URL('./ask-worker.mjs', import.meta.url),
+    new URL('../ask-worker.mjs', import.meta.url),
+  ]
+    .map(url => fileURLToPath(url))
+    .find(path => existsSync(path))
 
 /**
- * One thread that answers questions in turn. No more than so many wait; one that takes too long is ended with its thread, and the next
- * gets a new one: a heavy question holds up neither the server nor the questions of another lane.
+ * One thread that answers questions in turn. No more than so many wait; one that takes too long is ended with its
+ * thread, and the next gets a new one: a heavy question holds up neither the server nor the questions of another lane.
  */
 export class Lane {
   private worker: Worker | null = null
@@ -20,14 +33,20 @@ export class Lane {
   private readonly waiting: Waiting[] = []
   private next = 0
 
-  constructor(private readonly mostWaiting: number, private readonly mostSeconds: number, private readonly script = builtWorker()) {}
+  constructor(
+    private readonly mostWaiting: number,
+    private readonly mostSeconds: number,
+    private readonly script = builtWorker(),
+  ) {}
 
   /** Whether questions can be answered on a thread at all. */
-  get threaded() { return this.script !== undefined }
+  get threaded() {
+    return this.script !== undefined
+  }
 
   ask(name: string, input: unknown): Promise<Outcome> {
     if (this.waiting.length >= this.mostWaiting) return Promise.resolve({ kind: 'full' })
-    return new Promise((done) => {
+    return new Promise(done => {
       this.waiting.push({ id: this.next++, name, input, done })
       this.go()
     })
@@ -46,8 +65,7 @@ export class Lane {
     this.worker.ref()
     try {
       this.worker.postMessage({ id, name, input })
-    }
-    catch {
+    } catch {
       // What cannot be handed over (nested past all measure) leaves the lane free for the next.
       this.finish({ kind: 'broke' })
     }
@@ -55,7 +73,9 @@ export class Lane {
 
   private start(): Worker {
     const worker = new Worker(this.script!)
-    worker.on('message', ({ id, asked }: { id: number, asked: Asked }) => { if (this.busy?.id === id) this.finish({ kind: 'asked', asked }) })
+    worker.on('message', ({ id, asked }: { id: number; asked: Asked }) => {
+      if (this.busy?.id === id) this.finish({ kind: 'asked', asked })
+    })
     const broke = () => {
       if (this.worker !== worker) return
       this.worker = null

@@ -4,16 +4,21 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
 /** The built public files; beside the server in what was built. */
-const publicDir = () => ['../public', '../../public', '../../../public'].map(path => fileURLToPath(new URL(path, import.meta.url))).find(path => existsSync(join(path, '_nuxt')))
+const publicDir = () =>
+  ['../public', '../../public', '../../../public']
+    .map(path => fileURLToPath(new URL(path, import.meta.url)))
+    .find(path => existsSync(join(path, '_nuxt')))
 
 function filesUnder(root: string, at = ''): string[] {
-  return readdirSync(join(root, at), { withFileTypes: true }).flatMap(entry => entry.isDirectory() ? filesUnder(root, `${at}/${entry.name}`) : [`${at}/${entry.name}`])
+  return readdirSync(join(root, at), { withFileTypes: true }).flatMap(entry =>
+    entry.isDirectory() ? filesUnder(root, `${at}/${entry.name}`) : [`${at}/${entry.name}`],
+  )
 }
 
 let made: string | null = null
 
 /** The service worker, with the list of everything it is to keep; its version is the list's own hash. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   setResponseHeaders(event, { 'content-type': 'text/javascript; charset=utf-8', 'cache-control': 'no-cache' })
   const root = publicDir()
   if (!root) return '// Nothing is built here, so nothing is kept.\n'

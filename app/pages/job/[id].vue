@@ -6,19 +6,35 @@ import { useJob } from '~/stores/job'
 const route = useRoute()
 const store = useJob()
 const files = useFiles()
-watch(() => route.params.id, (id) => { if (typeof id === 'string') void store.open(id) }, { immediate: true })
+watch(
+  () => route.params.id,
+  id => {
+    if (typeof id === 'string') void store.open(id)
+  },
+  { immediate: true },
+)
 onBeforeUnmount(() => store.close())
 </script>
 
 <template>
   <div v-if="store.missing" class="page">
     <h1>There is no such job on this shelf</h1>
-    <p>It may have been taken away in another tab, or live on another bench. <NuxtLink to="/">Back to the shelf</NuxtLink>.</p>
+    <p>
+      It may have been taken away in another tab, or live on another bench.
+      <NuxtLink to="/">Back to the shelf</NuxtLink>.
+    </p>
   </div>
   <div v-else-if="store.damaged" class="page">
     <h1>{{ store.damaged.title }} is damaged</h1>
-    <p>It is stored in a shape this version cannot read, and was left as it is: {{ store.damaged.why }}. The other jobs are not touched by it.</p>
-    <div class="row"><button type="button" class="plain-button strong" @click="files.saveDamaged([store.damaged])">Take its words out</button><NuxtLink class="plain-button" to="/">Back to the shelf</NuxtLink></div>
+    <p>
+      It is stored in a shape this version cannot read, and was left as it is: {{ store.damaged.why }}. The other jobs
+      are not touched by it.
+    </p>
+    <div class="row">
+      <button type="button" class="plain-button strong" @click="files.saveDamaged([store.damaged])">
+        Take its words out</button
+      ><NuxtLink class="plain-button" to="/">Back to the shelf</NuxtLink>
+    </div>
   </div>
   <NuxtPage v-else-if="store.job" />
 </template>

@@ -40,10 +40,25 @@ export function useDay() {
   const clocks = useClocks()
   /** Tasks put off by hand, for today; the rest of the day follows. */
   const notBefore = useLocalStorage<Record<string, number>>(`ws-day-put-${format(midnight, 'yyyy-MM-dd')}`, {})
-  const running = computed(() => Object.fromEntries(clocks.running.filter(clock => clock.jobId && clock.leftS > 0).map(clock => [clock.jobId!, Math.ceil(clock.leftS / 60)])))
-  const around = () => ({ midnightMs: midnight.getTime(), nowMin: Math.floor((Date.now() - midnight.getTime()) / 60_000), notBefore: { ...notBefore.value }, running: { ...running.value } })
-  const putOff = (id: string, minute: number) => { notBefore.value = { ...notBefore.value, [id]: Math.max(0, Math.round(minute / 5) * 5) } }
-  const letGo = () => { notBefore.value = {} }
+  const running = computed(() =>
+    Object.fromEntries(
+      clocks.running
+        .filter(clock => clock.jobId && clock.leftS > 0)
+        .map(clock => [clock.jobId!, Math.ceil(clock.leftS / 60)]),
+    ),
+  )
+  const around = () => ({
+    midnightMs: midnight.getTime(),
+    nowMin: Math.floor((Date.now() - midnight.getTime()) / 60_000),
+    notBefore: { ...notBefore.value },
+    running: { ...running.value },
+  })
+  const putOff = (id: string, minute: number) => {
+    notBefore.value = { ...notBefore.value, [id]: Math.max(0, Math.round(minute / 5) * 5) }
+  }
+  const letGo = () => {
+    notBefore.value = {}
+  }
 
   let ticket = 0
   async function saveLate(found: PlannedDay, mine: number) {
@@ -64,36 +79,95 @@ export function useDay() {
     // What was wrong before is not what is being worked out now.
     reason.value = null
     share.value = 0
-    const told = await day.plan(toRaw(openJobs.value), toRaw(shop.kit), hours.value.fromMin, hours.value.toMin, around(), proxy((done: number) => { share.value = done }))
+    const told = await day.plan(
+      toRaw(openJobs.value),
+      toRaw(shop.kit),
+      hours.value.fromMin,
+      hours.value.toMin,
+      around(),
+      proxy((done: number) => {
+        share.value = done
+      }),
+    )
     if (mine !== ticket) return
     busy.value = false
     if (told.ok === true) {
       planned.value = told.day
       reason.value = null
       void saveLate(told.day, mine)
-    }
-    else if (told.ok === false) reason.value = told.reason
+    } else if (told.ok === false) reason.value = told.reason
   }
-  watch([openJobs, () => shop.kit, hours, notBefore, () => Object.keys(running.value).join()], () => { void plan() }, { immediate: true })
+  watch(
+    [openJobs, () => shop.kit, hours, notBefore, () => Object.keys(running.value).join()],
+    () => {
+      void plan()
+    },
+    { immediate: true },
+  )
   onBeforeUnmount(() => worker.terminate())
 
   async function saveCalendar() {
     const { createEvents } = await import('ics')
-    const stamp = (minutes: number) => { const at = addMinutes(midnight, minutes); return [at.getFullYear(), at.getMonth() + 1, at.getDate(), at.getHours(), at.getMinutes()] as [number, number, number, number, number] }
-    const { value } = createEvents((planned.value?.tasks ?? []).map(task => ({
-      uid: `${task.id}@wild-sparrow`, productId: 'wild-sparrow', title: visible(`${task.name}: ${task.title}`).replaceAll('\n', ' '), start: stamp(task.startMin), end: stamp(task.startMin + task.minutes), ...(task.unattended ? { busyStatus: 'FREE' as const } : {}),
-    })))
+    const stamp = (minutes: number) => {
+      const at = addMinutes(midnight, minutes)
+      return [at.getFullYear(), at.getMonth() + 1, at.getDate(), at.getHours(), at.getMinutes()] as [
+        number,
+        number,
+        number,
+        number,
+        number,
+      ]
+    }
+    const { value } = createEvents(
+      (planned.value?.tasks ?? []).map(task => ({
+        uid: `${task.id}@wild-sparrow`,
+        productId: 'wild-sparrow',
+        title: visible(`${task.name}: ${task.title}`).replaceAll('\n', ' '),
+        start: stamp(task.startMin),
+        end: stamp(task.startMin + task.minutes),
+        ...(task.unattended ? { busyStatus: 'FREE' as const } : {}),
+      })),
+    )
     if (value) download('bench-day.ics', value, 'text/calendar')
   }
 
   const clock = (minutes: number) => format(addMinutes(midnight, minutes), 'HH:mm')
   const dayName = (minutes: number) => format(addMinutes(midnight, minutes), 'EEEE d MMMM')
-  const lateSaid = computed(() => (planned.value?.late ?? []).map((job) => {
-    const { given, tasks } = planned.value!
-    const saving = savings.value[job.id]
-    const when = (minutes: number) => minutes < DAY_MIN ? clock(minutes) : `${clock(minutes)} on ${dayName(minutes).split(' ')[0]}`
-    return { ...job, saving: saving && saving.rescues.map(rescue => rescueWords(rescue, given, id => tasks.find(task => task.jobId === id)?.title ?? id, when)), soonest: saving && when(saving.soonestMin) }
-  }))
+  const lateSaid = computed(() =>
+    (planned.value?.late ?? []).map(job => {
+      const { given, tasks } = planned.value!
+      const saving = savings.value[job.id]
+      const when = (minutes: number) =>
+        minutes < DAY_MIN ? clock(minutes) : `${clock(minutes)} on ${dayName(minutes).split(' ')[0]}`
+      return {
+        ...job,
+        saving:
+          saving &&
+          saving.rescues.map(rescue =>
+            rescueWords(rescue, given, id => tasks.find(task => task.jobId === id)?.title ?? id, when),
+          ),
+        soonest: saving && when(saving.soonestMin),
+      }
+    }),
+  )
 
-  return { lateSaid, putOff, letGo, putBy: computed(() => Object.keys(notBefore.value).length), from, to, hours, planned, reason, busy, share, saveCalendar, clock, dayName, stop: () => { void day.stop() } }
+  return {
+    lateSaid,
+    putOff,
+    letGo,
+    putBy: computed(() => Object.keys(notBefore.value).length),
+    from,
+    to,
+    hours,
+    planned,
+    reason,
+    busy,
+    share,
+    saveCalendar,
+    clock,
+    dayName,
+    stop: () => {
+      void day.stop()
+    },
+  }
 }

@@ -20,13 +20,23 @@ const priceValue = computed(() => Number(price.value.replace(',', '.')))
 
 function addExtra() {
   if (!extra.value.trim() || !(priceValue.value >= 0) || price.value.trim() === '') return
-  extraRefused.value = store.edit(['handOver', 'other'], [...store.job!.handOver.other, { id: crypto.randomUUID(), name: extra.value.trim().slice(0, 80), price: priceValue.value }])
+  extraRefused.value = store.edit(
+    ['handOver', 'other'],
+    [
+      ...store.job!.handOver.other,
+      { id: crypto.randomUUID(), name: extra.value.trim().slice(0, 80), price: priceValue.value },
+    ],
+  )
   if (extraRefused.value) return
   extra.value = ''
   price.value = ''
 }
-const dropExtra = (id: string) => store.edit(['handOver', 'other'], store.job!.handOver.other.filter(entry => entry.id !== id))
-const number = (text: string | null) => (text ?? '').trim() === '' ? null : Number((text ?? '').replace(',', '.'))
+const dropExtra = (id: string) =>
+  store.edit(
+    ['handOver', 'other'],
+    store.job!.handOver.other.filter(entry => entry.id !== id),
+  )
+const number = (text: string | null) => ((text ?? '').trim() === '' ? null : Number((text ?? '').replace(',', '.')))
 function used(key: 'usedRods' | 'usedGasL', text: string | null) {
   const value = number(text)
   if (value === null || (value >= 0 && value <= 1e5)) store.edit(['handOver', key], value)
@@ -37,7 +47,10 @@ function alike(text: string | null) {
 }
 function took(id: string, text: string | null) {
   const minutes = Number((text ?? '').replace(',', '.'))
-  store.edit(['handOver', 'actualMin', id], (text ?? '').trim() === '' || !(minutes >= 0 && minutes <= 1e5) ? undefined : minutes)
+  store.edit(
+    ['handOver', 'actualMin', id],
+    (text ?? '').trim() === '' || !(minutes >= 0 && minutes <= 1e5) ? undefined : minutes,
+  )
 }
 </script>
 
@@ -45,23 +58,80 @@ function took(id: string, text: string | null) {
   <StationFrame id="hand-over">
     <template #readings>
       <p class="label">Minutes really taken</p>
-      <v-text-field v-for="phase in phases" :key="phase.id" class="gap" :label="phase.name" suffix="min" inputmode="decimal" :model-value="phase.actualMin ?? ''" :data-actual="phase.id" @update:model-value="took(phase.id, $event)" />
-      <div class="row used"><v-text-field label="Rods used" inputmode="decimal" :model-value="store.job!.handOver.usedRods ?? ''" @update:model-value="used('usedRods', $event)" /><v-text-field label="Gas used" suffix="L" inputmode="decimal" :model-value="store.job!.handOver.usedGasL ?? ''" @update:model-value="used('usedGasL', $event)" /></div>
-      <v-text-field class="gap" label="Parts alike, together" inputmode="numeric" :model-value="store.job!.handOver.alike" @update:model-value="alike($event)" />
+      <v-text-field
+        v-for="phase in phases"
+        :key="phase.id"
+        class="gap"
+        :label="phase.name"
+        suffix="min"
+        inputmode="decimal"
+        :model-value="phase.actualMin ?? ''"
+        :data-actual="phase.id"
+        @update:model-value="took(phase.id, $event)"
+      />
+      <div class="row used">
+        <v-text-field
+          label="Rods used"
+          inputmode="decimal"
+          :model-value="store.job!.handOver.usedRods ?? ''"
+          @update:model-value="used('usedRods', $event)"
+        /><v-text-field
+          label="Gas used"
+          suffix="L"
+          inputmode="decimal"
+          :model-value="store.job!.handOver.usedGasL ?? ''"
+          @update:model-value="used('usedGasL', $event)"
+        />
+      </div>
+      <v-text-field
+        class="gap"
+        label="Parts alike, together"
+        inputmode="numeric"
+        :model-value="store.job!.handOver.alike"
+        @update:model-value="alike($event)"
+      />
       <p class="label">Extras</p>
-      <ul class="extras"><li v-for="entry in store.job!.handOver.other" :key="entry.id">{{ entry.name }}, <span class="figure">{{ shop.kit.currency }}{{ entry.price.toFixed(2) }}</span> <button type="button" class="open-figure" :aria-label="`Take off ${entry.name}`" @click="dropExtra(entry.id)">off</button></li></ul>
-      <form class="row" @submit.prevent="addExtra"><v-text-field v-model="extra" label="Extra" maxlength="80" /><v-text-field v-model="price" label="Price" inputmode="decimal" :error-messages="extraRefused ? [extraRefused] : []" /><button type="submit" class="plain-button" :disabled="!extra.trim() || !(priceValue >= 0) || !price.trim()">Add</button></form>
+      <ul class="extras">
+        <li v-for="entry in store.job!.handOver.other" :key="entry.id">
+          {{ entry.name }}, <span class="figure">{{ shop.kit.currency }}{{ entry.price.toFixed(2) }}</span>
+          <button type="button" class="open-figure" :aria-label="`Take off ${entry.name}`" @click="dropExtra(entry.id)">
+            off
+          </button>
+        </li>
+      </ul>
+      <form class="row" @submit.prevent="addExtra">
+        <v-text-field v-model="extra" label="Extra" maxlength="80" /><v-text-field
+          v-model="price"
+          label="Price"
+          inputmode="decimal"
+          :error-messages="extraRefused ? [extraRefused] : []"
+        /><button type="submit" class="plain-button" :disabled="!extra.trim() || !(priceValue >= 0) || !price.trim()">
+          Add
+        </button>
+      </form>
       <WordsField path="handOver.limits" label="Limits on use" long :max="1000" />
       <WordsField path="handOver.notPerfect" label="What is not perfect" long :max="1000" />
       <WordsField path="handOver.handedTo" label="Handed to" :max="120" />
-      <button v-if="!store.job!.handOver.handedAt" type="button" class="plain-button strong" data-testid="hand-over" @click="store.edit(['handOver', 'handedAt'], new Date().toISOString())">Handed over</button>
-      <button v-else type="button" class="plain-button" @click="store.edit(['handOver', 'handedAt'], null)">Take it back</button>
+      <button
+        v-if="!store.job!.handOver.handedAt"
+        type="button"
+        class="plain-button strong"
+        data-testid="hand-over"
+        @click="store.edit(['handOver', 'handedAt'], new Date().toISOString())"
+      >
+        Handed over
+      </button>
+      <button v-else type="button" class="plain-button" @click="store.edit(['handOver', 'handedAt'], null)">
+        Take it back
+      </button>
     </template>
     <template #piece="{ working }">
       <div class="row">
         <NuxtLink class="plain-button strong" :to="`/job/${store.job!.id}/record`">Record, to print</NuxtLink>
         <button type="button" class="plain-button" data-testid="record-pdf" @click="savePdf()">as a PDF</button>
-        <button type="button" class="plain-button" data-testid="export-job" @click="files.saveJob(store.job!)">Take the job out as a file</button>
+        <button type="button" class="plain-button" data-testid="export-job" @click="files.saveJob(store.job!)">
+          Take the job out as a file
+        </button>
       </div>
       <QuotePiece @working="working('quote')" />
     </template>
@@ -69,10 +139,23 @@ function took(id: string, text: string | null) {
 </template>
 
 <style scoped>
-.gap { margin: 8px 0; }
-.label { margin-top: 12px; }
-.used { flex-wrap: nowrap; margin: 8px 0; }
-.extras { padding-left: 18px; }
-form > :first-child { flex: 2 1 90px; }
-form > :nth-child(2) { flex: 1 1 70px; }
+.gap {
+  margin: 8px 0;
+}
+.label {
+  margin-top: 12px;
+}
+.used {
+  flex-wrap: nowrap;
+  margin: 8px 0;
+}
+.extras {
+  padding-left: 18px;
+}
+form > :first-child {
+  flex: 2 1 90px;
+}
+form > :nth-child(2) {
+  flex: 1 1 70px;
+}
 </style>

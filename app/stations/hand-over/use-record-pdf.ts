@@ -19,8 +19,20 @@ export function useRecordPdf() {
     const files = await Promise.all(job.pictures.map(picture => heldFile(job.id, picture.id)))
     const day = (at: string) => format(new Date(at), 'd MMMM yyyy')
     const under = `${job.customer ? `For ${job.customer}. ` : ''}Taken in ${day(job.takenInAt)}${job.handOver.handedAt ? `, handed over ${day(job.handOver.handedAt)}${job.handOver.handedTo ? ` to ${job.handOver.handedTo}` : ''}` : ', not handed over yet'}.`
-    const pictures = job.pictures.flatMap((picture, n) => files[n] ? [{ name: picture.name || 'picture', type: files[n].type, bytes: new Uint8Array(files[n].bytes) }] : [])
-    download(`${fileName(job.title)}.record.pdf`, await recordPdf({ shop: shop.kit.shop, title: job.title, under, record: recordOf(job, store.plan, shop.kit, settings.system), pictures }), 'application/pdf')
+    const pictures = job.pictures.flatMap((picture, n) =>
+      files[n] ? [{ name: picture.name || 'picture', type: files[n].type, bytes: new Uint8Array(files[n].bytes) }] : [],
+    )
+    download(
+      `${fileName(job.title)}.record.pdf`,
+      await recordPdf({
+        shop: shop.kit.shop,
+        title: job.title,
+        under,
+        record: recordOf(job, store.plan, shop.kit, settings.system),
+        pictures,
+      }),
+      'application/pdf',
+    )
   }
   return { savePdf }
 }

@@ -3,7 +3,14 @@ import { heatColour, paint } from './heat-colours'
 import { surfaceOf } from './surface'
 import { readSeries } from '#core/heat/series'
 
-const block = (nx: number, ny: number, nz: number) => ({ nx, ny, nz, stepMm: [2, 2, 2] as [number, number, number], originMm: [0, 0, 0] as [number, number, number], slots: Int32Array.from({ length: nx * ny * nz }, (_, n) => n) })
+const block = (nx: number, ny: number, nz: number) => ({
+  nx,
+  ny,
+  nz,
+  stepMm: [2, 2, 2] as [number, number, number],
+  originMm: [0, 0, 0] as [number, number, number],
+  slots: Int32Array.from({ length: nx * ny * nz }, (_, n) => n),
+})
 
 describe('the drawn skin', () => {
   it('has a face for every side of a cell without a neighbour', () => {
@@ -18,7 +25,10 @@ describe('the drawn skin', () => {
 
 describe('colours', () => {
   it('grow darker all the way, so that they read in grey', () => {
-    const light = (share: number) => { const [r, g, b] = heatColour(share); return 0.2126 * r + 0.7152 * g + 0.0722 * b }
+    const light = (share: number) => {
+      const [r, g, b] = heatColour(share)
+      return 0.2126 * r + 0.7152 * g + 0.0722 * b
+    }
     for (let n = 1; n <= 20; n++) expect(light(n / 20)).toBeLessThan(light((n - 1) / 20) + 1e-9)
   })
   it('are four a face, and hot ones darker', () => {
@@ -30,15 +40,40 @@ describe('colours', () => {
 
 describe('a series of readings', () => {
   it.each([
-    ['0 s, 18 °C\n30 s, 40.5 °C', [{ s: 0, C: 18 }, { s: 30, C: 40.5 }]],
-    ['time,temp\n0,20\n60,45', [{ s: 0, C: 20 }, { s: 60, C: 45 }]],
-    ['1:30 64\n2:00; 71', [{ s: 90, C: 64 }, { s: 120, C: 71 }]],
+    [
+      '0 s, 18 °C\n30 s, 40.5 °C',
+      [
+        { s: 0, C: 18 },
+        { s: 30, C: 40.5 },
+      ],
+    ],
+    [
+      'time,temp\n0,20\n60,45',
+      [
+        { s: 0, C: 20 },
+        { s: 60, C: 45 },
+      ],
+    ],
+    [
+      '1:30 64\n2:00; 71',
+      [
+        { s: 90, C: 64 },
+        { s: 120, C: 71 },
+      ],
+    ],
     ['1 min, 212 F', [{ s: 60, C: 100 }]],
-    ['60\t50\n30\t40', [{ s: 30, C: 40 }, { s: 60, C: 50 }]],
+    [
+      '60\t50\n30\t40',
+      [
+        { s: 30, C: 40 },
+        { s: 60, C: 50 },
+      ],
+    ],
   ])('%j is read', (text, readings) => {
     const read = readSeries(text)
     expect(read.wrong).toEqual([])
     expect(read.readings.map(({ s, C }) => ({ s, C: Math.round(C * 10) / 10 }))).toEqual(readings)
   })
-  it('names the lines it does not understand', () => expect(readSeries('0 s, 18\nabout noon, warm 3').wrong[0]).toMatch(/^line 2/))
+  it('names the lines it does not understand', () =>
+    expect(readSeries('0 s, 18\nabout noon, warm 3').wrong[0]).toMatch(/^line 2/))
 })

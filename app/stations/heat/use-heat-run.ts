@@ -12,7 +12,10 @@ import { useJob } from '~/stores/job'
 import { useShop } from '~/stores/shop'
 import type { DrawnPart, HeatRun, Told } from '~/workers/heat.worker'
 
-/** One set-up of the open job on the heat bench: its part drawn as it is typed, its runs, what one change would do, and the way back from target to torch. */
+/**
+ * One set-up of the open job on the heat bench: its part drawn as it is typed, its runs, what one change would do, and
+ * the way back from target to torch.
+ */
 export function useHeatRun(index: Ref<number>) {
   const store = useJob()
   const shop = useShop()
@@ -25,16 +28,30 @@ export function useHeatRun(index: Ref<number>) {
   const reason = ref<string | null>(null)
   const busy = ref<'run' | 'changes' | 'backwards' | null>(null)
   const share = ref(0)
-  const changes = shallowRef<{ asIs: HeatVerdict, changed: Changed[] } | null>(null)
+  const changes = shallowRef<{ asIs: HeatVerdict; changed: Changed[] } | null>(null)
   const way = shallowRef<Backwards | null>(null)
 
   async function around(given: HeatSetup): Promise<Surroundings> {
     const alloy = store.plan?.know.data.alloy.name ?? '356'
     const file = given.mesh ? await heldFile(store.job!.id, given.mesh) : undefined
-    return surroundingsOf(toRaw(store.job!), toRaw(shop.kit), given, alloy, file && Array.from(new Float32Array(file.bytes)))
+    return surroundingsOf(
+      toRaw(store.job!),
+      toRaw(shop.kit),
+      given,
+      alloy,
+      file && Array.from(new Float32Array(file.bytes)),
+    )
   }
   const current = () => structuredClone(toRaw(setup.value!))
-  const key = computed(() => JSON.stringify([setup.value, store.job?.warm.targetC.value, store.job?.warm.startC.value, store.plan?.know.data.alloy.name, shop.kit.torches]))
+  const key = computed(() =>
+    JSON.stringify([
+      setup.value,
+      store.job?.warm.targetC.value,
+      store.job?.warm.startC.value,
+      store.plan?.know.data.alloy.name,
+      shop.kit.torches,
+    ]),
+  )
   const stale = computed(() => run.value !== null && runOf.value !== key.value)
 
   function take<T>(told: Told<T>): T | null {
@@ -45,18 +62,24 @@ export function useHeatRun(index: Ref<number>) {
     if (told.ok === false) reason.value = told.reason
     return null
   }
-  const tell = proxy((done: number) => { share.value = done })
+  const tell = proxy((done: number) => {
+    share.value = done
+  })
 
   let drawing = 0
-  watch(key, async () => {
-    if (!setup.value || !store.plan) return
-    const mine = ++drawing
-    await new Promise(resolve => setTimeout(resolve, 250))
-    if (mine !== drawing || busy.value) return
-    const given = current()
-    const cut = take(await heat.cut(given, await around(given)))
-    if (cut && mine === drawing) part.value = cut
-  }, { immediate: true })
+  watch(
+    key,
+    async () => {
+      if (!setup.value || !store.plan) return
+      const mine = ++drawing
+      await new Promise(resolve => setTimeout(resolve, 250))
+      if (mine !== drawing || busy.value) return
+      const given = current()
+      const cut = take(await heat.cut(given, await around(given)))
+      if (cut && mine === drawing) part.value = cut
+    },
+    { immediate: true },
+  )
 
   async function start() {
     if (!setup.value) return
@@ -76,8 +99,9 @@ export function useHeatRun(index: Ref<number>) {
       busy.value = 'changes'
       share.value = 0
       changes.value = take(await heat.changes(given, surroundings, tell))
+    } finally {
+      busy.value = null
     }
-    finally { busy.value = null }
   }
 
   async function findWay() {
@@ -87,24 +111,50 @@ export function useHeatRun(index: Ref<number>) {
     const given = current()
     try {
       way.value = take(await heat.backwards(given, await around(given), tell))
+    } finally {
+      busy.value = null
     }
-    finally { busy.value = null }
   }
 
-  async function fit(placeId: string, readings: { s: number, C: number }[], offS: number) {
+  async function fit(placeId: string, readings: { s: number; C: number }[], offS: number) {
     const given = current()
     return heat.fit(given, await around(given), placeId, readings, offS)
   }
 
-  /** What a thermometer would read at a place if flame and film were other than the kit says: the stand-in's true part. */
+  /**
+   * What a thermometer would read at a place if flame and film were other than the kit says: the stand-in's true part.
+   */
   async function pretend(placeId: string, sourceShare: number, filmWm2K: number) {
     const given = current()
     const surroundings = await around(given)
     const { torch } = surroundings
-    return take(await heat.read(given, { ...surroundings, torch: torch && { ...torch, efficiencyPct: torch.efficiencyPct * sourceShare, filmWm2K } }, placeId))
+    return take(
+      await heat.read(
+        given,
+        { ...surroundings, torch: torch && { ...torch, efficiencyPct: torch.efficiencyPct * sourceShare, filmWm2K } },
+        placeId,
+      ),
+    )
   }
 
   onBeforeUnmount(end)
-  return { setup, part, run, stale, reason, busy, share, changes, way, start, findWay, fit, pretend, stop: () => { void heat.stop() } }
+  return {
+    setup,
+    part,
+    run,
+    stale,
+    reason,
+    busy,
+    share,
+    changes,
+    way,
+    start,
+    findWay,
+    fit,
+    pretend,
+    stop: () => {
+      void heat.stop()
+    },
+  }
 }
 export type HeatBench = ReturnType<typeof useHeatRun>

@@ -21,7 +21,9 @@ export function useLearning(bench: HeatBench) {
   const refusal = ref<string | null>(null)
   const working = ref(false)
   const kept = ref(false)
-  const torch = computed(() => shop.kit.torches.find(entry => entry.id === bench.setup.value?.heat.torch) ?? shop.kit.torches[0] ?? null)
+  const torch = computed(
+    () => shop.kit.torches.find(entry => entry.id === bench.setup.value?.heat.torch) ?? shop.kit.torches[0] ?? null,
+  )
   const place = computed(() => placeId.value ?? bench.setup.value?.places[0]?.id ?? null)
 
   async function learn() {
@@ -32,17 +34,34 @@ export function useLearning(bench: HeatBench) {
     kept.value = false
     const asked = await bench.fit(place.value, series.value.readings, onS)
     working.value = false
-    refusal.value = asked.ok ? null : asked.error.kind === 'no-answer' ? asked.error.reason : asked.error.kind === 'invalid-input' ? asked.error.issues.map(issue => issue.message).join('; ') : 'not understood'
+    refusal.value = asked.ok
+      ? null
+      : asked.error.kind === 'no-answer'
+        ? asked.error.reason
+        : asked.error.kind === 'invalid-input'
+          ? asked.error.issues.map(issue => issue.message).join('; ')
+          : 'not understood'
     if (asked.ok) learnt.value = asked.answer as Learnt
   }
 
   async function keep() {
     if (!learnt.value || !torch.value) return
-    await shop.saveKit(withLearnt(shop.kit, torch.value.id, learnt.value, bench.setup.value?.heat.sharePct.value ?? 100, new Date().toISOString()))
+    await shop.saveKit(
+      withLearnt(
+        shop.kit,
+        torch.value.id,
+        learnt.value,
+        bench.setup.value?.heat.sharePct.value ?? 100,
+        new Date().toISOString(),
+      ),
+    )
     kept.value = true
   }
 
-  /** The thermometer that ships with the bench: a run with a weaker flame and a stronger film than the kit's, read every half minute with a thermometer's scatter. */
+  /**
+   * The thermometer that ships with the bench: a run with a weaker flame and a stronger film than the kit's, read every
+   * half minute with a thermometer's scatter.
+   */
   async function standIn() {
     if (!place.value) return
     working.value = true
@@ -51,11 +70,15 @@ export function useLearning(bench: HeatBench) {
     if (!series) return
     const everyS = Math.max(30, series.times.at(-1)! / 40)
     let next = 0
-    text.value = series.times.flatMap((s, n) => {
-      if (s < next - 1e-6) return []
-      next += everyS
-      return [`${Math.round(s)} s, ${(series.values[n]! + (Math.random() + Math.random() - 1) * SCATTER_C).toFixed(1)} °C`]
-    }).join('\n')
+    text.value = series.times
+      .flatMap((s, n) => {
+        if (s < next - 1e-6) return []
+        next += everyS
+        return [
+          `${Math.round(s)} s, ${(series.values[n]! + (Math.random() + Math.random() - 1) * SCATTER_C).toFixed(1)} °C`,
+        ]
+      })
+      .join('\n')
   }
 
   async function bringIn(event: Event) {
@@ -65,5 +88,24 @@ export function useLearning(bench: HeatBench) {
     input.value = ''
   }
 
-  return { text, placeId: computed({ get: () => place.value, set: (id) => { placeId.value = id } }), series, learnt, refusal, working, kept, torch, places: computed(() => store.job ? bench.setup.value?.places ?? [] : []), learn, keep, standIn, bringIn }
+  return {
+    text,
+    placeId: computed({
+      get: () => place.value,
+      set: id => {
+        placeId.value = id
+      },
+    }),
+    series,
+    learnt,
+    refusal,
+    working,
+    kept,
+    torch,
+    places: computed(() => (store.job ? (bench.setup.value?.places ?? []) : [])),
+    learn,
+    keep,
+    standIn,
+    bringIn,
+  }
 }

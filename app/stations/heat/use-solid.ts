@@ -1,4 +1,16 @@
-import { BufferAttribute, BufferGeometry, Color, Mesh, MeshBasicMaterial, PerspectiveCamera, Raycaster, Scene, Vector2, Vector3, WebGLRenderer } from 'three'
+import {
+  BufferAttribute,
+  BufferGeometry,
+  Color,
+  Mesh,
+  MeshBasicMaterial,
+  PerspectiveCamera,
+  Raycaster,
+  Scene,
+  Vector2,
+  Vector3,
+  WebGLRenderer,
+} from 'three'
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js'
 import { onBeforeUnmount, onMounted, ref, shallowRef, watch, type Ref } from 'vue'
 import type { Face } from '#core/heat/field/setup'
@@ -6,15 +18,37 @@ import type { DrawnPart } from '~/workers/heat.worker'
 import { paint } from './heat-colours'
 import { SIDE_FACES, surfaceOf, type Cut, type Surface } from './surface'
 
-export interface Marked { id: string, words: string, figure: string, at: [number, number, number], torch: boolean }
-export interface Looked { part: DrawnPart | null, frame: Int16Array | null, lowC: number, highC: number, cut: Cut | null, marks: Marked[] }
+export interface Marked {
+  id: string
+  words: string
+  figure: string
+  at: [number, number, number]
+  torch: boolean
+}
+export interface Looked {
+  part: DrawnPart | null
+  frame: Int16Array | null
+  lowC: number
+  highC: number
+  cut: Cut | null
+  marks: Marked[]
+}
 /** Where a mark stands on the canvas, and whether its words go to the left so as to stay on it. */
-export interface ShownMark extends Marked { left: number, top: number, flip: boolean }
+export interface ShownMark extends Marked {
+  left: number
+  top: number
+  flip: boolean
+}
 
 const TURN_RAD = Math.PI / 18
 
 /** A solid in cells on a canvas, turned by hand or by the arrow keys, drawn only when something changes. */
-export function useSolid(canvas: Ref<HTMLCanvasElement | null>, looked: Ref<Looked>, background: Ref<string>, picked: (at: [number, number, number], face: Face) => void) {
+export function useSolid(
+  canvas: Ref<HTMLCanvasElement | null>,
+  looked: Ref<Looked>,
+  background: Ref<string>,
+  picked: (at: [number, number, number], face: Face) => void,
+) {
   const marks = ref<ShownMark[]>([])
   const failed = ref(false)
   const ready = ref(false)
@@ -42,12 +76,14 @@ export function useSolid(canvas: Ref<HTMLCanvasElement | null>, looked: Ref<Look
     camera.updateProjectionMatrix()
     scene.background = new Color(background.value)
     renderer.render(scene, camera)
-    marks.value = looked.value.marks.map((mark) => {
+    marks.value = looked.value.marks.map(mark => {
       const seen = new Vector3(...mark.at).project(camera)
-      return { ...mark, left: (seen.x + 1) / 2 * wide, top: (1 - seen.y) / 2 * high, flip: seen.x > 0.35 }
+      return { ...mark, left: ((seen.x + 1) / 2) * wide, top: ((1 - seen.y) / 2) * high, flip: seen.x > 0.35 }
     })
   }
-  const wish = () => { wanted ||= requestAnimationFrame(draw) }
+  const wish = () => {
+    wanted ||= requestAnimationFrame(draw)
+  }
 
   function frameCamera(part: DrawnPart) {
     const size = [part.nx, part.ny, part.nz].map((cells, axis) => cells * part.stepMm[axis]!)
@@ -69,31 +105,57 @@ export function useSolid(canvas: Ref<HTMLCanvasElement | null>, looked: Ref<Look
     mesh.geometry = new BufferGeometry()
     mesh.geometry.setAttribute('position', new BufferAttribute(surface.value.positions, 3))
     mesh.geometry.setIndex(new BufferAttribute(surface.value.indices, 1))
-    const size = [part.nx * part.stepMm[0], part.ny * part.stepMm[1], part.nz * part.stepMm[2], ...part.originMm].map(Math.round).join()
+    const size = [part.nx * part.stepMm[0], part.ny * part.stepMm[1], part.nz * part.stepMm[2], ...part.originMm]
+      .map(Math.round)
+      .join()
     if (size !== drawnSize) frameCamera(part)
     drawnSize = size
   })
-  watch([surface, () => looked.value.frame, () => looked.value.lowC, () => looked.value.highC, () => looked.value.marks, background], () => {
-    if (!surface.value) return
-    const { frame, lowC, highC } = looked.value
-    mesh.geometry.setAttribute('color', new BufferAttribute(paint(surface.value.slots, surface.value.sides, frame, lowC, highC), 3))
-    wish()
-  })
+  watch(
+    [
+      surface,
+      () => looked.value.frame,
+      () => looked.value.lowC,
+      () => looked.value.highC,
+      () => looked.value.marks,
+      background,
+    ],
+    () => {
+      if (!surface.value) return
+      const { frame, lowC, highC } = looked.value
+      mesh.geometry.setAttribute(
+        'color',
+        new BufferAttribute(paint(surface.value.slots, surface.value.sides, frame, lowC, highC), 3),
+      )
+      wish()
+    },
+  )
 
   let pressedAt: [number, number] | null = null
-  const press = (event: PointerEvent) => { pressedAt = [event.clientX, event.clientY] }
+  const press = (event: PointerEvent) => {
+    pressedAt = [event.clientX, event.clientY]
+  }
   function release(event: PointerEvent) {
-    if (!pressedAt || !surface.value || Math.hypot(event.clientX - pressedAt[0], event.clientY - pressedAt[1]) > 5) return
+    if (!pressedAt || !surface.value || Math.hypot(event.clientX - pressedAt[0], event.clientY - pressedAt[1]) > 5)
+      return
     const box = canvas.value!.getBoundingClientRect()
     const ray = new Raycaster()
-    ray.setFromCamera(new Vector2((event.clientX - box.left) / box.width * 2 - 1, 1 - (event.clientY - box.top) / box.height * 2), camera)
+    ray.setFromCamera(
+      new Vector2(((event.clientX - box.left) / box.width) * 2 - 1, 1 - ((event.clientY - box.top) / box.height) * 2),
+      camera,
+    )
     const hit = ray.intersectObject(mesh)[0]
     if (hit?.faceIndex == null) return
     picked([hit.point.x, hit.point.y, hit.point.z], SIDE_FACES[surface.value.sides[Math.floor(hit.faceIndex / 2)]!]!)
   }
   function turn(event: KeyboardEvent) {
-    const [round, over] = ({ ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] } as Record<string, [number, number]>)[event.key] ?? [0, 0]
-    if (!round && !over || !controls) return
+    const [round, over] = (
+      { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] } as Record<
+        string,
+        [number, number]
+      >
+    )[event.key] ?? [0, 0]
+    if ((!round && !over) || !controls) return
     event.preventDefault()
     const from = camera.position.clone().sub(controls.target)
     from.applyAxisAngle(new Vector3(0, 0, 1), round * TURN_RAD)

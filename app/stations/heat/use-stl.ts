@@ -16,7 +16,8 @@ export function useStl(index: Ref<number>) {
   const base = () => ['warm', 'setups', index.value]
 
   async function keep(figures: Float32Array, name: string) {
-    const low = [Infinity, Infinity, Infinity], high = [-Infinity, -Infinity, -Infinity]
+    const low = [Infinity, Infinity, Infinity],
+      high = [-Infinity, -Infinity, -Infinity]
     figures.forEach((value, n) => {
       low[n % 3] = Math.min(low[n % 3]!, value)
       high[n % 3] = Math.max(high[n % 3]!, value)
@@ -24,7 +25,14 @@ export function useStl(index: Ref<number>) {
     const size = high.map((value, axis) => value - low[axis]!)
     const moved = figures.map((value, n) => value - low[n % 3]!)
     const id = crypto.randomUUID()
-    await db.held.put({ id, jobId: store.job!.id, kind: 'mesh', name: name.slice(0, LONGEST_NAME), type: 'model/stl', bytes: moved.buffer as ArrayBuffer })
+    await db.held.put({
+      id,
+      jobId: store.job!.id,
+      kind: 'mesh',
+      name: name.slice(0, LONGEST_NAME),
+      type: 'model/stl',
+      bytes: moved.buffer as ArrayBuffer,
+    })
     store.edit([...base(), 'mesh'], id)
     store.edit([...base(), 'cellMm'], mm(Math.max(0.5, Math.max(...size) / 80)))
     report.value = `${name}: ${figures.length / 9} triangles, ${size.map(value => Math.round(value * 10) / 10).join(' × ')} mm over all, if the file is in millimetres.`
@@ -40,18 +48,25 @@ export function useStl(index: Ref<number>) {
       const geometry = new STLLoader().parse(await file.arrayBuffer())
       const flat = geometry.index ? geometry.toNonIndexed() : geometry
       const figures = flat.getAttribute('position').array as Float32Array
-      if (figures.length < 36 || figures.length % 9 !== 0 || !figures.every(Number.isFinite)) report.value = `${file.name} holds no closed shape of triangles: not read, nothing was changed.`
-      else if (figures.length / 9 > MOST_TRIANGLES) report.value = `${file.name} has ${figures.length / 9} triangles, more than a million: save it coarser. Nothing was changed.`
+      if (figures.length < 36 || figures.length % 9 !== 0 || !figures.every(Number.isFinite))
+        report.value = `${file.name} holds no closed shape of triangles: not read, nothing was changed.`
+      else if (figures.length / 9 > MOST_TRIANGLES)
+        report.value = `${file.name} has ${figures.length / 9} triangles, more than a million: save it coarser. Nothing was changed.`
       else await keep(Float32Array.from(figures), file.name)
-    }
-    catch (error) {
-      report.value = isFull(error) ? `${file.name}: ${refusalWords(error)}. Nothing was changed.` : `${file.name} is not an STL file that can be read. Nothing was changed.`
+    } catch (error) {
+      report.value = isFull(error)
+        ? `${file.name}: ${refusalWords(error)}. Nothing was changed.`
+        : `${file.name} is not an STL file that can be read. Nothing was changed.`
     }
   }
 
   async function inches() {
     const file = await heldFile(store.job!.id, store.job!.warm.setups[index.value]!.mesh!)
-    if (file) await keep(new Float32Array(file.bytes).map(value => value * MM_PER_INCH), file.name)
+    if (file)
+      await keep(
+        new Float32Array(file.bytes).map(value => value * MM_PER_INCH),
+        file.name,
+      )
   }
 
   return { report, bringIn, inches, back: () => store.edit([...base(), 'mesh'], null) }

@@ -32,12 +32,16 @@ async function standIn() {
 <template>
   <WordsField path="know.composition" label="Si 7.1, Mg 0.3, Cu 0.1" :max="600" long />
   <div class="row">
-    <label class="plain-button slight">CSV<input type="file" accept=".csv,text/csv,text/plain" class="visually-hidden" @change="take"></label>
+    <label class="plain-button slight"
+      >CSV<input type="file" accept=".csv,text/csv,text/plain" class="visually-hidden" @change="take"
+    /></label>
     <button type="button" class="plain-button slight" @click="standIn">Stand-in analyser</button>
   </div>
   <p v-if="problem" class="small wrong" role="alert">{{ problem }}</p>
 </template>
 
 <style scoped>
-.wrong { color: var(--stop); }
+.wrong {
+  color: var(--stop);
+}
 </style>

@@ -6,7 +6,11 @@ import { useLessons } from './use-lessons'
 
 const { lessons, trouble, use, forget, shop } = useLessons()
 const KINDS = { family: 'By metal', process: 'By process', soak: 'By oil in the metal', filler: 'By filler' } as const
-const groups = computed(() => Object.entries(KINDS).map(([by, title]) => ({ by, title, rows: (lessons.value?.groups ?? []).filter(group => group.by === by) })).filter(kind => kind.rows.length))
+const groups = computed(() =>
+  Object.entries(KINDS)
+    .map(([by, title]) => ({ by, title, rows: (lessons.value?.groups ?? []).filter(group => group.by === by) }))
+    .filter(kind => kind.rows.length),
+)
 const pct = (value: number) => `${Math.round(value)} %`
 const learnt = computed(() => shop.kit.learnt)
 </script>
@@ -14,7 +18,12 @@ const learnt = computed(() => shop.kit.learnt)
 <template>
   <div class="page">
     <p class="where">Lessons</p>
-    <h1 v-if="lessons?.all" data-testid="lessons-call"><b class="figure">{{ lessons.all.successes }}</b> of <b class="figure">{{ lessons.all.jobs }}</b> finished {{ lessons.all.jobs === 1 ? 'job' : 'jobs' }} held: between <b class="figure">{{ pct(lessons.all.lowPct) }}</b> and <b class="figure">{{ pct(lessons.all.highPct) }}</b> of such jobs would.</h1>
+    <h1 v-if="lessons?.all" data-testid="lessons-call">
+      <b class="figure">{{ lessons.all.successes }}</b> of <b class="figure">{{ lessons.all.jobs }}</b> finished
+      {{ lessons.all.jobs === 1 ? 'job' : 'jobs' }} held: between
+      <b class="figure">{{ pct(lessons.all.lowPct) }}</b> and <b class="figure">{{ pct(lessons.all.highPct) }}</b> of
+      such jobs would.
+    </h1>
     <h1 v-else-if="lessons">Nothing is handed over yet: lessons begin with the first finished job.</h1>
     <h1 v-else>{{ trouble ? 'No lessons' : 'Reading your records…' }}</h1>
     <p v-if="trouble" role="alert" class="wrong">{{ trouble }}</p>
@@ -22,45 +31,169 @@ const learnt = computed(() => shop.kit.learnt)
     <template v-if="lessons?.learnt.length">
       <h2>Taken over planned</h2>
       <table data-testid="learnt">
-        <thead><tr><th>What</th><th class="num">Your shop</th><th class="num">between</th><th class="num">Starting value</th><th class="num">from</th></tr></thead>
-        <tbody><tr v-for="entry in lessons.learnt" :key="entry.key"><td>{{ entry.name }}</td><td class="num">{{ entry.ratio.ratio.toFixed(2) }}×</td><td class="num wraps">{{ entry.ratio.low === null ? 'one job tells no spread' : `${entry.ratio.low.toFixed(2)} to ${entry.ratio.high!.toFixed(2)}` }}</td><td class="num">1×</td><td class="num">{{ count(entry.ratio.jobs, 'job') }}</td></tr></tbody>
+        <thead>
+          <tr>
+            <th>What</th>
+            <th class="num">Your shop</th>
+            <th class="num">between</th>
+            <th class="num">Starting value</th>
+            <th class="num">from</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="entry in lessons.learnt" :key="entry.key">
+            <td>{{ entry.name }}</td>
+            <td class="num">{{ entry.ratio.ratio.toFixed(2) }}×</td>
+            <td class="num wraps">
+              {{
+                entry.ratio.low === null
+                  ? 'one job tells no spread'
+                  : `${entry.ratio.low.toFixed(2)} to ${entry.ratio.high!.toFixed(2)}`
+              }}
+            </td>
+            <td class="num">1×</td>
+            <td class="num">{{ count(entry.ratio.jobs, 'job') }}</td>
+          </tr>
+        </tbody>
       </table>
       <div class="row gap">
-        <button type="button" class="plain-button strong" data-testid="use-learnt" @click="use()">Plan with these</button>
-        <button v-if="learnt" type="button" class="plain-button" data-testid="forget-learnt" @click="forget()">Back to the starting values</button>
-        <span v-if="learnt" class="quiet small">Plans go by what was learnt on {{ format(new Date(learnt.at), 'd MMM yyyy') }}.</span>
+        <button type="button" class="plain-button strong" data-testid="use-learnt" @click="use()">
+          Plan with these
+        </button>
+        <button v-if="learnt" type="button" class="plain-button" data-testid="forget-learnt" @click="forget()">
+          Back to the starting values
+        </button>
+        <span v-if="learnt" class="quiet small"
+          >Plans go by what was learnt on {{ format(new Date(learnt.at), 'd MMM yyyy') }}.</span
+        >
       </div>
-      <p class="quiet small">Drawn towards the starting value by two jobs' worth, so that one odd job does not move it much. Nine intervals in ten hold the truth.</p>
+      <p class="quiet small">
+        Drawn towards the starting value by two jobs' worth, so that one odd job does not move it much. Nine intervals
+        in ten hold the truth.
+      </p>
     </template>
 
     <section v-for="kind in groups" :key="kind.by">
       <h2>{{ kind.title }}</h2>
       <ul class="bars">
         <li v-for="row in kind.rows" :key="row.value">
-          <span class="name">{{ row.value }} <span class="quiet small">{{ row.successes }} of {{ count(row.jobs, 'job') }}</span></span>
-          <svg viewBox="0 0 300 18" preserveAspectRatio="none" role="img" :aria-label="`${row.value}: ${row.successes} of ${row.jobs} held; between ${pct(row.lowPct)} and ${pct(row.highPct)}`"><path class="axis" d="M0 9H300" /><rect class="span" :x="row.lowPct * 3" y="4" :width="Math.max(2, (row.highPct - row.lowPct) * 3)" height="10" /><rect class="mark" :x="row.ratePct * 3 - 1.5" y="1" width="3" height="16" /></svg>
-          <span class="figure small">{{ pct(row.lowPct) }}–{{ pct(row.highPct) }}{{ row.timeRatio ? ` · ${row.timeRatio.ratio.toFixed(2)} × the minutes` : '' }}</span>
+          <span class="name"
+            >{{ row.value }} <span class="quiet small">{{ row.successes }} of {{ count(row.jobs, 'job') }}</span></span
+          >
+          <svg
+            viewBox="0 0 300 18"
+            preserveAspectRatio="none"
+            role="img"
+            :aria-label="`${row.value}: ${row.successes} of ${row.jobs} held; between ${pct(row.lowPct)} and ${pct(row.highPct)}`"
+          >
+            <path class="axis" d="M0 9H300" />
+            <rect
+              class="span"
+              :x="row.lowPct * 3"
+              y="4"
+              :width="Math.max(2, (row.highPct - row.lowPct) * 3)"
+              height="10"
+            />
+            <rect class="mark" :x="row.ratePct * 3 - 1.5" y="1" width="3" height="16" />
+          </svg>
+          <span class="figure small"
+            >{{ pct(row.lowPct) }}–{{ pct(row.highPct)
+            }}{{ row.timeRatio ? ` · ${row.timeRatio.ratio.toFixed(2)} × the minutes` : '' }}</span
+          >
         </li>
       </ul>
     </section>
 
-    <template v-if="lessons?.comebacks.length"><h2>Why parts came back</h2><ul><li v-for="entry in lessons.comebacks" :key="entry.why">{{ entry.why }}: {{ count(entry.jobs, 'job') }}</li></ul></template>
-    <template v-if="lessons?.machines.length"><h2>What machines have paid back</h2><table><thead><tr><th>Machine</th><th class="num">Cost</th><th class="num">Brought in</th><th class="num">over</th></tr></thead><tbody><tr v-for="machine in lessons.machines" :key="machine.name"><td>{{ machine.name }}</td><td class="num">{{ shop.kit.currency }}{{ machine.paid.toFixed(0) }}</td><td class="num">{{ shop.kit.currency }}{{ machine.earned.toFixed(0) }}</td><td class="num">{{ count(machine.jobs, 'job') }}</td></tr></tbody></table></template>
-    <template v-if="lessons?.torches.length"><h2>Torches learnt</h2><ul><li v-for="torch in lessons.torches" :key="torch.name">{{ torch.name }}: {{ torch.efficiencyPct.toFixed(0) }} % goes in, <span class="figure">{{ torch.absorbedW.toFixed(0) }} ± {{ torch.errorW.toFixed(0) }} W</span></li></ul></template>
+    <template v-if="lessons?.comebacks.length"
+      ><h2>Why parts came back</h2>
+      <ul>
+        <li v-for="entry in lessons.comebacks" :key="entry.why">{{ entry.why }}: {{ count(entry.jobs, 'job') }}</li>
+      </ul></template
+    >
+    <template v-if="lessons?.machines.length"
+      ><h2>What machines have paid back</h2>
+      <table>
+        <thead>
+          <tr>
+            <th>Machine</th>
+            <th class="num">Cost</th>
+            <th class="num">Brought in</th>
+            <th class="num">over</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="machine in lessons.machines" :key="machine.name">
+            <td>{{ machine.name }}</td>
+            <td class="num">{{ shop.kit.currency }}{{ machine.paid.toFixed(0) }}</td>
+            <td class="num">{{ shop.kit.currency }}{{ machine.earned.toFixed(0) }}</td>
+            <td class="num">{{ count(machine.jobs, 'job') }}</td>
+          </tr>
+        </tbody>
+      </table></template
+    >
+    <template v-if="lessons?.torches.length"
+      ><h2>Torches learnt</h2>
+      <ul>
+        <li v-for="torch in lessons.torches" :key="torch.name">
+          {{ torch.name }}: {{ torch.efficiencyPct.toFixed(0) }} % goes in,
+          <span class="figure">{{ torch.absorbedW.toFixed(0) }} ± {{ torch.errorW.toFixed(0) }} W</span>
+        </li>
+      </ul></template
+    >
   </div>
 </template>
 
 <style scoped>
-.where { margin: 0; font-weight: 650; color: var(--chestnut); }
-h1 { font-size: 1.42rem; font-weight: 550; }
-h2 { margin: 22px 0 6px; font-size: 1.1rem; }
-.gap { margin: 10px 0; }
-.bars { list-style: none; padding: 0; margin: 0; }
-.bars li { display: grid; grid-template-columns: minmax(180px, 2fr) 3fr minmax(170px, 1fr); gap: 14px; align-items: center; border-bottom: 1px solid var(--hairline); padding: 6px 0; }
-svg { width: 100%; height: 18px; }
-.axis { stroke: var(--hairline); }
-.span { fill: var(--new-metal-wash); stroke: var(--new-metal); }
-.mark { fill: var(--chestnut); }
-.wrong { color: var(--stop); }
-@media (max-width: 699px) { .bars li { grid-template-columns: 1fr; gap: 2px; } }
+.where {
+  margin: 0;
+  font-weight: 650;
+  color: var(--chestnut);
+}
+h1 {
+  font-size: 1.42rem;
+  font-weight: 550;
+}
+h2 {
+  margin: 22px 0 6px;
+  font-size: 1.1rem;
+}
+.gap {
+  margin: 10px 0;
+}
+.bars {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+.bars li {
+  display: grid;
+  grid-template-columns: minmax(180px, 2fr) 3fr minmax(170px, 1fr);
+  gap: 14px;
+  align-items: center;
+  border-bottom: 1px solid var(--hairline);
+  padding: 6px 0;
+}
+svg {
+  width: 100%;
+  height: 18px;
+}
+.axis {
+  stroke: var(--hairline);
+}
+.span {
+  fill: var(--new-metal-wash);
+  stroke: var(--new-metal);
+}
+.mark {
+  fill: var(--chestnut);
+}
+.wrong {
+  color: var(--stop);
+}
+@media (max-width: 699px) {
+  .bars li {
+    grid-template-columns: 1fr;
+    gap: 2px;
+  }
+}
 </style>

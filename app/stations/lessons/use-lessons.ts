@@ -13,27 +13,46 @@ const MOST_JOBS = 400
 /** What this shop's finished jobs teach, worked out off the page; and its use in plans from now on. */
 export function useLessons() {
   const shop = useShop()
-  const worker = new Worker(new URL('../../workers/lessons.worker.ts', import.meta.url), { type: 'module', name: 'lessons' })
+  const worker = new Worker(new URL('../../workers/lessons.worker.ts', import.meta.url), {
+    type: 'module',
+    name: 'lessons',
+  })
   const bench = wrap<LessonsWorker>(worker)
   const lessons = shallowRef<Lessons | null>(null)
   const trouble = ref<string | null>(null)
   async function look() {
     const finished = await db.cards.where('handedAt').above('').reverse().limit(MOST_JOBS).primaryKeys()
     const returned = await db.cards.filter(card => card.comebackOf !== null).primaryKeys()
-    const { jobs, damaged } = await filesWorker().sorted((await db.jobs.bulkGet([...new Set([...finished, ...returned])])).filter(job => job !== undefined))
+    const { jobs, damaged } = await filesWorker().sorted(
+      (await db.jobs.bulkGet([...new Set([...finished, ...returned])])).filter(job => job !== undefined),
+    )
     shop.noteDamaged(damaged)
     lessons.value = await bench.lessons(jobs, toRaw(shop.kit))
   }
-  watch(() => shop.kit, () => { look().catch((error: unknown) => { trouble.value = error instanceof Error ? error.message : 'the worker gave up' }) }, { immediate: true })
+  watch(
+    () => shop.kit,
+    () => {
+      look().catch((error: unknown) => {
+        trouble.value = error instanceof Error ? error.message : 'the worker gave up'
+      })
+    },
+    { immediate: true },
+  )
   onBeforeUnmount(() => worker.terminate())
 
   /** From now on plans and quotes go by what was learnt; each says so and from how many jobs. */
   async function use() {
     const learnt = lessons.value?.learnt ?? []
-    const ratios = Object.fromEntries(learnt.filter(({ ratio }) => plannable(ratio.ratio)).map(({ key, ratio }) => [key, ratio]))
+    const ratios = Object.fromEntries(
+      learnt.filter(({ ratio }) => plannable(ratio.ratio)).map(({ key, ratio }) => [key, ratio]),
+    )
     const left = learnt.filter(({ ratio }) => !plannable(ratio.ratio)).map(({ name }) => name)
     const refused = await shop.saveKit({ ...toRaw(shop.kit), learnt: { at: new Date().toISOString(), ratios } })
-    trouble.value = refused ?? (left.length ? `Not planned with, more than twenty times off its starting value (look for a slip in the minutes or rods noted): ${left.join(', ')}.` : null)
+    trouble.value =
+      refused ??
+      (left.length
+        ? `Not planned with, more than twenty times off its starting value (look for a slip in the minutes or rods noted): ${left.join(', ')}.`
+        : null)
   }
   const forget = () => shop.saveKit({ ...toRaw(shop.kit), learnt: null })
   return { lessons, trouble, use, forget, shop }

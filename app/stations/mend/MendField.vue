@@ -8,38 +8,82 @@ import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 
 /** One field of a mend, as its kind declares it. */
-const props = defineProps<{ field: Field, path: string }>()
+const props = defineProps<{ field: Field; path: string }>()
 const store = useJob()
 const settings = useSettings()
 const keys = computed(() => props.path.split('.'))
 const held = computed(() => valueAt(store.job, keys.value))
-const chosen = computed(() => held.value ?? (props.field.kind === 'count' ? String(props.field.usual) : props.field.usual))
+const chosen = computed(
+  () => held.value ?? (props.field.kind === 'count' ? String(props.field.usual) : props.field.usual),
+)
 const items = computed(() => Object.entries(props.field.words ?? {}).map(([value, title]) => ({ value, title })))
 const few = computed(() => items.value.length <= 3)
 const many = computed(() => (Array.isArray(chosen.value) ? chosen.value : []) as string[])
 const set = (value: unknown) => store.edit(keys.value, value ?? undefined)
 const tick = (id: string, on: boolean | null) => set(on ? [...many.value, id] : many.value.filter(each => each !== id))
-const note = computed(() => props.field.help ?? (props.field.usual !== undefined && props.field.unit ? `usually ${settings.text(props.field.usual as number, props.field.unit)}` : props.field.required ? 'wanted' : undefined))
+const note = computed(
+  () =>
+    props.field.help ??
+    (props.field.usual !== undefined && props.field.unit
+      ? `usually ${settings.text(props.field.usual as number, props.field.unit)}`
+      : props.field.required
+        ? 'wanted'
+        : undefined),
+)
 </script>
 
 <template>
   <ReadingField v-if="field.kind === 'reading'" :path="path" :unit="field.unit!" :label="field.label" :note="note" />
   <WordsField v-else-if="field.kind === 'text'" :path="path" :label="field.label" :max="40" />
-  <v-checkbox v-else-if="field.kind === 'flag'" :label="field.label" :model-value="chosen === true" :data-path="path" @update:model-value="set($event === true)" />
+  <v-checkbox
+    v-else-if="field.kind === 'flag'"
+    :label="field.label"
+    :model-value="chosen === true"
+    :data-path="path"
+    @update:model-value="set($event === true)"
+  />
   <fieldset v-else-if="field.kind === 'choices'">
     <legend class="label">{{ field.label }}</legend>
-    <v-checkbox v-for="item in items" :key="item.value" :label="item.title" :model-value="many.includes(item.value)" :data-pick="`${path}:${item.value}`" @update:model-value="tick(item.value, $event)" />
+    <v-checkbox
+      v-for="item in items"
+      :key="item.value"
+      :label="item.title"
+      :model-value="many.includes(item.value)"
+      :data-pick="`${path}:${item.value}`"
+      @update:model-value="tick(item.value, $event)"
+    />
   </fieldset>
   <div v-else class="pick">
     <p v-if="few" class="name">{{ field.label }}</p>
-    <v-btn-toggle v-if="few" :model-value="chosen" mandatory :aria-label="field.label" @update:model-value="set($event)"><v-btn v-for="item in items" :key="item.value" :value="item.value">{{ item.title }}</v-btn></v-btn-toggle>
-    <v-select v-else :model-value="(chosen as string | null) ?? null" :items="items" :label="field.label" clearable :data-path="path" @update:model-value="set($event)" />
+    <v-btn-toggle v-if="few" :model-value="chosen" mandatory :aria-label="field.label" @update:model-value="set($event)"
+      ><v-btn v-for="item in items" :key="item.value" :value="item.value">{{ item.title }}</v-btn></v-btn-toggle
+    >
+    <v-select
+      v-else
+      :model-value="(chosen as string | null) ?? null"
+      :items="items"
+      :label="field.label"
+      clearable
+      :data-path="path"
+      @update:model-value="set($event)"
+    />
   </div>
 </template>
 
 <style scoped>
-.pick { margin: 10px 0; }
-.name { margin: 0 0 4px; font-size: 0.97rem; }
-.v-btn-toggle { width: 100%; }
-fieldset { border: 0; padding: 0; margin: 12px 0 0; }
+.pick {
+  margin: 10px 0;
+}
+.name {
+  margin: 0 0 4px;
+  font-size: 0.97rem;
+}
+.v-btn-toggle {
+  width: 100%;
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 12px 0 0;
+}
 </style>

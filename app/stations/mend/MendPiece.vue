@@ -10,15 +10,24 @@ import { useSettings } from '~/stores/settings'
 import { useShop } from '~/stores/shop'
 
 /** One mend drawn in section, with its steps, lays and what it takes. */
-const props = defineProps<{ row: MendRow, station: 'open' | 'weld' | 'rebuild' }>()
+const props = defineProps<{ row: MendRow; station: 'open' | 'weld' | 'rebuild' }>()
 const store = useJob()
 const shop = useShop()
 const settings = useSettings()
 const planned = computed(() => props.row.planned)
 const done = computed(() => store.job!.mends.find(mend => mend.id === props.row.id)?.done ?? [])
-const steps = computed(() => (props.station === 'open' ? planned.value?.opening : props.station === 'rebuild' ? planned.value?.rebuild : []) ?? [])
-const say = (code: string) => code === 'uncoat' ? 'Take the coating off for 12 mm each side.' : wordsFor(props.row.kind, code)
-const tick = (code: string, on: boolean | null) => store.edit(['mends', `#${props.row.id}`, 'done'], on ? [...done.value, code] : done.value.filter(each => each !== code))
+const steps = computed(
+  () =>
+    (props.station === 'open' ? planned.value?.opening : props.station === 'rebuild' ? planned.value?.rebuild : []) ??
+    [],
+)
+const say = (code: string) =>
+  code === 'uncoat' ? 'Take the coating off for 12 mm each side.' : wordsFor(props.row.kind, code)
+const tick = (code: string, on: boolean | null) =>
+  store.edit(
+    ['mends', `#${props.row.id}`, 'done'],
+    on ? [...done.value, code] : done.value.filter(each => each !== code),
+  )
 </script>
 
 <template>
@@ -29,31 +38,88 @@ const tick = (code: string, on: boolean | null) => store.edit(['mends', `#${prop
       <p class="label">{{ station === 'open' ? 'Opening it, in order' : 'Rebuilding it, in order' }}</p>
       <ol class="steps">
         <li v-for="step in steps" :key="step.code">
-          <v-checkbox :label="say(step.code)" :model-value="done.includes(step.code)" :data-step="step.code" @update:model-value="tick(step.code, $event)" />
+          <v-checkbox
+            :label="say(step.code)"
+            :model-value="done.includes(step.code)"
+            :data-step="step.code"
+            @update:model-value="tick(step.code, $event)"
+          />
           <span class="figure small quiet">{{ settings.text(step.handMin + (step.machineMin ?? 0), 'min') }}</span>
         </li>
       </ol>
     </template>
     <template v-if="station === 'weld' && planned.lays.length">
       <p class="label">Lays, in order</p>
-      <table data-testid="lays"><thead><tr><th>By</th><th>Filler</th><th class="num">Side</th><th class="num">Passes</th></tr></thead><tbody><tr v-for="(lay, n) in planned.lays" :key="n"><td>{{ PROCESSES[lay.process].name }}</td><td>{{ lay.filler ?? 'none: boils dirt out' }}</td><td class="num">{{ lay.side }}</td><td class="num">{{ lay.passes }}</td></tr></tbody></table>
+      <table data-testid="lays">
+        <thead>
+          <tr>
+            <th>By</th>
+            <th>Filler</th>
+            <th class="num">Side</th>
+            <th class="num">Passes</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(lay, n) in planned.lays" :key="n">
+            <td>{{ PROCESSES[lay.process].name }}</td>
+            <td>{{ lay.filler ?? 'none: boils dirt out' }}</td>
+            <td class="num">{{ lay.side }}</td>
+            <td class="num">{{ lay.passes }}</td>
+          </tr>
+        </tbody>
+      </table>
     </template>
     <table class="takes">
       <tbody>
-        <tr v-if="planned.depositG > 0"><th>Metal laid</th><td class="num">{{ settings.text(planned.depositG, 'g') }}</td></tr>
-        <tr v-if="planned.rods"><th>Rods</th><td class="num">{{ planned.rods }}</td></tr>
-        <tr v-if="planned.wireM"><th>Wire</th><td class="num">{{ settings.text(planned.wireM * 1000, 'mm') }}</td></tr>
-        <tr v-if="planned.startA !== null"><th>Current, and eased to</th><td class="num">{{ settings.text(Math.round(planned.startA), 'a') }}, {{ settings.text(Math.round(planned.easedA!), 'a') }}</td></tr>
-        <tr><th>Hands, arc and machine</th><td class="num">{{ settings.text(minutesOf(planned), 'min') }}</td></tr>
-        <tr><th>By itself</th><td class="num" data-testid="mend-price">{{ shop.kit.currency }}{{ planned.price.toFixed(2) }}</td></tr>
+        <tr v-if="planned.depositG > 0">
+          <th>Metal laid</th>
+          <td class="num">{{ settings.text(planned.depositG, 'g') }}</td>
+        </tr>
+        <tr v-if="planned.rods">
+          <th>Rods</th>
+          <td class="num">{{ planned.rods }}</td>
+        </tr>
+        <tr v-if="planned.wireM">
+          <th>Wire</th>
+          <td class="num">{{ settings.text(planned.wireM * 1000, 'mm') }}</td>
+        </tr>
+        <tr v-if="planned.startA !== null">
+          <th>Current, and eased to</th>
+          <td class="num">
+            {{ settings.text(Math.round(planned.startA), 'a') }}, {{ settings.text(Math.round(planned.easedA!), 'a') }}
+          </td>
+        </tr>
+        <tr>
+          <th>Hands, arc and machine</th>
+          <td class="num">{{ settings.text(minutesOf(planned), 'min') }}</td>
+        </tr>
+        <tr>
+          <th>By itself</th>
+          <td class="num" data-testid="mend-price">{{ shop.kit.currency }}{{ planned.price.toFixed(2) }}</td>
+        </tr>
       </tbody>
     </table>
   </template>
 </template>
 
 <style scoped>
-.steps { padding: 0; margin: 0 0 12px; list-style: none; }
-.steps li { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 10px; align-items: center; border-bottom: 1px solid var(--hairline); }
-.label { margin-top: 12px; }
-.takes { max-width: 420px; margin-top: 12px; }
+.steps {
+  padding: 0;
+  margin: 0 0 12px;
+  list-style: none;
+}
+.steps li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 10px;
+  align-items: center;
+  border-bottom: 1px solid var(--hairline);
+}
+.label {
+  margin-top: 12px;
+}
+.takes {
+  max-width: 420px;
+  margin-top: 12px;
+}
 </style>

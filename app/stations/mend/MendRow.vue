@@ -18,23 +18,52 @@ const standing = (id: string) => {
   if (!row) return ''
   if (row.wants.length) return `wants ${row.wants[0]}`
   if (!row.planned) return row.reason ?? ''
-  return row.planned.depositG > 0 ? `${settings.text(row.planned.depositG, 'g')} laid` : row.planned.way?.replaceAll('-', ' ') ?? 'planned'
+  return row.planned.depositG > 0
+    ? `${settings.text(row.planned.depositG, 'g')} laid`
+    : (row.planned.way?.replaceAll('-', ' ') ?? 'planned')
 }
 </script>
 
 <template>
   <nav class="mends no-print" aria-label="Mends of this part">
-    <button v-if="store.job!.open.work !== 'none'" type="button" class="mend" :aria-current="current ? undefined : 'true'" @click="show(null)">
+    <button
+      v-if="store.job!.open.work !== 'none'"
+      type="button"
+      class="mend"
+      :aria-current="current ? undefined : 'true'"
+      @click="show(null)"
+    >
       <b>{{ OPENING_WORKS[store.job!.open.work] }}</b><span class="small quiet">the opening</span>
     </button>
-    <button v-for="mend in all" :key="mend.id" type="button" class="mend" :aria-current="mend.id === current?.id ? 'true' : undefined" :data-mend="mend.kind" @click="show(mend.id)">
+    <button
+      v-for="mend in all"
+      :key="mend.id"
+      type="button"
+      class="mend"
+      :aria-current="mend.id === current?.id ? 'true' : undefined"
+      :data-mend="mend.kind"
+      @click="show(mend.id)"
+    >
       <b>{{ mend.name || kindOf(mend.kind).name }}</b><span class="small quiet">{{ standing(mend.id) }}</span>
     </button>
-    <button type="button" class="mend add" data-testid="add-mend" :disabled="all.length >= 40" @click="choosing = true"><b>Add a mend</b><span class="small quiet">what else is broken</span></button>
+    <button type="button" class="mend add" data-testid="add-mend" :disabled="all.length >= 40" @click="choosing = true">
+      <b>Add a mend</b><span class="small quiet">what else is broken</span>
+    </button>
     <v-dialog v-model="choosing" aria-label="What is broken" max-width="640">
       <v-card class="kinds">
         <h2>What is broken?</h2>
-        <div class="grid"><button v-for="kind in kinds" :key="kind.id" type="button" class="plain-button" :data-kind="kind.id" @click="pick(kind.id)">{{ kind.name }}</button></div>
+        <div class="grid">
+          <button
+            v-for="kind in kinds"
+            :key="kind.id"
+            type="button"
+            class="plain-button"
+            :data-kind="kind.id"
+            @click="pick(kind.id)"
+          >
+            {{ kind.name }}
+          </button>
+        </div>
         <button type="button" class="plain-button slight" @click="choosing = false">Leave it</button>
       </v-card>
     </v-dialog>
@@ -42,15 +71,61 @@ const standing = (id: string) => {
 </template>
 
 <style scoped>
-.mends { display: flex; overflow-x: auto; border-top: 1px solid var(--hairline); border-bottom: 1px solid var(--hairline); background: var(--paper); }
-.mend { flex: 0 0 auto; max-width: 220px; min-height: 54px; padding: 6px 16px; text-align: left; border: 0; border-right: 1px solid var(--hairline); background: none; color: var(--soot); font: inherit; cursor: pointer; display: grid; align-content: center; line-height: 1.25; }
-.mend b { font-weight: 600; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-.mend b::first-letter { text-transform: uppercase; }
-.mend[aria-current] { background: var(--sheet); box-shadow: inset 0 -4px 0 var(--chestnut); }
-.mend:focus-visible { outline-offset: -3px; }
-.add b { color: var(--chestnut); }
-.kinds { padding: 18px 20px; }
-.grid { display: grid; grid-template-columns: repeat(auto-fill, minmax(170px, 1fr)); gap: 8px; margin: 12px 0; }
-.grid .plain-button { justify-content: flex-start; }
-.grid .plain-button::first-letter { text-transform: uppercase; }
+.mends {
+  display: flex;
+  overflow-x: auto;
+  border-top: 1px solid var(--hairline);
+  border-bottom: 1px solid var(--hairline);
+  background: var(--paper);
+}
+.mend {
+  flex: 0 0 auto;
+  max-width: 220px;
+  min-height: 54px;
+  padding: 6px 16px;
+  text-align: left;
+  border: 0;
+  border-right: 1px solid var(--hairline);
+  background: none;
+  color: var(--soot);
+  font: inherit;
+  cursor: pointer;
+  display: grid;
+  align-content: center;
+  line-height: 1.25;
+}
+.mend b {
+  font-weight: 600;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.mend b::first-letter {
+  text-transform: uppercase;
+}
+.mend[aria-current] {
+  background: var(--sheet);
+  box-shadow: inset 0 -4px 0 var(--chestnut);
+}
+.mend:focus-visible {
+  outline-offset: -3px;
+}
+.add b {
+  color: var(--chestnut);
+}
+.kinds {
+  padding: 18px 20px;
+}
+.grid {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(170px, 1fr));
+  gap: 8px;
+  margin: 12px 0;
+}
+.grid .plain-button {
+  justify-content: flex-start;
+}
+.grid .plain-button::first-letter {
+  text-transform: uppercase;
+}
 </style>

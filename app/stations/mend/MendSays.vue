@@ -14,7 +14,12 @@ const props = defineProps<{ row: MendRow }>()
 const store = useJob()
 const settings = useSettings()
 const planned = computed(() => props.row.planned)
-const VERDICTS = { 'repair': 'Mend it', 'repair-with-limits': 'Mend it, with limits', 'refer': 'Send it on', 'decline': 'Say no' } as const
+const VERDICTS = {
+  repair: 'Mend it',
+  'repair-with-limits': 'Mend it, with limits',
+  refer: 'Send it on',
+  decline: 'Say no',
+} as const
 const because = (code: string) => WHOLE_WORDS[code] ?? wordsFor(props.row.kind, code)
 const wayName = (way: string) => (WAYS as Record<string, string>)[way] ?? way
 const warm = computed(() => store.plan?.mends.warm ?? null)
@@ -26,20 +31,50 @@ const warm = computed(() => store.plan?.mends.warm ?? null)
     <p v-if="row.wants.length" data-testid="mend-wants">Wants {{ row.wants.join(' and ') }}.</p>
     <p v-else-if="!planned" role="alert">{{ row.reason }}</p>
     <template v-else>
-      <p data-testid="mend-call"><b>{{ VERDICTS[planned.decision] }}</b>: {{ Math.round(planned.chancePct) }} in 100 last<template v-if="planned.way">, {{ wayName(planned.way) }}</template>.</p>
-      <p v-if="row.turn && row.turn.of > 1" data-testid="mend-turn">Taken on {{ row.turn.place }} of {{ row.turn.of }}. {{ WHOLE_WORDS[row.turn.why] }}</p>
-      <p v-for="code in planned.because" :key="code">{{ planned.decision === 'decline' ? because(code) : `Against it: ${because(code)}.` }}</p>
-      <template v-if="planned.ruledOut.length"><p class="label">Ruled out by its state</p><p v-for="entry in planned.ruledOut" :key="entry.way" class="small way"><b>{{ wayName(entry.way) }}</b>: {{ wordsFor(row.kind, entry.why) }}</p></template>
-      <p v-if="warm && warm.need !== 'none' && planned.lays.length">Warm {{ warm.where === 'zone' ? 'the place' : 'the part' }} to <b class="figure">{{ settings.text(warm.toC, 'c') }}</b><template v-if="warm.reaches">, about <b class="figure">{{ settings.text(warm.minutes, 'min') }}</b></template>. <template v-for="code in warm.why" :key="code">{{ WHOLE_WORDS[code] }} </template></p>
-      <p v-else-if="warm && planned.lays.length">No warming: <template v-for="code in warm.why" :key="code">{{ WHOLE_WORDS[code] }} </template></p>
-      <p v-if="store.plan?.mends.assumedG" class="quiet small">Its mass is taken as {{ settings.text(store.plan.mends.assumedG, 'g') }} until it is weighed or measured.</p>
+      <p data-testid="mend-call">
+        <b>{{ VERDICTS[planned.decision] }}</b>: {{ Math.round(planned.chancePct) }} in 100 last<template
+          v-if="planned.way"
+          >, {{ wayName(planned.way) }}</template
+        >.
+      </p>
+      <p v-if="row.turn && row.turn.of > 1" data-testid="mend-turn">
+        Taken on {{ row.turn.place }} of {{ row.turn.of }}. {{ WHOLE_WORDS[row.turn.why] }}
+      </p>
+      <p v-for="code in planned.because" :key="code">
+        {{ planned.decision === 'decline' ? because(code) : `Against it: ${because(code)}.` }}
+      </p>
+      <template v-if="planned.ruledOut.length"
+        ><p class="label">Ruled out by its state</p>
+        <p v-for="entry in planned.ruledOut" :key="entry.way" class="small way">
+          <b>{{ wayName(entry.way) }}</b>: {{ wordsFor(row.kind, entry.why) }}
+        </p></template
+      >
+      <p v-if="warm && warm.need !== 'none' && planned.lays.length">
+        Warm {{ warm.where === 'zone' ? 'the place' : 'the part' }} to
+        <b class="figure">{{ settings.text(warm.toC, 'c') }}</b><template v-if="warm.reaches"
+          >, about <b class="figure">{{ settings.text(warm.minutes, 'min') }}</b></template
+        >. <template v-for="code in warm.why" :key="code">{{ WHOLE_WORDS[code] }} </template>
+      </p>
+      <p v-else-if="warm && planned.lays.length">
+        No warming: <template v-for="code in warm.why" :key="code">{{ WHOLE_WORDS[code] }} </template>
+      </p>
+      <p v-if="store.plan?.mends.assumedG" class="quiet small">
+        Its mass is taken as {{ settings.text(store.plan.mends.assumedG, 'g') }} until it is weighed or measured.
+      </p>
       <CautionNote v-for="code in planned.cautions" :key="code" :caution="caution(code)" />
     </template>
   </section>
 </template>
 
 <style scoped>
-p { margin: 0 0 10px; font-size: 0.95rem; }
-.way::first-letter { text-transform: uppercase; }
-.way b { font-weight: 600; }
+p {
+  margin: 0 0 10px;
+  font-size: 0.95rem;
+}
+.way::first-letter {
+  text-transform: uppercase;
+}
+.way b {
+  font-weight: 600;
+}
 </style>

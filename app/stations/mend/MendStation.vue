@@ -26,9 +26,20 @@ const { current, row, fields, remove, move } = useMends()
         <p class="where">{{ STATION_NAMES[props.station] }}</p>
         <h1 data-testid="call"><SentenceLine :sentence="mendCall(row, props.station)" /></h1>
         <div class="row no-print">
-          <button type="button" class="plain-button slight" aria-label="Earlier in the row" @click="move(current.id, -1)">←</button>
-          <button type="button" class="plain-button slight" aria-label="Later in the row" @click="move(current.id, 1)">→</button>
-          <button type="button" class="plain-button slight" data-testid="drop-mend" @click="remove(current.id)">Take it off</button>
+          <button
+            type="button"
+            class="plain-button slight"
+            aria-label="Earlier in the row"
+            @click="move(current.id, -1)"
+          >
+            ←
+          </button>
+          <button type="button" class="plain-button slight" aria-label="Later in the row" @click="move(current.id, 1)">
+            →
+          </button>
+          <button type="button" class="plain-button slight" data-testid="drop-mend" @click="remove(current.id)">
+            Take it off
+          </button>
         </div>
       </header>
       <section class="readings" aria-label="Seen and measured">
@@ -39,7 +50,11 @@ const { current, row, fields, remove, move } = useMends()
           <WordsField :path="`mends.#${current.id}.other.alloy`" label="The other piece is of" :max="40" />
           <ReadingField :path="`mends.#${current.id}.other.wallMm`" unit="mm" label="Its wall" note="empty: the same" />
         </template>
-        <v-checkbox label="Open already, or laid over as it is" :model-value="current.opened" @update:model-value="store.edit(['mends', `#${current!.id}`, 'opened'], $event === true)" />
+        <v-checkbox
+          label="Open already, or laid over as it is"
+          :model-value="current.opened"
+          @update:model-value="store.edit(['mends', `#${current!.id}`, 'opened'], $event === true)"
+        />
         <WordsField :path="`mends.#${current.id}.name`" label="Its name, such as drain boss" :max="80" />
         <LaysField v-if="props.station === 'weld'" :mend="current" />
       </section>
@@ -50,21 +65,66 @@ const { current, row, fields, remove, move } = useMends()
 </template>
 
 <style scoped>
-.station { display: grid; grid-template-columns: 280px minmax(0, 1fr) 296px; }
-header { grid-column: 1 / -1; padding: 10px 24px 12px; display: grid; grid-template-columns: minmax(0, 1fr) auto; column-gap: 20px; }
-.where { grid-column: 1 / -1; margin: 0; font-weight: 650; color: var(--chestnut); font-size: 0.95rem; }
-h1 { font-size: 1.42rem; font-weight: 550; }
-h1 :deep(.figure) { font-weight: 700; }
-.readings { padding: 6px 18px 90px 24px; }
-.piece { background: var(--sheet); border: 1px solid var(--hairline); border-bottom: 0; padding: 12px 20px 90px; }
-.call { padding: 6px 22px 90px 18px; }
+.station {
+  display: grid;
+  grid-template-columns: 280px minmax(0, 1fr) 296px;
+}
+header {
+  grid-column: 1 / -1;
+  padding: 10px 24px 12px;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  column-gap: 20px;
+}
+.where {
+  grid-column: 1 / -1;
+  margin: 0;
+  font-weight: 650;
+  color: var(--chestnut);
+  font-size: 0.95rem;
+}
+h1 {
+  font-size: 1.42rem;
+  font-weight: 550;
+}
+h1 :deep(.figure) {
+  font-weight: 700;
+}
+.readings {
+  padding: 6px 18px 90px 24px;
+}
+.piece {
+  background: var(--sheet);
+  border: 1px solid var(--hairline);
+  border-bottom: 0;
+  padding: 12px 20px 90px;
+}
+.call {
+  padding: 6px 22px 90px 18px;
+}
 @media (max-width: 1179px) {
-  .station { grid-template-columns: minmax(240px, 300px) minmax(0, 1fr); }
-  .call { grid-column: 1 / -1; padding-left: 24px; }
+  .station {
+    grid-template-columns: minmax(240px, 300px) minmax(0, 1fr);
+  }
+  .call {
+    grid-column: 1 / -1;
+    padding-left: 24px;
+  }
 }
 @media (max-width: 899px) {
-  .station, header { display: block; }
-  .readings, .call, header { padding: 10px 16px; }
-  .piece { padding: 12px; border-left: 0; border-right: 0; }
+  .station,
+  header {
+    display: block;
+  }
+  .readings,
+  .call,
+  header {
+    padding: 10px 16px;
+  }
+  .piece {
+    padding: 12px;
+    border-left: 0;
+    border-right: 0;
+  }
 }
 </style>

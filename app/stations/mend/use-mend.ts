@@ -11,20 +11,45 @@ export function useMends() {
   const all = computed(() => store.job?.mends ?? [])
   const current = computed<StoredMend | null>(() => all.value.find(mend => mend.id === route.query.mend) ?? null)
   const row = computed(() => store.plan?.mends.rows.find(each => each.id === current.value?.id) ?? null)
-  const fields = computed(() => Object.entries(current.value ? kindOf(current.value.kind).fields : {}).map(([key, field]) => ({ key, field, path: `mends.#${current.value!.id}.readings.${key}` })))
+  const fields = computed(() =>
+    Object.entries(current.value ? kindOf(current.value.kind).fields : {}).map(([key, field]) => ({
+      key,
+      field,
+      path: `mends.#${current.value!.id}.readings.${key}`,
+    })),
+  )
 
   const show = (id: string | null) => router.replace({ query: { ...route.query, mend: id ?? undefined } })
   /** Puts a mend on the part and shows it. A job that had nothing but its first question has no opening beside it. */
   function add(kind: KindId): string | null {
     const id = crypto.randomUUID()
-    const mend: StoredMend = { id, kind, name: '', opened: false, order: 'alternate', lays: [], other: { alloy: '', wallMm: { typed: '', value: null } }, readings: {}, done: [] }
+    const mend: StoredMend = {
+      id,
+      kind,
+      name: '',
+      opened: false,
+      order: 'alternate',
+      lays: [],
+      other: { alloy: '', wallMm: { typed: '', value: null } },
+      readings: {},
+      done: [],
+    }
     const refused = store.edit(['mends'], [...all.value, mend])
-    if (!refused && !all.value.some(each => each.id !== id) && store.job!.open.work === 'crack' && store.job!.open.crackMm.typed === '') store.edit(['open', 'work'], 'none')
+    if (
+      !refused &&
+      !all.value.some(each => each.id !== id) &&
+      store.job!.open.work === 'crack' &&
+      store.job!.open.crackMm.typed === ''
+    )
+      store.edit(['open', 'work'], 'none')
     if (!refused) void show(id)
     return refused
   }
   function remove(id: string) {
-    store.edit(['mends'], all.value.filter(mend => mend.id !== id))
+    store.edit(
+      ['mends'],
+      all.value.filter(mend => mend.id !== id),
+    )
     if (route.query.mend === id) void show(null)
   }
   function move(id: string, by: -1 | 1) {

@@ -5,7 +5,29 @@ import HatchPattern from '~/bench/HatchPattern.vue'
 import { pointIn } from '~/composables/use-drawing'
 import { useGrooveDrawing } from './use-groove-drawing'
 
-const { groove, wallMm, wallPx, capMm, sides, shape, scaleText, edge, metal, beads, lip, root, middle, px, settings, dragLip, dragRoot, nudgeLip, nudgeRoot, TOP, WIDTH } = useGrooveDrawing()
+const {
+  groove,
+  wallMm,
+  wallPx,
+  capMm,
+  sides,
+  shape,
+  scaleText,
+  edge,
+  metal,
+  beads,
+  lip,
+  root,
+  middle,
+  px,
+  settings,
+  dragLip,
+  dragRoot,
+  nudgeLip,
+  nudgeRoot,
+  TOP,
+  WIDTH,
+} = useGrooveDrawing()
 const svg = ref<SVGSVGElement | null>(null)
 const dragging = ref<'lip' | 'root' | null>(null)
 
@@ -22,26 +44,95 @@ function move(event: PointerEvent) {
 </script>
 
 <template>
-  <p class="label">Across the crack<template v-if="groove">, {{ scaleText }}</template></p>
-  <svg v-if="groove" ref="svg" class="drawing" :viewBox="`0 0 ${WIDTH} ${TOP + wallPx + 60}`" role="group" aria-label="The groove in section with its passes" @pointermove="move" @pointerup="dragging = null" @pointercancel="dragging = null">
+  <p class="label">
+    Across the crack<template v-if="groove">, {{ scaleText }}</template>
+  </p>
+  <svg
+    v-if="groove"
+    ref="svg"
+    class="drawing"
+    :viewBox="`0 0 ${WIDTH} ${TOP + wallPx + 60}`"
+    role="group"
+    aria-label="The groove in section with its passes"
+    @pointermove="move"
+    @pointerup="dragging = null"
+    @pointercancel="dragging = null"
+  >
     <defs><HatchPattern id="hatch-groove" /></defs>
     <path :d="metal" fill="url(#hatch-groove)" />
     <path class="edge" :d="edge" />
     <path class="edge" :d="metal" fill="none" />
-    <path v-if="shape.depthMm * sides < wallMm" class="crack" :d="sides === 1 ? `M${middle} ${root.y}l-3 ${(TOP + wallPx - root.y) / 4}l6 ${(TOP + wallPx - root.y) / 4}l-5 ${(TOP + wallPx - root.y) / 4}L${middle} ${TOP + wallPx}` : `M${middle} ${root.y}l-2 ${(wallPx - 2 * px(shape.depthMm)) / 2}L${middle} ${TOP + wallPx - px(shape.depthMm)}`" />
-    <path v-if="capMm > 0" class="new-line" stroke-dasharray="5 4" :d="`M${2 * middle - lip.x} ${TOP}Q${middle} ${TOP - 2 * px(capMm)} ${lip.x} ${TOP}`" />
-    <g v-for="bead in beads" :key="bead.pass"><ellipse class="new" :cx="bead.x" :cy="bead.y" :rx="bead.rx" :ry="bead.ry" /><text :x="bead.x" :y="bead.y + 5" text-anchor="middle" class="pass">{{ bead.pass }}</text></g>
-    <DimensionLine :x1="2 * middle - lip.x" :y1="34" :x2="lip.x" :y2="34" :text="settings.text(groove.topWidthMm, 'mm')" />
+    <path
+      v-if="shape.depthMm * sides < wallMm"
+      class="crack"
+      :d="
+        sides === 1
+          ? `M${middle} ${root.y}l-3 ${(TOP + wallPx - root.y) / 4}l6 ${(TOP + wallPx - root.y) / 4}l-5 ${(TOP + wallPx - root.y) / 4}L${middle} ${TOP + wallPx}`
+          : `M${middle} ${root.y}l-2 ${(wallPx - 2 * px(shape.depthMm)) / 2}L${middle} ${TOP + wallPx - px(shape.depthMm)}`
+      "
+    />
+    <path
+      v-if="capMm > 0"
+      class="new-line"
+      stroke-dasharray="5 4"
+      :d="`M${2 * middle - lip.x} ${TOP}Q${middle} ${TOP - 2 * px(capMm)} ${lip.x} ${TOP}`"
+    />
+    <g v-for="bead in beads" :key="bead.pass">
+      <ellipse class="new" :cx="bead.x" :cy="bead.y" :rx="bead.rx" :ry="bead.ry" />
+      <text :x="bead.x" :y="bead.y + 5" text-anchor="middle" class="pass">{{ bead.pass }}</text>
+    </g>
+    <DimensionLine
+      :x1="2 * middle - lip.x"
+      :y1="34"
+      :x2="lip.x"
+      :y2="34"
+      :text="settings.text(groove.topWidthMm, 'mm')"
+    />
     <path class="thin" :d="`M${2 * middle - lip.x} 28V${TOP - 4}M${lip.x} 28V${TOP - 4}`" />
     <DimensionLine :x1="36" :y1="TOP" :x2="36" :y2="root.y" :text="settings.text(shape.depthMm, 'mm')" />
     <DimensionLine :x1="WIDTH - 84" :y1="TOP" :x2="WIDTH - 84" :y2="TOP + wallPx" :text="settings.text(wallMm, 'mm')" />
-    <text v-if="shape.depthMm * sides < wallMm" class="note" :x="middle + 16" :y="TOP + wallPx + 22">break kept, {{ settings.text(wallMm - shape.depthMm * sides, 'mm') }}</text>
-    <circle class="handle" role="slider" tabindex="0" aria-label="Lip: the included angle" :aria-valuenow="Math.round(shape.includedDeg)" aria-valuemin="20" aria-valuemax="120" :cx="lip.x" :cy="lip.y" r="8" @pointerdown="grab('lip', $event)" @keydown.right.prevent="nudgeLip(1)" @keydown.left.prevent="nudgeLip(-1)" />
-    <circle class="handle" role="slider" tabindex="0" aria-label="Root: the depth" :aria-valuenow="Number(shape.depthMm.toFixed(1))" aria-valuemin="0" :aria-valuemax="wallMm" :cx="root.x" :cy="root.y" r="8" @pointerdown="grab('root', $event)" @keydown.down.prevent="nudgeRoot(0.1)" @keydown.up.prevent="nudgeRoot(-0.1)" />
+    <text v-if="shape.depthMm * sides < wallMm" class="note" :x="middle + 16" :y="TOP + wallPx + 22">
+      break kept, {{ settings.text(wallMm - shape.depthMm * sides, 'mm') }}
+    </text>
+    <circle
+      class="handle"
+      role="slider"
+      tabindex="0"
+      aria-label="Lip: the included angle"
+      :aria-valuenow="Math.round(shape.includedDeg)"
+      aria-valuemin="20"
+      aria-valuemax="120"
+      :cx="lip.x"
+      :cy="lip.y"
+      r="8"
+      @pointerdown="grab('lip', $event)"
+      @keydown.right.prevent="nudgeLip(1)"
+      @keydown.left.prevent="nudgeLip(-1)"
+    />
+    <circle
+      class="handle"
+      role="slider"
+      tabindex="0"
+      aria-label="Root: the depth"
+      :aria-valuenow="Number(shape.depthMm.toFixed(1))"
+      aria-valuemin="0"
+      :aria-valuemax="wallMm"
+      :cx="root.x"
+      :cy="root.y"
+      r="8"
+      @pointerdown="grab('root', $event)"
+      @keydown.down.prevent="nudgeRoot(0.1)"
+      @keydown.up.prevent="nudgeRoot(-0.1)"
+    />
   </svg>
-  <p v-else class="quiet">Put in the crack you can see and the wall: the groove is drawn here to scale with its passes.</p>
+  <p v-else class="quiet">
+    Put in the crack you can see and the wall: the groove is drawn here to scale with its passes.
+  </p>
 </template>
 
 <style scoped>
-.pass { font-weight: 700; fill: var(--new-metal); }
+.pass {
+  font-weight: 700;
+  fill: var(--new-metal);
+}
 </style>

@@ -22,12 +22,24 @@ const work = computed(() => store.job?.open.work ?? 'crack')
   <StationFrame id="open">
     <template #above><MendRow /></template>
     <template #readings>
-      <NuxtLink class="plain-button slight" :to="`/job/${route.params.id}/pictures`" data-testid="to-pictures">Measure it in a picture</NuxtLink>
+      <NuxtLink class="plain-button slight" :to="`/job/${route.params.id}/pictures`" data-testid="to-pictures"
+        >Measure it in a picture</NuxtLink
+      >
       <PickField path="open.work" label="What is mended" :words="OPENING_WORKS" />
       <template v-if="work === 'crack'">
         <ReadingField path="open.crackMm" unit="mm" label="Crack you can see" />
-        <PickField v-if="!store.job!.open.closed" path="open.startsIn" label="It starts in" :words="{ tip: 'sound metal', hole: 'a hole', edge: 'an edge' }" />
-        <PickField v-if="!store.job!.open.closed" path="open.endsIn" label="It ends in" :words="{ tip: 'sound metal', hole: 'a hole', edge: 'an edge' }" />
+        <PickField
+          v-if="!store.job!.open.closed"
+          path="open.startsIn"
+          label="It starts in"
+          :words="{ tip: 'sound metal', hole: 'a hole', edge: 'an edge' }"
+        />
+        <PickField
+          v-if="!store.job!.open.closed"
+          path="open.endsIn"
+          label="It ends in"
+          :words="{ tip: 'sound metal', hole: 'a hole', edge: 'an edge' }"
+        />
       </template>
       <template v-else-if="work === 'patch'">
         <ReadingField path="open.patchWideMm" unit="mm" label="Patch, wide" />
@@ -55,14 +67,24 @@ const work = computed(() => store.job?.open.work ?? 'crack')
         <ReadingField path="open.rootRadiusMm" unit="mm" label="Root radius" />
         <ReadingField path="open.capMm" unit="mm" label="Cap" />
       </template>
-      <PickField path="takeIn.coating" label="Coating on it" :words="{ none: 'bare', paint: 'painted', powder: 'powder-coated', plated: 'plated', anodised: 'anodised' }" />
+      <PickField
+        path="takeIn.coating"
+        label="Coating on it"
+        :words="{ none: 'bare', paint: 'painted', powder: 'powder-coated', plated: 'plated', anodised: 'anodised' }"
+      />
       <details v-if="work !== 'none'">
         <summary>A plate over a weak arm</summary>
         <ReadingField path="open.armWideMm" unit="mm" label="Arm, wide" />
         <ReadingField path="open.armHighMm" unit="mm" label="Arm, deep as it bends" />
         <ReadingField path="open.armLongMm" unit="mm" label="Arm, root to load" />
         <ReadingField path="open.plateMm" unit="mm" label="Plate, thick" note="empty: no plate" />
-        <v-btn-toggle :model-value="store.job!.open.plateSides" mandatory aria-label="Plates on" @update:model-value="store.edit(['open', 'plateSides'], $event)"><v-btn :value="1">one face</v-btn><v-btn :value="2">both faces</v-btn></v-btn-toggle>
+        <v-btn-toggle
+          :model-value="store.job!.open.plateSides"
+          mandatory
+          aria-label="Plates on"
+          @update:model-value="store.edit(['open', 'plateSides'], $event)"
+          ><v-btn :value="1">one face</v-btn><v-btn :value="2">both faces</v-btn></v-btn-toggle
+        >
       </details>
     </template>
     <template #piece>

@@ -8,27 +8,71 @@ const store = useJob()
 const settings = useSettings()
 const steps = computed(() => store.plan?.open.data.steps ?? [])
 const done = computed(() => store.job?.open.done ?? [])
-const tick = (id: string, on: boolean | null) => store.edit(['open', 'done'], on ? [...done.value, id] : done.value.filter(each => each !== id))
+const tick = (id: string, on: boolean | null) =>
+  store.edit(['open', 'done'], on ? [...done.value, id] : done.value.filter(each => each !== id))
 </script>
 
 <template>
   <p class="label gap">In this order</p>
   <ol>
     <li v-for="step in steps" :key="step.id" :class="{ done: done.includes(step.id) }">
-      <v-checkbox :model-value="done.includes(step.id)" :label="step.text" @update:model-value="tick(step.id, $event)" />
-      <p class="quiet small"><span class="figure">{{ settings.text(step.minutes, 'min') }}</span>{{ step.unattended ? ' by itself' : '' }}, {{ step.why }}<template v-if="step.ban">. <b class="ban">{{ capital(step.ban) }}.</b></template><template v-if="step.hold">{{ step.ban ? ' ' : '. ' }}<b>Hold until: {{ step.hold }}.</b></template></p>
+      <v-checkbox
+        :model-value="done.includes(step.id)"
+        :label="step.text"
+        @update:model-value="tick(step.id, $event)"
+      />
+      <p class="quiet small">
+        <span class="figure">{{ settings.text(step.minutes, 'min') }}</span>{{ step.unattended ? ' by itself' : '' }},
+        {{ step.why
+        }}<template v-if="step.ban"
+          >. <b class="ban">{{ capital(step.ban) }}.</b></template
+        ><template v-if="step.hold"
+          >{{ step.ban ? ' ' : '. ' }}<b>Hold until: {{ step.hold }}.</b></template
+        >
+      </p>
     </li>
   </ol>
 </template>
 
 <style scoped>
-.ban { color: var(--hazard-text); }
-.gap { margin-top: 18px; }
-ol { padding: 0; margin: 0; list-style: none; counter-reset: step; }
-li { margin: 4px 0; display: grid; grid-template-columns: 22px minmax(0, 1fr); }
-li::before { counter-increment: step; content: counter(step) '.'; color: var(--slate); text-align: right; padding-top: 10px; font-size: 0.95rem; line-height: 1.25; }
-li :deep(.v-selection-control) { align-items: flex-start; }
-li :deep(.v-label) { padding-top: 10px; line-height: 1.25; }
-li p { grid-column: 2; margin: 0 0 6px 40px; }
-.done { color: var(--slate); }
+.ban {
+  color: var(--hazard-text);
+}
+.gap {
+  margin-top: 18px;
+}
+ol {
+  padding: 0;
+  margin: 0;
+  list-style: none;
+  counter-reset: step;
+}
+li {
+  margin: 4px 0;
+  display: grid;
+  grid-template-columns: 22px minmax(0, 1fr);
+}
+li::before {
+  counter-increment: step;
+  content: counter(step) '.';
+  color: var(--slate);
+  text-align: right;
+  padding-top: 10px;
+  font-size: 0.95rem;
+  line-height: 1.25;
+}
+li :deep(.v-selection-control) {
+  align-items: flex-start;
+}
+li :deep(.v-label) {
+  padding-top: 10px;
+  line-height: 1.25;
+}
+li p {
+  grid-column: 2;
+  margin: 0 0 6px 40px;
+}
+.done {
+  color: var(--slate);
+}
 </style>

@@ -13,59 +13,165 @@ import { usePicture } from './use-picture'
 
 const store = useJob()
 const chosen = ref<string | null>(store.job!.pictures[0]?.id ?? null)
-const current = computed(() => store.job!.pictures.some(picture => picture.id === chosen.value) ? chosen.value : store.job!.pictures[0]?.id ?? null)
+const current = computed(() =>
+  store.job!.pictures.some(picture => picture.id === chosen.value)
+    ? chosen.value
+    : (store.job!.pictures[0]?.id ?? null),
+)
 const open = usePicture(current)
 const pair = usePicture(computed(() => open.picture.value?.pair ?? null))
 const desk = useDesk(open)
-const { report, fromInput, fromDrop, fromPaste } = useAddPictures((id) => { chosen.value = id })
-useEventListener(document, 'paste', (event) => { if (!typingNow(event as unknown as KeyboardEvent)) fromPaste(event) })
+const { report, fromInput, fromDrop, fromPaste } = useAddPictures(id => {
+  chosen.value = id
+})
+useEventListener(document, 'paste', event => {
+  if (!typingNow(event as unknown as KeyboardEvent)) fromPaste(event)
+})
 const dropping = ref(false)
 function remove() {
-  store.edit(['pictures'], store.job!.pictures.filter(picture => picture.id !== current.value))
+  store.edit(
+    ['pictures'],
+    store.job!.pictures.filter(picture => picture.id !== current.value),
+  )
   chosen.value = null
 }
 </script>
 
 <template>
-  <div class="station" @dragover.prevent="dropping = true" @dragleave="dropping = false" @drop.prevent="dropping = false; fromDrop($event)">
+  <div
+    class="station"
+    @dragover.prevent="dropping = true"
+    @dragleave="dropping = false"
+    @drop.prevent="
+      dropping = false
+      fromDrop($event)
+    "
+  >
     <header>
       <p class="where"><NuxtLink :to="`/job/${store.job!.id}/open`">Open</NuxtLink> · pictures</p>
-      <h1>{{ open.picture.value ? 'Set the scale, then trace what is cracked, holed or gone.' : 'No picture of it yet.' }}</h1>
+      <h1>
+        {{ open.picture.value ? 'Set the scale, then trace what is cracked, holed or gone.' : 'No picture of it yet.' }}
+      </h1>
       <div class="row no-print">
-        <label class="plain-button strong">A picture from a file<input class="visually-hidden" type="file" accept="image/*" multiple data-testid="add-picture" @change="fromInput"></label>
-        <label class="plain-button">Camera<input class="visually-hidden" type="file" accept="image/*" capture="environment" @change="fromInput"></label>
+        <label class="plain-button strong"
+          >A picture from a file<input
+            class="visually-hidden"
+            type="file"
+            accept="image/*"
+            multiple
+            data-testid="add-picture"
+            @change="fromInput"
+        /></label>
+        <label class="plain-button"
+          >Camera<input class="visually-hidden" type="file" accept="image/*" capture="environment" @change="fromInput"
+        /></label>
         <span class="quiet small">or paste one, or drop it here</span>
       </div>
       <p v-if="report" class="wrong" role="alert">{{ report }}</p>
     </header>
     <nav v-if="store.job!.pictures.length" class="list" aria-label="Pictures">
-      <button v-for="picture in store.job!.pictures" :key="picture.id" type="button" class="plain-button slight" :aria-current="picture.id === current" @click="chosen = picture.id">{{ picture.name || 'unnamed' }} <span class="quiet small">{{ PICTURE_STAGES[picture.stage] }}</span></button>
+      <button
+        v-for="picture in store.job!.pictures"
+        :key="picture.id"
+        type="button"
+        class="plain-button slight"
+        :aria-current="picture.id === current"
+        @click="chosen = picture.id"
+      >
+        {{ picture.name || 'unnamed' }} <span class="quiet small">{{ PICTURE_STAGES[picture.stage] }}</span>
+      </button>
     </nav>
     <section v-if="open.picture.value" :key="`facts${current}`" class="readings" aria-label="Marked and measured">
       <PictureFacts :open="open" :desk="desk" />
       <button type="button" class="plain-button slight" @click="remove()">Take this picture off the job</button>
     </section>
     <section v-if="open.picture.value" class="piece" :class="{ dropping }" aria-label="The picture">
-      <p v-if="open.gone.value" class="wrong">The picture itself is not on this bench: what was marked on it is. Bring the job in from its zip.</p>
+      <p v-if="open.gone.value" class="wrong">
+        The picture itself is not on this bench: what was marked on it is. Bring the job in from its zip.
+      </p>
       <PictureDesk :key="current ?? ''" :open="open" :desk="desk" />
-      <figure v-if="pair.picture.value && pair.address.value" class="pair"><img :src="pair.address.value" :alt="pair.picture.value.name"><figcaption class="small quiet">{{ PICTURE_STAGES[pair.picture.value.stage] }}: {{ pair.picture.value.name }}</figcaption></figure>
+      <figure v-if="pair.picture.value && pair.address.value" class="pair">
+        <img :src="pair.address.value" :alt="pair.picture.value.name" />
+        <figcaption class="small quiet">
+          {{ PICTURE_STAGES[pair.picture.value.stage] }}: {{ pair.picture.value.name }}
+        </figcaption>
+      </figure>
       <TwinTemplate />
     </section>
   </div>
 </template>
 
 <style scoped>
-.station { display: grid; grid-template-columns: 300px minmax(0, 1fr); grid-template-rows: auto auto 1fr; }
-header, .list { grid-column: 1 / -1; padding: 10px 24px; }
-.list { display: flex; gap: 6px; flex-wrap: wrap; padding-top: 0; }
-.list [aria-current='true'] { border-color: var(--soot); box-shadow: inset 0 -3px 0 var(--chestnut); }
-.where { margin: 0; font-weight: 650; color: var(--chestnut); font-size: 0.95rem; }
-h1 { font-size: 1.3rem; font-weight: 550; margin-bottom: 8px; }
-.wrong { color: var(--stop); }
-.readings { padding: 0 18px 90px 24px; }
-.piece { background: var(--sheet); border: 1px solid var(--hairline); padding: 12px 16px 90px; }
-.dropping { outline: 3px dashed var(--chestnut); outline-offset: -6px; }
-.pair { margin: 12px 0; }
-.pair img { max-width: 100%; max-height: 300px; border: 1px solid var(--soot); }
-@media (max-width: 899px) { .station { display: flex; flex-direction: column; } header, .list { padding: 8px 16px; } .readings { order: 2; padding: 8px 16px 90px; } .piece { order: 1; padding: 8px; } }
+.station {
+  display: grid;
+  grid-template-columns: 300px minmax(0, 1fr);
+  grid-template-rows: auto auto 1fr;
+}
+header,
+.list {
+  grid-column: 1 / -1;
+  padding: 10px 24px;
+}
+.list {
+  display: flex;
+  gap: 6px;
+  flex-wrap: wrap;
+  padding-top: 0;
+}
+.list [aria-current='true'] {
+  border-color: var(--soot);
+  box-shadow: inset 0 -3px 0 var(--chestnut);
+}
+.where {
+  margin: 0;
+  font-weight: 650;
+  color: var(--chestnut);
+  font-size: 0.95rem;
+}
+h1 {
+  font-size: 1.3rem;
+  font-weight: 550;
+  margin-bottom: 8px;
+}
+.wrong {
+  color: var(--stop);
+}
+.readings {
+  padding: 0 18px 90px 24px;
+}
+.piece {
+  background: var(--sheet);
+  border: 1px solid var(--hairline);
+  padding: 12px 16px 90px;
+}
+.dropping {
+  outline: 3px dashed var(--chestnut);
+  outline-offset: -6px;
+}
+.pair {
+  margin: 12px 0;
+}
+.pair img {
+  max-width: 100%;
+  max-height: 300px;
+  border: 1px solid var(--soot);
+}
+@media (max-width: 899px) {
+  .station {
+    display: flex;
+    flex-direction: column;
+  }
+  header,
+  .list {
+    padding: 8px 16px;
+  }
+  .readings {
+    order: 2;
+    padding: 8px 16px 90px;
+  }
+  .piece {
+    order: 1;
+    padding: 8px;
+  }
+}
 </style>

@@ -10,10 +10,14 @@ const MOST_PICTURES = 60
 const LONGEST_NAME = 120
 
 /** As it is, or drawn smaller where it is very large. */
-async function fitted(file: Blob, bitmap: ImageBitmap): Promise<{ bytes: ArrayBuffer, type: string, wide: number, high: number }> {
+async function fitted(
+  file: Blob,
+  bitmap: ImageBitmap,
+): Promise<{ bytes: ArrayBuffer; type: string; wide: number; high: number }> {
   const share = Math.min(1, LONGEST_PX / Math.max(bitmap.width, bitmap.height))
   const kept = ['image/jpeg', 'image/png', 'image/webp', 'image/gif', 'image/avif'].includes(file.type)
-  if (share === 1 && kept) return { bytes: await file.arrayBuffer(), type: file.type, wide: bitmap.width, high: bitmap.height }
+  if (share === 1 && kept)
+    return { bytes: await file.arrayBuffer(), type: file.type, wide: bitmap.width, high: bitmap.height }
   const [wide, high] = [Math.round(bitmap.width * share), Math.round(bitmap.height * share)]
   const canvas = new OffscreenCanvas(wide, high)
   canvas.getContext('2d')!.drawImage(bitmap, 0, 0, wide, high)
@@ -37,13 +41,26 @@ export function useAddPictures(added: (id: string) => void) {
         const bitmap = await createImageBitmap(file)
         const { bytes, type, wide, high } = await fitted(file, bitmap)
         const id = crypto.randomUUID()
-        await db.held.put({ id, jobId: store.job!.id, kind: 'picture', name: file.name.slice(0, LONGEST_NAME), type, bytes })
-        const picture: Picture = pictureSchema.parse({ id, name: file.name.slice(0, LONGEST_NAME), widthPx: wide, heightPx: high })
+        await db.held.put({
+          id,
+          jobId: store.job!.id,
+          kind: 'picture',
+          name: file.name.slice(0, LONGEST_NAME),
+          type,
+          bytes,
+        })
+        const picture: Picture = pictureSchema.parse({
+          id,
+          name: file.name.slice(0, LONGEST_NAME),
+          widthPx: wide,
+          heightPx: high,
+        })
         store.edit(['pictures'], [...store.job!.pictures, picture])
         added(id)
-      }
-      catch (error) {
-        refused.push(`${file.name || 'that'}: ${isFull(error) ? refusalWords(error) : 'not a picture this browser can read'}`)
+      } catch (error) {
+        refused.push(
+          `${file.name || 'that'}: ${isFull(error) ? refusalWords(error) : 'not a picture this browser can read'}`,
+        )
       }
     }
     report.value = refused.length ? `${refused.join('. ')}. The rest is as it was.` : null
@@ -51,8 +68,21 @@ export function useAddPictures(added: (id: string) => void) {
 
   return {
     report,
-    fromInput: (event: Event) => { const input = event.target as HTMLInputElement; const files = [...input.files ?? []]; input.value = ''; void take(files) },
-    fromDrop: (event: DragEvent) => { void take([...event.dataTransfer?.files ?? []]) },
-    fromPaste: (event: ClipboardEvent) => { const files = [...event.clipboardData?.files ?? []]; if (files.length) { event.preventDefault(); void take(files) } },
+    fromInput: (event: Event) => {
+      const input = event.target as HTMLInputElement
+      const files = [...(input.files ?? [])]
+      input.value = ''
+      void take(files)
+    },
+    fromDrop: (event: DragEvent) => {
+      void take([...(event.dataTransfer?.files ?? [])])
+    },
+    fromPaste: (event: ClipboardEvent) => {
+      const files = [...(event.clipboardData?.files ?? [])]
+      if (files.length) {
+        event.preventDefault()
+        void take(files)
+      }
+    },
   }
 }

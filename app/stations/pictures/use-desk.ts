@@ -5,9 +5,19 @@ import type { OpenPicture } from './use-picture'
 /** What a tap puts down. */
 export type Tool = 'scale' | 'trace' | 'pin'
 /** One point on the picture. */
-export interface Handle { list: Tool, of: string, n: number, px: Pixel }
+export interface Handle {
+  list: Tool
+  of: string
+  n: number
+  px: Pixel
+}
 
-const NUDGES: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }
+const NUDGES: Record<string, [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+}
 const CLOSEST_ZOOM = 40
 const TAP_PX = 5
 
@@ -18,31 +28,41 @@ export function useDesk(open: OpenPicture) {
   const svg = ref<SVGSVGElement | null>(null)
   const tool = ref<Tool>('scale')
   const traceId = ref<string | null>(null)
-  const selected = ref<{ list: Tool, of: string, n: number } | null>(null)
+  const selected = ref<{ list: Tool; of: string; n: number } | null>(null)
   const zoom = ref(1)
   const middle = ref<Pixel>([0, 0])
   const picture = open.picture
 
-  watch(() => picture.value?.id, () => {
-    if (!picture.value) return
-    zoom.value = 1
-    middle.value = [picture.value.widthPx / 2, picture.value.heightPx / 2]
-    selected.value = null
-    traceId.value = picture.value.traces[0]?.id ?? null
-    tool.value = 'wants' in open.scale.value ? 'scale' : 'trace'
-  }, { immediate: true })
+  watch(
+    () => picture.value?.id,
+    () => {
+      if (!picture.value) return
+      zoom.value = 1
+      middle.value = [picture.value.widthPx / 2, picture.value.heightPx / 2]
+      selected.value = null
+      traceId.value = picture.value.traces[0]?.id ?? null
+      tool.value = 'wants' in open.scale.value ? 'scale' : 'trace'
+    },
+    { immediate: true },
+  )
 
   const box = computed(() => {
     const [wide, high] = [(picture.value?.widthPx ?? 1) / zoom.value, (picture.value?.heightPx ?? 1) / zoom.value]
     return [middle.value[0] - wide / 2, middle.value[1] - high / 2, wide, high] as const
   })
-  const handles = computed<Handle[]>(() => picture.value ? [
-    ...picture.value.scale.px.map((px, n) => ({ list: 'scale' as const, of: 'scale', n, px })),
-    ...picture.value.traces.flatMap(trace => trace.px.map((px, n) => ({ list: 'trace' as const, of: trace.id, n, px }))),
-    ...picture.value.pins.map((pin, n) => ({ list: 'pin' as const, of: 'pin', n, px: pin.px })),
-  ] : [])
+  const handles = computed<Handle[]>(() =>
+    picture.value
+      ? [
+          ...picture.value.scale.px.map((px, n) => ({ list: 'scale' as const, of: 'scale', n, px })),
+          ...picture.value.traces.flatMap(trace =>
+            trace.px.map((px, n) => ({ list: 'trace' as const, of: trace.id, n, px })),
+          ),
+          ...picture.value.pins.map((pin, n) => ({ list: 'pin' as const, of: 'pin', n, px: pin.px })),
+        ]
+      : [],
+  )
 
-  function at(event: { clientX: number, clientY: number }): Pixel {
+  function at(event: { clientX: number; clientY: number }): Pixel {
     const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.value!.getScreenCTM()!.inverse())
     return [round(point.x), round(point.y)]
   }
@@ -53,9 +73,13 @@ export function useDesk(open: OpenPicture) {
     zoom.value = next
   }
 
-  const pathOf = ({ list, of, n }: { list: Tool, of: string, n: number }): (string | number)[] =>
-    list === 'scale' ? ['scale', 'px', n] : list === 'pin' ? ['pins', n, 'px'] : ['traces', picture.value!.traces.findIndex(trace => trace.id === of), 'px', n]
-  const move = (handle: { list: Tool, of: string, n: number }, px: Pixel) => open.edit(pathOf(handle), px.map(round))
+  const pathOf = ({ list, of, n }: { list: Tool; of: string; n: number }): (string | number)[] =>
+    list === 'scale'
+      ? ['scale', 'px', n]
+      : list === 'pin'
+        ? ['pins', n, 'px']
+        : ['traces', picture.value!.traces.findIndex(trace => trace.id === of), 'px', n]
+  const move = (handle: { list: Tool; of: string; n: number }, px: Pixel) => open.edit(pathOf(handle), px.map(round))
 
   function put(px: Pixel) {
     const now = picture.value
@@ -65,12 +89,10 @@ export function useDesk(open: OpenPicture) {
       const kept = now.scale.px.length >= most ? [] : now.scale.px
       open.edit(['scale', 'px'], [...kept, px])
       selected.value = { list: 'scale', of: 'scale', n: kept.length }
-    }
-    else if (tool.value === 'pin') {
+    } else if (tool.value === 'pin') {
       open.edit(['pins'], [...now.pins, { id: crypto.randomUUID(), px, words: '' }])
       selected.value = { list: 'pin', of: 'pin', n: now.pins.length }
-    }
-    else {
+    } else {
       let trace = now.traces.find(entry => entry.id === traceId.value)
       if (!trace) trace = startTrace('crack')
       open.edit(['traces', picture.value!.traces.findIndex(entry => entry.id === trace.id), 'px'], [...trace.px, px])
@@ -87,16 +109,26 @@ export function useDesk(open: OpenPicture) {
   function remove() {
     const chosen = selected.value
     if (!chosen || !picture.value) return
-    if (chosen.list === 'pin') open.edit(['pins'], picture.value.pins.filter((_, n) => n !== chosen.n))
+    if (chosen.list === 'pin')
+      open.edit(
+        ['pins'],
+        picture.value.pins.filter((_, n) => n !== chosen.n),
+      )
     else {
       const path = pathOf(chosen).slice(0, -1)
-      const list = chosen.list === 'scale' ? picture.value.scale.px : picture.value.traces.find(trace => trace.id === chosen.of)!.px
-      open.edit(path, list.filter((_, n) => n !== chosen.n))
+      const list =
+        chosen.list === 'scale'
+          ? picture.value.scale.px
+          : picture.value.traces.find(trace => trace.id === chosen.of)!.px
+      open.edit(
+        path,
+        list.filter((_, n) => n !== chosen.n),
+      )
     }
     selected.value = null
   }
 
-  const held = new Map<number, { from: [number, number], handle: Handle | null, middle: Pixel }>()
+  const held = new Map<number, { from: [number, number]; handle: Handle | null; middle: Pixel }>()
   let apart = 0
   function down(event: PointerEvent, handle: Handle | null) {
     event.stopPropagation()
@@ -120,24 +152,30 @@ export function useDesk(open: OpenPicture) {
     if (now.handle) move(now.handle, at(event))
     else if (Math.hypot(event.clientX - now.from[0], event.clientY - now.from[1]) > TAP_PX) {
       const scale = svg.value!.getScreenCTM()!.a
-      middle.value = [now.middle[0] - (event.clientX - now.from[0]) / scale, now.middle[1] - (event.clientY - now.from[1]) / scale]
+      middle.value = [
+        now.middle[0] - (event.clientX - now.from[0]) / scale,
+        now.middle[1] - (event.clientY - now.from[1]) / scale,
+      ]
     }
   }
   function up(event: PointerEvent) {
     const now = held.get(event.pointerId)
     held.delete(event.pointerId)
-    if (now && !now.handle && !apart && Math.hypot(event.clientX - now.from[0], event.clientY - now.from[1]) <= TAP_PX) put(at(event))
+    if (now && !now.handle && !apart && Math.hypot(event.clientX - now.from[0], event.clientY - now.from[1]) <= TAP_PX)
+      put(at(event))
     if (!held.size) apart = 0
   }
   function key(event: KeyboardEvent) {
     const nudge = NUDGES[event.key]
     const chosen = selected.value
-    const handle = chosen && handles.value.find(entry => entry.list === chosen.list && entry.of === chosen.of && entry.n === chosen.n)
+    const handle =
+      chosen &&
+      handles.value.find(entry => entry.list === chosen.list && entry.of === chosen.of && entry.n === chosen.n)
     if (nudge && handle) {
       const by = event.shiftKey ? 10 : event.altKey ? 0.1 : 1
       move(handle, [handle.px[0] + nudge[0] * by, handle.px[1] + nudge[1] * by])
-    }
-    else if (nudge) middle.value = [middle.value[0] + nudge[0] * 40 / zoom.value, middle.value[1] + nudge[1] * 40 / zoom.value]
+    } else if (nudge)
+      middle.value = [middle.value[0] + (nudge[0] * 40) / zoom.value, middle.value[1] + (nudge[1] * 40) / zoom.value]
     else if (event.key === 'Delete' || event.key === 'Backspace') remove()
     else if (event.key === '+' || event.key === '=') zoomBy(1.5, handle?.px)
     else if (event.key === '-') zoomBy(1 / 1.5, handle?.px)
@@ -153,6 +191,23 @@ export function useDesk(open: OpenPicture) {
     tool.value = 'trace'
   }
 
-  return { svg, chooseTrace, tool, traceId, selected, zoom, box, handles, zoomBy, down, drag, up, key, wheel, startTrace, remove }
+  return {
+    svg,
+    chooseTrace,
+    tool,
+    traceId,
+    selected,
+    zoom,
+    box,
+    handles,
+    zoomBy,
+    down,
+    drag,
+    up,
+    key,
+    wheel,
+    startTrace,
+    remove,
+  }
 }
 export type Desk = ReturnType<typeof useDesk>

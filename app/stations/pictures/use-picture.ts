@@ -6,7 +6,7 @@ import { coreWorker } from '~/composables/core-worker'
 import { heldFile } from '~/db/files'
 import { useJob } from '~/stores/job'
 
-export type Measured = { trace: Trace, measure: PhotoMeasure | null, reason: string | null }
+export type Measured = { trace: Trace; measure: PhotoMeasure | null; reason: string | null }
 
 /** One picture of the open job: its bytes as an address, its scale, and every trace measured in the core. */
 export function usePicture(id: Ref<string | null>) {
@@ -15,33 +15,57 @@ export function usePicture(id: Ref<string | null>) {
   const picture = computed<Picture | null>(() => store.job?.pictures[index.value] ?? null)
   const address = ref<string | null>(null)
   const gone = ref(false)
-  watch(id, async (now) => {
+  watch(
+    id,
+    async now => {
+      if (address.value) URL.revokeObjectURL(address.value)
+      address.value = null
+      gone.value = false
+      const file = now && store.job ? await heldFile(store.job.id, now) : undefined
+      if (id.value !== now) return
+      gone.value = now !== null && !file
+      if (file) address.value = URL.createObjectURL(new Blob([file.bytes], { type: file.type }))
+    },
+    { immediate: true },
+  )
+  onBeforeUnmount(() => {
     if (address.value) URL.revokeObjectURL(address.value)
-    address.value = null
-    gone.value = false
-    const file = now && store.job ? await heldFile(store.job.id, now) : undefined
-    if (id.value !== now) return
-    gone.value = now !== null && !file
-    if (file) address.value = URL.createObjectURL(new Blob([file.bytes], { type: file.type }))
-  }, { immediate: true })
-  onBeforeUnmount(() => { if (address.value) URL.revokeObjectURL(address.value) })
+  })
 
-  const scale = computed(() => picture.value ? knownOf(picture.value) : { wants: 'a picture' })
+  const scale = computed(() => (picture.value ? knownOf(picture.value) : { wants: 'a picture' }))
   const measured = shallowRef<Measured[]>([])
   let ticket = 0
-  watch(picture, async (now) => {
-    const mine = ++ticket
-    const known = scale.value
-    const list = await Promise.all((now?.traces ?? []).map(async (trace): Promise<Measured> => {
-      if (trace.px.length < 2) return { trace, measure: null, reason: 'two points at least' }
-      if ('wants' in known) return { trace, measure: null, reason: `the scale wants ${known.wants}` }
-      const asked = await coreWorker().ask('photo.measure', { known: known.known, trace: trace.kind === 'crack' ? trace.px : [...trace.px, trace.px[0]!] })
-      return asked.ok ? { trace, measure: asked.answer as PhotoMeasure, reason: null } : { trace, measure: null, reason: asked.error.kind === 'no-answer' ? asked.error.reason : 'not understood' }
-    }))
-    if (mine === ticket) measured.value = list
-  }, { immediate: true })
+  watch(
+    picture,
+    async now => {
+      const mine = ++ticket
+      const known = scale.value
+      const list = await Promise.all(
+        (now?.traces ?? []).map(async (trace): Promise<Measured> => {
+          if (trace.px.length < 2) return { trace, measure: null, reason: 'two points at least' }
+          if ('wants' in known) return { trace, measure: null, reason: `the scale wants ${known.wants}` }
+          const asked = await coreWorker().ask('photo.measure', {
+            known: known.known,
+            trace: trace.kind === 'crack' ? trace.px : [...trace.px, trace.px[0]!],
+          })
+          return asked.ok
+            ? { trace, measure: asked.answer as PhotoMeasure, reason: null }
+            : { trace, measure: null, reason: asked.error.kind === 'no-answer' ? asked.error.reason : 'not understood' }
+        }),
+      )
+      if (mine === ticket) measured.value = list
+    },
+    { immediate: true },
+  )
 
-  return { index, picture, address, gone, scale, measured, /** By the picture's own name: another may have been taken off before it meanwhile. */
-    edit: (path: (string | number)[], value: unknown) => store.edit(['pictures', `#${id.value}`, ...path], value) }
+  return {
+    index,
+    picture,
+    address,
+    gone,
+    scale,
+    measured /** By the picture's own name: another may have been taken off before it meanwhile. */,
+    edit: (path: (string | number)[], value: unknown) => store.edit(['pictures', `#${id.value}`, ...path], value),
+  }
 }
 export type OpenPicture = ReturnType<typeof usePicture>

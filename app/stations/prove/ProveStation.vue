@@ -11,7 +11,11 @@ import WhereProved from './WhereProved.vue'
 
 const store = useJob()
 const checks = computed(() => store.plan?.prove.data.checks ?? [])
-const put = (id: string, result: 'pass' | 'fail' | null) => store.edit(['prove', 'results', id], result ? { result, note: store.job!.prove.results[id]?.note ?? '', at: new Date().toISOString() } : undefined)
+const put = (id: string, result: 'pass' | 'fail' | null) =>
+  store.edit(
+    ['prove', 'results', id],
+    result ? { result, note: store.job!.prove.results[id]?.note ?? '', at: new Date().toISOString() } : undefined,
+  )
 const note = (id: string, text: string) => store.edit(['prove', 'results', id, 'note'], text.slice(0, 400))
 </script>
 
@@ -20,24 +24,61 @@ const note = (id: string, text: string) => store.edit(['prove', 'results', id, '
     <template #readings>
       <div v-for="check in checks" :key="check.id" class="check" :data-check="check.id">
         <p class="name">{{ check.name }}</p>
-        <v-btn-toggle :model-value="check.result" :mandatory="false" :aria-label="check.name" @update:model-value="put(check.id, $event ?? null)"><v-btn value="pass">passed</v-btn><v-btn value="fail">failed</v-btn></v-btn-toggle>
-        <p v-if="check.within !== null" class="small" :class="check.within ? 'quiet' : 'over'">The readings say {{ check.within ? 'within its limit' : 'over its limit' }}.</p>
-        <NuxtLink v-if="check.result === 'fail'" class="plain-button slight back" :to="`/job/${store.job!.id}/${check.back}`" :data-back="check.id">Back to {{ STATION_NAMES[check.back] }}</NuxtLink>
-        <v-text-field v-if="check.result" :model-value="check.note" :label="`What was seen: ${check.name.toLowerCase()}`" maxlength="400" @update:model-value="note(check.id, $event ?? '')" />
+        <v-btn-toggle
+          :model-value="check.result"
+          :mandatory="false"
+          :aria-label="check.name"
+          @update:model-value="put(check.id, $event ?? null)"
+          ><v-btn value="pass">passed</v-btn><v-btn value="fail">failed</v-btn></v-btn-toggle
+        >
+        <p v-if="check.within !== null" class="small" :class="check.within ? 'quiet' : 'over'">
+          The readings say {{ check.within ? 'within its limit' : 'over its limit' }}.
+        </p>
+        <NuxtLink
+          v-if="check.result === 'fail'"
+          class="plain-button slight back"
+          :to="`/job/${store.job!.id}/${check.back}`"
+          :data-back="check.id"
+          >Back to {{ STATION_NAMES[check.back] }}</NuxtLink
+        >
+        <v-text-field
+          v-if="check.result"
+          :model-value="check.note"
+          :label="`What was seen: ${check.name.toLowerCase()}`"
+          maxlength="400"
+          @update:model-value="note(check.id, $event ?? '')"
+        />
       </div>
       <ProveReadings />
       <WordsField path="handOver.notPerfect" label="What is not perfect" long :max="1000" />
     </template>
-    <template #piece="{ working }"><WhereProved /><LeakPiece v-if="checks.some(check => check.id === 'leak')" @working="working" /><RunOutPiece @working="working" /></template>
+    <template #piece="{ working }"
+      ><WhereProved /><LeakPiece v-if="checks.some(check => check.id === 'leak')" @working="working" /><RunOutPiece
+        @working="working"
+    /></template>
   </StationFrame>
 </template>
 
 <style scoped>
-.check { margin: 12px 0; }
+.check {
+  margin: 12px 0;
+}
 
-.over { color: var(--stop); font-weight: 600; }
-.back { margin-top: 6px; }
-.name { margin: 0 0 4px; font-weight: 600; }
-.v-btn-toggle { width: 100%; }
-.v-text-field { margin-top: 8px; }
+.over {
+  color: var(--stop);
+  font-weight: 600;
+}
+.back {
+  margin-top: 6px;
+}
+.name {
+  margin: 0 0 4px;
+  font-weight: 600;
+}
+.v-btn-toggle {
+  width: 100%;
+}
+.v-text-field {
+  margin-top: 8px;
+}
 </style>

@@ -11,9 +11,12 @@ const settings = useSettings()
 const data = computed(() => store.plan?.rebuild.data)
 const wall = computed(() => store.job?.takeIn.wallMm.value ?? 6)
 const width = computed(() => store.job?.rebuild.faceWidthMm.value ?? store.plan?.open.data.groove?.topWidthMm ?? 10)
-const { scale, scaleText } = useDrawing(computed(() => ({ widthMm: width.value * 1.7, heightMm: wall.value * 0.6 + (data.value?.proudMm ?? 0) })), { width: 520, height: 280, margin: 40 })
+const { scale, scaleText } = useDrawing(
+  computed(() => ({ widthMm: width.value * 1.7, heightMm: wall.value * 0.6 + (data.value?.proudMm ?? 0) })),
+  { width: 520, height: 280, margin: 40 },
+)
 const faceY = computed(() => 60 + (data.value?.proudMm ?? 0) * scale.value)
-const half = computed(() => Math.min(210, width.value * scale.value / 2))
+const half = computed(() => Math.min(210, (width.value * scale.value) / 2))
 /** Levels after each cut, from the top of the weld down to the face. */
 const levels = computed(() => {
   let level = data.value?.proudMm ?? 0
@@ -26,22 +29,60 @@ const levels = computed(() => {
 
 <template>
   <p class="label">The face in section, {{ scaleText }}</p>
-  <svg v-if="data" class="drawing" :viewBox="`0 0 520 ${faceY + Math.max(60, wall * 0.6 * scale) + 20}`" role="img" aria-label="The built-up weld over the face, with the cuts that bring it down">
+  <svg
+    v-if="data"
+    class="drawing"
+    :viewBox="`0 0 520 ${faceY + Math.max(60, wall * 0.6 * scale) + 20}`"
+    role="img"
+    aria-label="The built-up weld over the face, with the cuts that bring it down"
+  >
     <defs><HatchPattern id="hatch-face" /></defs>
     <rect x="10" :y="faceY" width="500" :height="Math.max(60, wall * 0.6 * scale)" fill="url(#hatch-face)" />
-    <path class="new" :d="`M${260 - half} ${faceY}C${260 - half * 0.8} ${60} ${260 - half * 0.5} 60 260 60S${260 + half * 0.8} 60 ${260 + half} ${faceY}z`" />
+    <path
+      class="new"
+      :d="`M${260 - half} ${faceY}C${260 - half * 0.8} ${60} ${260 - half * 0.5} 60 260 60S${260 + half * 0.8} 60 ${260 + half} ${faceY}z`"
+    />
     <path class="edge" :d="`M10 ${faceY}H510`" />
-    <g v-for="level in levels" :key="level.number"><path class="removed-line" :d="`M40 ${level.y}H480`" /><text x="484" :y="level.y + 4">{{ level.number }}</text></g>
+    <g v-for="level in levels" :key="level.number">
+      <path class="removed-line" :d="`M40 ${level.y}H480`" />
+      <text x="484" :y="level.y + 4">{{ level.number }}</text>
+    </g>
     <DimensionLine :x1="30" :y1="60" :x2="30" :y2="faceY" :text="settings.text(data.proudMm, 'mm')" />
     <DimensionLine :x1="260 - half" :y1="32" :x2="260 + half" :y2="32" :text="settings.text(width, 'mm')" />
   </svg>
   <table v-if="data?.cutsMm.length">
-    <thead><tr><th>Cut</th><th class="num">Takes off</th><th>Then</th></tr></thead>
-    <tbody><tr v-for="(cut, index) in data.cutsMm" :key="index"><td>{{ index + 1 }}</td><td class="num">{{ settings.both(cut, 'mm') }}</td><td>{{ index === data.cutsMm.length - 1 ? 'straightedge and blue' : 'look for the crack left behind: re-weld that skin if it shows' }}</td></tr></tbody>
+    <thead>
+      <tr>
+        <th>Cut</th>
+        <th class="num">Takes off</th>
+        <th>Then</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="(cut, index) in data.cutsMm" :key="index">
+        <td>{{ index + 1 }}</td>
+        <td class="num">{{ settings.both(cut, 'mm') }}</td>
+        <td>
+          {{
+            index === data.cutsMm.length - 1
+              ? 'straightedge and blue'
+              : 'look for the crack left behind: re-weld that skin if it shows'
+          }}
+        </td>
+      </tr>
+    </tbody>
   </table>
-  <ul v-if="data && !data.machined"><li>Flap disc almost down, then 80 grit until it touches.</li><li>Seal seats and faces flush; leave weld proud elsewhere.</li><li>A knotted wire wheel pressed hard leaves a cast-looking skin.</li></ul>
+  <ul v-if="data && !data.machined">
+    <li>Flap disc almost down, then 80 grit until it touches.</li>
+    <li>Seal seats and faces flush; leave weld proud elsewhere.</li>
+    <li>A knotted wire wheel pressed hard leaves a cast-looking skin.</li>
+  </ul>
 </template>
 
 <style scoped>
-.removed-line { stroke: var(--removed); stroke-width: 1.2; stroke-dasharray: 6 3; }
+.removed-line {
+  stroke: var(--removed);
+  stroke-width: 1.2;
+  stroke-dasharray: 6 3;
+}
 </style>

@@ -13,12 +13,34 @@ const names = Object.fromEntries(Object.entries(SEALS).map(([id, { name }]) => [
 </script>
 
 <template>
-  <ReadingField path="rebuild.face.wideMm" unit="mm" label="Face, wide" /><ReadingField path="rebuild.face.longMm" unit="mm" label="long" />
+  <ReadingField path="rebuild.face.wideMm" unit="mm" label="Face, wide" /><ReadingField
+    path="rebuild.face.longMm"
+    unit="mm"
+    label="long"
+  />
   <ReadingField path="rebuild.face.thickMm" unit="mm" label="Flange thick" note="for what bolting it locks in" />
   <ReadingField path="rebuild.face.toMm" unit="mm" label="Lap to within" />
   <PickField path="rebuild.face.seal" label="What seals it" :words="names" />
-  <PickField path="rebuild.face.school" label="A flange that rocks" :words="{ flatten: 'flatten it free', bolt: 'bolt it flat' }" />
-  <div class="row grids"><button v-for="[a, b] in [[3, 3], [4, 3], [5, 4]]" :key="`${a}${b}`" type="button" class="plain-button slight" @click="layOut(a!, b!)">{{ a }} × {{ b }} places</button></div>
+  <PickField
+    path="rebuild.face.school"
+    label="A flange that rocks"
+    :words="{ flatten: 'flatten it free', bolt: 'bolt it flat' }"
+  />
+  <div class="row grids">
+    <button
+      v-for="[a, b] in [
+        [3, 3],
+        [4, 3],
+        [5, 4],
+      ]"
+      :key="`${a}${b}`"
+      type="button"
+      class="plain-button slight"
+      @click="layOut(a!, b!)"
+    >
+      {{ a }} × {{ b }} places
+    </button>
+  </div>
   <p v-if="trouble" role="alert" class="wrong small">{{ trouble }}</p>
   <details>
     <summary>Readings anywhere: x, y, height</summary>
@@ -27,13 +49,23 @@ const names = Object.fromEntries(Object.entries(SEALS).map(([id, { name }]) => [
   </details>
   <template v-if="points.length">
     <p class="label">Heights, {{ points.length }}</p>
-    <ReadingField v-for="(point, n) in points.slice(0, 60)" :key="n" :path="`rebuild.face.points.${n}.z`" unit="mm" :label="`${n + 1}: ${settings.text(point.xMm, 'mm')}, ${settings.text(point.yMm, 'mm')}`" />
+    <ReadingField
+      v-for="(point, n) in points.slice(0, 60)"
+      :key="n"
+      :path="`rebuild.face.points.${n}.z`"
+      unit="mm"
+      :label="`${n + 1}: ${settings.text(point.xMm, 'mm')}, ${settings.text(point.yMm, 'mm')}`"
+    />
     <p v-if="points.length > 60" class="quiet small">and {{ points.length - 60 }} more, as taken in.</p>
     <button type="button" class="plain-button slight" @click="clear()">Take all readings out</button>
   </template>
 </template>
 
 <style scoped>
-.grids { margin: 10px 0; }
-.wrong { color: var(--stop); }
+.grids {
+  margin: 10px 0;
+}
+.wrong {
+  color: var(--stop);
+}
 </style>

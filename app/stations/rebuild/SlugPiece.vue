@@ -13,37 +13,124 @@ const settings = useSettings()
 const look = useChartLook()
 const { saveDxf, saveSvg } = useOutlines()
 const found = computed(() => store.plan?.rebuild.data.slug ?? null)
-const slug = computed(() => found.value && 'answer' in found.value ? found.value.answer : null)
-const data = computed(() => ({ datasets: [{ label: 'gap', data: (slug.value?.clock.points ?? []).map(point => ({ x: point.s, y: point.gapMm * 1000 })), borderColor: look.value.chestnut, borderWidth: 3, pointRadius: 0 }] }))
+const slug = computed(() => (found.value && 'answer' in found.value ? found.value.answer : null))
+const data = computed(() => ({
+  datasets: [
+    {
+      label: 'gap',
+      data: (slug.value?.clock.points ?? []).map(point => ({ x: point.s, y: point.gapMm * 1000 })),
+      borderColor: look.value.chestnut,
+      borderWidth: 3,
+      pointRadius: 0,
+    },
+  ],
+}))
 const options = useLineOptions(() => ({ x: 'seconds in the bore', y: 'gap across, µm', fromZero: true }))
 </script>
 
 <template>
   <template v-if="slug">
     <p class="label">The clock of the fit: the gap as the slug warms and the body cools</p>
-    <div class="chart"><Line :data="data" :options="options" role="img" aria-label="Gap between slug and bore over the seconds after it is put in" /></div>
+    <div class="chart">
+      <Line
+        :data="data"
+        :options="options"
+        role="img"
+        aria-label="Gap between slug and bore over the seconds after it is put in"
+      />
+    </div>
     <table>
       <tbody>
-        <tr><th scope="row">Turn the slug to</th><td class="num"><button type="button" class="open-figure figure" data-testid="turn-to" @click="emit('working', 'slug')">{{ settings.fine(slug.turnToMm) }}</button></td><td class="quiet small">within {{ settings.fineText(slug.toleranceMm) }}; {{ settings.fineText(slug.interferenceMm) }} over a bore of {{ settings.fineText(slug.slugMm) }}</td></tr>
-        <tr><th scope="row">Wall round it</th><td class="num">{{ settings.text(slug.wallMm, 'mm') }}</td><td class="quiet small">hoop {{ settings.text(slug.cold.hubHoopMPa, 'mPa') }}, {{ slug.cold.yieldFactor.toFixed(1) }} times under yield{{ slug.hot ? `; hot in service ${slug.hot.yieldFactor.toFixed(1)} times` : '; loose when hot' }}</td></tr>
-        <tr><th scope="row">Push-out</th><td class="num">{{ settings.text(slug.cold.pushOutN, 'n') }}</td><td class="quiet small">{{ slug.hot ? `hot in service ${settings.text(slug.hot.pushOutN, 'n')}` : 'the weld alone when hot' }}</td></tr>
-        <tr><th scope="row">Until it seizes</th><td class="num">{{ slug.clock.seizesS === null ? 'never' : settings.text(slug.clock.seizesS, 's') }}</td><td class="quiet small">once it is in the bore; half of it where it rubs</td></tr>
-        <tr><th scope="row">Weld after facing</th><td class="num">{{ settings.text(slug.groove.deepMm, 'mm') }}</td><td class="quiet small">{{ settings.text(slug.groove.wideMm, 'mm') }} across, {{ slug.groove.enough ? 'enough' : 'too little: chamfer more' }}</td></tr>
+        <tr>
+          <th scope="row">Turn the slug to</th>
+          <td class="num">
+            <button type="button" class="open-figure figure" data-testid="turn-to" @click="emit('working', 'slug')">
+              {{ settings.fine(slug.turnToMm) }}
+            </button>
+          </td>
+          <td class="quiet small">
+            within {{ settings.fineText(slug.toleranceMm) }}; {{ settings.fineText(slug.interferenceMm) }} over a bore
+            of {{ settings.fineText(slug.slugMm) }}
+          </td>
+        </tr>
+        <tr>
+          <th scope="row">Wall round it</th>
+          <td class="num">{{ settings.text(slug.wallMm, 'mm') }}</td>
+          <td class="quiet small">
+            hoop {{ settings.text(slug.cold.hubHoopMPa, 'mPa') }}, {{ slug.cold.yieldFactor.toFixed(1) }} times under
+            yield{{ slug.hot ? `; hot in service ${slug.hot.yieldFactor.toFixed(1)} times` : '; loose when hot' }}
+          </td>
+        </tr>
+        <tr>
+          <th scope="row">Push-out</th>
+          <td class="num">{{ settings.text(slug.cold.pushOutN, 'n') }}</td>
+          <td class="quiet small">
+            {{ slug.hot ? `hot in service ${settings.text(slug.hot.pushOutN, 'n')}` : 'the weld alone when hot' }}
+          </td>
+        </tr>
+        <tr>
+          <th scope="row">Until it seizes</th>
+          <td class="num">{{ slug.clock.seizesS === null ? 'never' : settings.text(slug.clock.seizesS, 's') }}</td>
+          <td class="quiet small">once it is in the bore; half of it where it rubs</td>
+        </tr>
+        <tr>
+          <th scope="row">Weld after facing</th>
+          <td class="num">{{ settings.text(slug.groove.deepMm, 'mm') }}</td>
+          <td class="quiet small">
+            {{ settings.text(slug.groove.wideMm, 'mm') }} across,
+            {{ slug.groove.enough ? 'enough' : 'too little: chamfer more' }}
+          </td>
+        </tr>
       </tbody>
     </table>
     <p class="label gap">How hot the body must be, by what cools the slug</p>
     <table>
-      <thead><tr><th>Slug</th><th class="num">at</th><th class="num">Body</th><th>Takes</th></tr></thead>
-      <tbody><tr v-for="way in slug.ways" :key="way.cold"><td>{{ COLD[way.cold].name }}</td><td class="num">{{ settings.text(way.slugC, 'c') }}</td><td class="num">{{ settings.text(Math.ceil(way.hubC), 'c') }}</td><td class="quiet small">{{ COLD[way.cold].wait }}{{ way.softens ? '; softens a tempered body' : '' }}</td></tr></tbody>
+      <thead>
+        <tr>
+          <th>Slug</th>
+          <th class="num">at</th>
+          <th class="num">Body</th>
+          <th>Takes</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="way in slug.ways" :key="way.cold">
+          <td>{{ COLD[way.cold].name }}</td>
+          <td class="num">{{ settings.text(way.slugC, 'c') }}</td>
+          <td class="num">{{ settings.text(Math.ceil(way.hubC), 'c') }}</td>
+          <td class="quiet small">{{ COLD[way.cold].wait }}{{ way.softens ? '; softens a tempered body' : '' }}</td>
+        </tr>
+      </tbody>
     </table>
-    <div class="row gap"><button type="button" class="plain-button slight" data-testid="dxf-slug" @click="saveDxf('slug')">Slug as DXF</button><button type="button" class="plain-button slight" @click="saveSvg('slug')">as SVG</button><button type="button" class="plain-button slight" @click="saveDxf('boss')">Boss as DXF</button><button type="button" class="plain-button slight" @click="saveSvg('boss')">as SVG</button></div>
+    <div class="row gap">
+      <button type="button" class="plain-button slight" data-testid="dxf-slug" @click="saveDxf('slug')">
+        Slug as DXF</button
+      ><button type="button" class="plain-button slight" @click="saveSvg('slug')">as SVG</button
+      ><button type="button" class="plain-button slight" @click="saveDxf('boss')">Boss as DXF</button
+      ><button type="button" class="plain-button slight" @click="saveSvg('boss')">as SVG</button>
+    </div>
   </template>
-  <p v-else class="quiet">{{ found && 'reason' in found ? `No slug: ${found.reason}.` : 'With the thread, its depth and the boss, the slug and its clock stand here.' }}</p>
+  <p v-else class="quiet">
+    {{
+      found && 'reason' in found
+        ? `No slug: ${found.reason}.`
+        : 'With the thread, its depth and the boss, the slug and its clock stand here.'
+    }}
+  </p>
 </template>
 
 <style scoped>
-.chart { height: 220px; margin-bottom: 12px; }
-.gap { margin-top: 14px; }
-th { width: 22%; }
-td.num { white-space: nowrap; }
+.chart {
+  height: 220px;
+  margin-bottom: 12px;
+}
+.gap {
+  margin-top: 14px;
+}
+th {
+  width: 22%;
+}
+td.num {
+  white-space: nowrap;
+}
 </style>

@@ -17,13 +17,17 @@ export function useFace() {
   const edgeAngle = ref<'across' | 'along' | 'diagonal'>('across')
   const trouble = ref<string | null>(null)
   const data = computed(() => store.plan?.rebuild.data.face ?? null)
-  const face = computed(() => data.value && 'flat' in data.value ? data.value : null)
+  const face = computed(() => (data.value && 'flat' in data.value ? data.value : null))
   const points = computed(() => store.job!.rebuild.face.points)
 
   const values = computed<readonly number[]>(() => {
     if (!face.value) return []
     if (view.value === 'blue') return face.value.flat.gapsMm.map(gap => -gap)
-    return view.value === 'half' ? face.value.lap.half.heightsMm : view.value === 'done' ? face.value.lap.after.heightsMm : face.value.flat.heightsMm
+    return view.value === 'half'
+      ? face.value.lap.half.heightsMm
+      : view.value === 'done'
+        ? face.value.lap.after.heightsMm
+        : face.value.flat.heightsMm
   })
   const map = computed(() => {
     if (!face.value) return null
@@ -38,7 +42,21 @@ export function useFace() {
   const edge = computed(() => {
     if (!map.value) return []
     const { leftMm: l, bottomMm: b, wideMm: w, highMm: h, field } = map.value
-    const [from, to] = edgeAngle.value === 'across' ? [{ xMm: l, yMm: b + h / 2 }, { xMm: l + w, yMm: b + h / 2 }] : edgeAngle.value === 'along' ? [{ xMm: l + w / 2, yMm: b }, { xMm: l + w / 2, yMm: b + h }] : [{ xMm: l, yMm: b }, { xMm: l + w, yMm: b + h }]
+    const [from, to] =
+      edgeAngle.value === 'across'
+        ? [
+            { xMm: l, yMm: b + h / 2 },
+            { xMm: l + w, yMm: b + h / 2 },
+          ]
+        : edgeAngle.value === 'along'
+          ? [
+              { xMm: l + w / 2, yMm: b },
+              { xMm: l + w / 2, yMm: b + h },
+            ]
+          : [
+              { xMm: l, yMm: b },
+              { xMm: l + w, yMm: b + h },
+            ]
     return straightedge(field, from, to)
   })
 
@@ -51,22 +69,36 @@ export function useFace() {
       return
     }
     trouble.value = null
-    put(gridPlaces(wideMm.value, longMm.value, across, along).map(place => ({ ...place, z: { typed: '', value: null } })))
+    put(
+      gridPlaces(wideMm.value, longMm.value, across, along).map(place => ({ ...place, z: { typed: '', value: null } })),
+    )
   }
-  /** Readings anywhere: x, y, height on a line, in any unit; a bare figure is in the reader's own. All of it or nothing. */
+  /**
+   * Readings anywhere: x, y, height on a line, in any unit; a bare figure is in the reader's own. All of it or nothing.
+   */
   function paste(text: string) {
-    const { data: rows } = Papa.parse<string[]>(text.trim(), { delimiter: /[,;\t]/.test(text) ? '' : ' ', skipEmptyLines: true })
-    const found = rows.map((cells) => cells.map(cell => cell.trim()).filter(Boolean).map(cell => read(cell, 'mm', settings.system)))
+    const { data: rows } = Papa.parse<string[]>(text.trim(), {
+      delimiter: /[,;\t]/.test(text) ? '' : ' ',
+      skipEmptyLines: true,
+    })
+    const found = rows.map(cells =>
+      cells
+        .map(cell => cell.trim())
+        .filter(Boolean)
+        .map(cell => read(cell, 'mm', settings.system)),
+    )
     const wrong = found.findIndex(cells => cells.length !== 3 || cells.some(cell => !cell.ok))
     if (!found.length || wrong >= 0) {
       trouble.value = found.length ? `line ${wrong + 1}: wants x, y and height` : 'nothing to take in'
       return
     }
     trouble.value = null
-    put(found.slice(0, 2000).map((cells, row) => {
-      const [x, y, z] = cells.map(cell => cell.ok ? cell.value : 0) as [number, number, number]
-      return { xMm: x, yMm: y, z: { typed: rows[row]!.map(cell => cell.trim()).filter(Boolean)[2]!, value: z } }
-    }))
+    put(
+      found.slice(0, 2000).map((cells, row) => {
+        const [x, y, z] = cells.map(cell => (cell.ok ? cell.value : 0)) as [number, number, number]
+        return { xMm: x, yMm: y, z: { typed: rows[row]!.map(cell => cell.trim()).filter(Boolean)[2]!, value: z } }
+      }),
+    )
   }
   return { view, edgeAngle, edge, trouble, data, face, points, map, layOut, paste, clear: () => put([]) }
 }

@@ -5,7 +5,7 @@ import { useJob } from '~/stores/job'
 /** Slug, boss and patch of the open job as files to cut by. */
 export function useOutlines() {
   const store = useJob()
-  const outlines = (what: Drawn) => store.plan ? outlinesOf(store.job!, store.plan, what) : null
+  const outlines = (what: Drawn) => (store.plan ? outlinesOf(store.job!, store.plan, what) : null)
   const name = (what: Drawn) => `${fileName(store.job!.title)}.${what}`
   async function saveDxf(what: Drawn) {
     const found = outlines(what)

@@ -18,15 +18,32 @@ async function pick(kind: KindId | null) {
 
 <template>
   <div class="broken">
-    <v-select :model-value="null" :items="items" label="What is broken?" data-testid="broken" @update:model-value="pick($event)" />
+    <v-select
+      :model-value="null"
+      :items="items"
+      label="What is broken?"
+      data-testid="broken"
+      @update:model-value="pick($event)"
+    />
     <ul v-if="all.length || store.job!.open.work !== 'none'">
-      <li v-if="store.job!.open.work !== 'none'"><NuxtLink :to="`/job/${store.job!.id}/open`">{{ OPENING_WORKS[store.job!.open.work] }}</NuxtLink></li>
-      <li v-for="mend in all" :key="mend.id"><NuxtLink :to="`/job/${store.job!.id}/open?mend=${mend.id}`">{{ mend.name || kindOf(mend.kind).name }}</NuxtLink></li>
+      <li v-if="store.job!.open.work !== 'none'">
+        <NuxtLink :to="`/job/${store.job!.id}/open`">{{ OPENING_WORKS[store.job!.open.work] }}</NuxtLink>
+      </li>
+      <li v-for="mend in all" :key="mend.id">
+        <NuxtLink :to="`/job/${store.job!.id}/open?mend=${mend.id}`">{{
+          mend.name || kindOf(mend.kind).name
+        }}</NuxtLink>
+      </li>
     </ul>
   </div>
 </template>
 
 <style scoped>
-.broken { margin: 4px 0 14px; }
-ul { margin: 8px 0 0; padding-left: 18px; }
+.broken {
+  margin: 4px 0 14px;
+}
+ul {
+  margin: 8px 0 0;
+  padding-left: 18px;
+}
 </style>

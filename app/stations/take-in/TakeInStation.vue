@@ -12,9 +12,32 @@ import BrokenPick from './BrokenPick.vue'
 import ComebackFields from './ComebackFields.vue'
 import PartPiece from './PartPiece.vue'
 
-const SAFETY = Object.fromEntries(SAFETY_CRITICAL.map(id => [id, { 'none': 'nobody is hurt if it breaks', 'wheel': 'a wheel', 'steering-brake': 'steering or brakes', 'lifting': 'lifting gear', 'pressure': 'a pressure vessel', 'aircraft': 'an aircraft part' }[id]]))
-const SOAK = { 'dry': 'never held oil', 'handled': 'handled, a little greasy', 'oily': 'oily', 'oil-soaked': 'soaked: held oil for years' }
-const EARLIER = { none: 'no earlier repair', weld: 'welded before', epoxy: 'epoxy or filler in it', insert: 'a thread insert', braze: 'brazed or soldered before' }
+const SAFETY = Object.fromEntries(
+  SAFETY_CRITICAL.map(id => [
+    id,
+    {
+      none: 'nobody is hurt if it breaks',
+      wheel: 'a wheel',
+      'steering-brake': 'steering or brakes',
+      lifting: 'lifting gear',
+      pressure: 'a pressure vessel',
+      aircraft: 'an aircraft part',
+    }[id],
+  ]),
+)
+const SOAK = {
+  dry: 'never held oil',
+  handled: 'handled, a little greasy',
+  oily: 'oily',
+  'oil-soaked': 'soaked: held oil for years',
+}
+const EARLIER = {
+  none: 'no earlier repair',
+  weld: 'welded before',
+  epoxy: 'epoxy or filler in it',
+  insert: 'a thread insert',
+  braze: 'brazed or soldered before',
+}
 const PROTECT_WORDS = Object.fromEntries(Object.entries(PROTECTS).map(([id, { name }]) => [id, name]))
 </script>
 
@@ -22,7 +45,11 @@ const PROTECT_WORDS = Object.fromEntries(Object.entries(PROTECTS).map(([id, { na
   <StationFrame id="take-in">
     <template #readings>
       <BrokenPick />
-      <PickField path="takeIn.does" label="What it does" :words="{ seal: 'seals', static: 'steady load', cyclic: 'repeated load' }" />
+      <PickField
+        path="takeIn.does"
+        label="What it does"
+        :words="{ seal: 'seals', static: 'steady load', cyclic: 'repeated load' }"
+      />
       <PickField path="takeIn.moves" label="How it moves" :words="MOVES" />
       <PickField path="takeIn.soak" label="Oil in the metal" :words="SOAK" />
       <PickField path="takeIn.earlierRepair" label="Earlier repair" :words="EARLIER" />

@@ -26,7 +26,9 @@ const torches = computed(() => Object.fromEntries(shop.kit.torches.map(torch => 
     </template>
     <template #piece="{ working }">
       <HeatingCurve @working="working('preheat')" />
-      <NuxtLink class="plain-button" :to="`/job/${route.params.id}/heat`" data-testid="to-heat-bench">Heat bench: where the heat goes, and which seal lives</NuxtLink>
+      <NuxtLink class="plain-button" :to="`/job/${route.params.id}/heat`" data-testid="to-heat-bench"
+        >Heat bench: where the heat goes, and which seal lives</NuxtLink
+      >
     </template>
   </StationFrame>
 </template>

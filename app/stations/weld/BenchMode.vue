@@ -21,81 +21,303 @@ const instruments = useInstruments()
 const settings = useSettings()
 const pass = computed(() => passes.value.find(entry => entry.number === current.value) ?? null)
 const KINDS = { root: 'root', fill: 'fill', cap: 'cap' }
-const BUTTONS = Object.entries(SEEN_IN_PUDDLE).map(([id, { name }], n) => ({ id: id as SeenInPuddle, name, key: 'qertyiopasd'[n]! }))
-onKeyStroke(event => event.key.length === 1 || event.key === 'Enter', (event) => {
-  if (typingNow(event) || (event.key === 'Enter' && (event.target as HTMLElement | null)?.closest('button, a'))) return
-  const button = BUTTONS.find(entry => entry.key === event.key)
-  if (button) saw(button.id)
-  else if (event.key === ' ') toggle()
-  else if (event.key === 'Enter' && pass.value) tick(pass.value.number, true)
-  else return
-  event.preventDefault()
-})
+const BUTTONS = Object.entries(SEEN_IN_PUDDLE).map(([id, { name }], n) => ({
+  id: id as SeenInPuddle,
+  name,
+  key: 'qertyiopasd'[n]!,
+}))
+onKeyStroke(
+  event => event.key.length === 1 || event.key === 'Enter',
+  event => {
+    if (typingNow(event) || (event.key === 'Enter' && (event.target as HTMLElement | null)?.closest('button, a')))
+      return
+    const button = BUTTONS.find(entry => entry.key === event.key)
+    if (button) saw(button.id)
+    else if (event.key === ' ') toggle()
+    else if (event.key === 'Enter' && pass.value) tick(pass.value.number, true)
+    else return
+    event.preventDefault()
+  },
+)
 </script>
 
 <template>
   <div v-if="weld" class="mode">
     <header>
       <NuxtLink class="plain-button slight" :to="`/job/${store.job!.id}/weld`">Back</NuxtLink>
-      <p v-if="pass" class="pass">Pass <b class="figure">{{ pass.number }}</b> of <span class="figure">{{ passes.length }}</span>, side {{ pass.side }}: {{ KINDS[pass.kind] }}</p>
-      <p v-else class="pass">{{ passes.length ? 'All passes laid' : 'No passes yet: the groove wants its readings at Open' }}</p>
+      <p v-if="pass" class="pass">
+        Pass <b class="figure">{{ pass.number }}</b> of <span class="figure">{{ passes.length }}</span>, side
+        {{ pass.side }}: {{ KINDS[pass.kind] }}
+      </p>
+      <p v-else class="pass">
+        {{ passes.length ? 'All passes laid' : 'No passes yet: the groove wants its readings at Open' }}
+      </p>
       <p class="figure set">{{ set }}</p>
     </header>
     <dl class="left">
-      <div :class="{ short: instruments.contactC !== null && weld.interpass && instruments.contactC > weld.interpass.mostC }"><dt>Part</dt><dd class="figure" data-testid="bench-temperature">{{ instruments.contactC === null ? 'no thermometer' : settings.text(instruments.contactC, 'c') }}{{ weld.interpass ? `, next under ${settings.text(weld.interpass.mostC, 'c')}` : '' }}</dd></div>
-      <div v-if="duty" :class="{ short: duty.short }"><dt>Duty</dt><dd class="figure">{{ duty.text }}</dd></div>
-      <div v-if="gas" :class="{ short: gas.short }"><dt>Gas</dt><dd class="figure">{{ gas.text }}</dd></div>
-      <div v-if="daylight" :class="{ short: daylight.short }"><dt>Daylight</dt><dd class="figure">{{ daylight.text }}</dd></div>
+      <div
+        :class="{
+          short: instruments.contactC !== null && weld.interpass && instruments.contactC > weld.interpass.mostC,
+        }"
+      >
+        <dt>Part</dt>
+        <dd class="figure" data-testid="bench-temperature">
+          {{ instruments.contactC === null ? 'no thermometer' : settings.text(instruments.contactC, 'c')
+          }}{{ weld.interpass ? `, next under ${settings.text(weld.interpass.mostC, 'c')}` : '' }}
+        </dd>
+      </div>
+      <div v-if="duty" :class="{ short: duty.short }">
+        <dt>Duty</dt>
+        <dd class="figure">{{ duty.text }}</dd>
+      </div>
+      <div v-if="gas" :class="{ short: gas.short }">
+        <dt>Gas</dt>
+        <dd class="figure">{{ gas.text }}</dd>
+      </div>
+      <div v-if="daylight" :class="{ short: daylight.short }">
+        <dt>Daylight</dt>
+        <dd class="figure">{{ daylight.text }}</dd>
+      </div>
     </dl>
     <section class="next" aria-live="polite" data-testid="bench-next">
-      <template v-if="weld.nextMove && log[0]"><p class="seen">{{ SEEN_IN_PUDDLE[log[0].saw].name }}{{ weld.nextMove.times > 1 ? `, ${weld.nextMove.times} times on this pass` : '' }}</p><h1>{{ capital(weld.nextMove.move) }}</h1><p class="why">{{ weld.nextMove.why }}</p></template>
+      <template v-if="weld.nextMove && log[0]"
+        ><p class="seen">
+          {{ SEEN_IN_PUDDLE[log[0].saw].name
+          }}{{ weld.nextMove.times > 1 ? `, ${weld.nextMove.times} times on this pass` : '' }}
+        </p>
+        <h1>{{ capital(weld.nextMove.move) }}</h1>
+        <p class="why">{{ weld.nextMove.why }}</p></template
+      >
       <h1 v-else>Earth proved, part warm, first arc on scrap.</h1>
     </section>
     <div class="hands">
-      <button type="button" class="big clock" :class="{ running }" :aria-pressed="running" data-testid="arc-clock" @click="toggle()"><span class="figure">{{ face }}</span>{{ running ? 'arc on: stop' : 'arc off: start' }}</button>
-      <button type="button" class="big" :disabled="!pass" data-testid="pass-laid" @click="pass && tick(pass.number, true)">Pass laid</button>
+      <button
+        type="button"
+        class="big clock"
+        :class="{ running }"
+        :aria-pressed="running"
+        data-testid="arc-clock"
+        @click="toggle()"
+      >
+        <span class="figure">{{ face }}</span>{{ running ? 'arc on: stop' : 'arc off: start' }}
+      </button>
+      <button
+        type="button"
+        class="big"
+        :disabled="!pass"
+        data-testid="pass-laid"
+        @click="pass && tick(pass.number, true)"
+      >
+        Pass laid
+      </button>
       <button type="button" class="big" :disabled="!store.canUndo" @click="store.undo()">Undo</button>
     </div>
     <div class="buttons" role="group" aria-label="What was seen">
-      <button v-for="entry in BUTTONS" :key="entry.id" type="button" class="big" :class="{ clean: entry.id === 'wets-clean' }" :data-saw="entry.id" @click="saw(entry.id)">{{ entry.name }}<span class="figure key">{{ entry.key }}</span></button>
+      <button
+        v-for="entry in BUTTONS"
+        :key="entry.id"
+        type="button"
+        class="big"
+        :class="{ clean: entry.id === 'wets-clean' }"
+        :data-saw="entry.id"
+        @click="saw(entry.id)"
+      >
+        {{ entry.name }}<span class="figure key">{{ entry.key }}</span>
+      </button>
     </div>
     <div v-if="log[0]" class="row words">
-      <input class="say" type="text" maxlength="400" aria-label="Note on what was seen last" placeholder="a note on it" :value="log[0].note" @input="note(log[0]!.id, ($event.target as HTMLInputElement).value)">
-      <label class="big shot">{{ log[0].picture ? 'picture taken: another' : 'picture' }}<input type="file" accept="image/*" capture="environment" class="visually-hidden" data-testid="log-picture" @change="fromInput"></label>
+      <input
+        class="say"
+        type="text"
+        maxlength="400"
+        aria-label="Note on what was seen last"
+        placeholder="a note on it"
+        :value="log[0].note"
+        @input="note(log[0]!.id, ($event.target as HTMLInputElement).value)"
+      />
+      <label class="big shot"
+        >{{ log[0].picture ? 'picture taken: another' : 'picture'
+        }}<input
+          type="file"
+          accept="image/*"
+          capture="environment"
+          class="visually-hidden"
+          data-testid="log-picture"
+          @change="fromInput"
+      /></label>
     </div>
     <p v-if="report" role="alert" class="note">{{ report }}</p>
-    <p class="small note">Every press is stored at once. Space starts and stops the arc clock, Enter marks the pass laid. Ultraviolet and hot metal: screens up before you look at this.</p>
+    <p class="small note">
+      Every press is stored at once. Space starts and stops the arc clock, Enter marks the pass laid. Ultraviolet and
+      hot metal: screens up before you look at this.
+    </p>
   </div>
 </template>
 
 <style scoped>
-.mode { position: fixed; inset: 0; z-index: 900; background: #14120f; color: #efe7da; padding: 14px 18px 120px; overflow-y: auto; display: flex; flex-direction: column; gap: 12px; }
-header { display: flex; gap: 20px; align-items: center; flex-wrap: wrap; }
-header .plain-button { color: #efe7da; border-color: #5a5148; }
-.pass { font-size: 1.4rem; margin: 0; flex: 1; }
-.set { margin: 0; font-size: 1.1rem; color: #adb7c0; }
-.left { display: flex; gap: 8px 28px; flex-wrap: wrap; margin: 0; }
-.left div { display: flex; gap: 8px; align-items: baseline; }
-dt { color: #adb7c0; }
-dd { margin: 0; font-size: 1.15rem; }
-.short dd { color: #e9b95a; text-decoration: underline; }
-.words { flex-wrap: nowrap; }
-.say { flex: 1; min-height: 60px; background: #262321; color: #efe7da; border: 1px solid #5a5148; font: inherit; font-size: 1.1rem; padding: 0 12px; min-width: 0; }
-.shot { min-height: 60px; flex: 0 0 auto; margin: 0; }
-.next { min-height: 120px; flex: none; }
-.seen { margin: 0; color: #d8946a; font-weight: 650; font-size: 1.1rem; }
-h1 { font-size: clamp(1.5rem, 3.4vw, 2.5rem); line-height: 1.2; font-weight: 600; }
-.why { font-size: 1.1rem; color: #adb7c0; margin: 4px 0 0; }
-.hands { display: grid; grid-template-columns: 2fr 1fr 1fr; gap: 10px; }
-.buttons { display: grid; grid-template-columns: repeat(auto-fill, minmax(210px, 1fr)); gap: 10px; flex: 1; align-content: start; }
-.big { min-height: 84px; border: 1px solid #5a5148; background: #262321; color: #efe7da; font: inherit; font-size: 1.2rem; font-weight: 600; border-radius: 2px; cursor: pointer; padding: 8px 12px; display: flex; justify-content: space-between; align-items: center; text-align: left; gap: 10px; }
-.big:active, .big:hover { background: #3a342e; }
-.big:disabled { color: #7d7468; }
-.big:focus-visible { outline: 3px solid #d8946a; }
-.clean { border-color: #74bcd8; }
-.clock .figure { font-size: 2.4rem; font-weight: 700; }
-.running { border: 3px solid #d8946a; }
-.key { color: #8d857a; font-size: 0.9rem; }
-.note { color: #adb7c0; margin: 0; }
-@media (max-width: 599px) { .hands { grid-template-columns: 1fr 1fr; } .clock { grid-column: 1 / -1; } .buttons { grid-template-columns: 1fr 1fr; } .big { font-size: 1.05rem; min-height: 72px; } }
+.mode {
+  position: fixed;
+  inset: 0;
+  z-index: 900;
+  background: #14120f;
+  color: #efe7da;
+  padding: 14px 18px 120px;
+  overflow-y: auto;
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+}
+header {
+  display: flex;
+  gap: 20px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+header .plain-button {
+  color: #efe7da;
+  border-color: #5a5148;
+}
+.pass {
+  font-size: 1.4rem;
+  margin: 0;
+  flex: 1;
+}
+.set {
+  margin: 0;
+  font-size: 1.1rem;
+  color: #adb7c0;
+}
+.left {
+  display: flex;
+  gap: 8px 28px;
+  flex-wrap: wrap;
+  margin: 0;
+}
+.left div {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+}
+dt {
+  color: #adb7c0;
+}
+dd {
+  margin: 0;
+  font-size: 1.15rem;
+}
+.short dd {
+  color: #e9b95a;
+  text-decoration: underline;
+}
+.words {
+  flex-wrap: nowrap;
+}
+.say {
+  flex: 1;
+  min-height: 60px;
+  background: #262321;
+  color: #efe7da;
+  border: 1px solid #5a5148;
+  font: inherit;
+  font-size: 1.1rem;
+  padding: 0 12px;
+  min-width: 0;
+}
+.shot {
+  min-height: 60px;
+  flex: 0 0 auto;
+  margin: 0;
+}
+.next {
+  min-height: 120px;
+  flex: none;
+}
+.seen {
+  margin: 0;
+  color: #d8946a;
+  font-weight: 650;
+  font-size: 1.1rem;
+}
+h1 {
+  font-size: clamp(1.5rem, 3.4vw, 2.5rem);
+  line-height: 1.2;
+  font-weight: 600;
+}
+.why {
+  font-size: 1.1rem;
+  color: #adb7c0;
+  margin: 4px 0 0;
+}
+.hands {
+  display: grid;
+  grid-template-columns: 2fr 1fr 1fr;
+  gap: 10px;
+}
+.buttons {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
+  gap: 10px;
+  flex: 1;
+  align-content: start;
+}
+.big {
+  min-height: 84px;
+  border: 1px solid #5a5148;
+  background: #262321;
+  color: #efe7da;
+  font: inherit;
+  font-size: 1.2rem;
+  font-weight: 600;
+  border-radius: 2px;
+  cursor: pointer;
+  padding: 8px 12px;
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  text-align: left;
+  gap: 10px;
+}
+.big:active,
+.big:hover {
+  background: #3a342e;
+}
+.big:disabled {
+  color: #7d7468;
+}
+.big:focus-visible {
+  outline: 3px solid #d8946a;
+}
+.clean {
+  border-color: #74bcd8;
+}
+.clock .figure {
+  font-size: 2.4rem;
+  font-weight: 700;
+}
+.running {
+  border: 3px solid #d8946a;
+}
+.key {
+  color: #8d857a;
+  font-size: 0.9rem;
+}
+.note {
+  color: #adb7c0;
+  margin: 0;
+}
+@media (max-width: 599px) {
+  .hands {
+    grid-template-columns: 1fr 1fr;
+  }
+  .clock {
+    grid-column: 1 / -1;
+  }
+  .buttons {
+    grid-template-columns: 1fr 1fr;
+  }
+  .big {
+    font-size: 1.05rem;
+    min-height: 72px;
+  }
+}
 </style>

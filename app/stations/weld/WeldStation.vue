@@ -22,12 +22,19 @@ const shop = useShop()
 const store = useJob()
 const weld = computed(() => store.plan?.weld.data)
 const ofMends = computed(() => store.job!.open.work === 'none')
-const brazing = computed(() => weld.value ? BRAZE_ROD_OF[weld.value.process] !== undefined : false)
+const brazing = computed(() => (weld.value ? BRAZE_ROD_OF[weld.value.process] !== undefined : false))
 const flaming = computed(() => weld.value?.process === 'oxy-fuel')
 const gun = computed(() => weld.value?.process === 'mig-pulse' || weld.value?.process === 'mig-spool')
-const machines = computed(() => Object.fromEntries(shop.kit.machines.filter(machine => machine.process === (gun.value ? weld.value!.process : 'ac-tig')).map(machine => [machine.id, machine.name])))
+const machines = computed(() =>
+  Object.fromEntries(
+    shop.kit.machines
+      .filter(machine => machine.process === (gun.value ? weld.value!.process : 'ac-tig'))
+      .map(machine => [machine.id, machine.name]),
+  ),
+)
 const torches = computed(() => Object.fromEntries(shop.kit.torches.map(torch => [torch.id, torch.name])))
-const names = (table: Readonly<Record<string, { name: string }>>) => Object.fromEntries(Object.entries(table).map(([id, { name }]) => [id, name]))
+const names = (table: Readonly<Record<string, { name: string }>>) =>
+  Object.fromEntries(Object.entries(table).map(([id, { name }]) => [id, name]))
 </script>
 
 <template>
@@ -50,10 +57,31 @@ const names = (table: Readonly<Record<string, { name: string }>>) => Object.from
           <ReadingField path="weld.wireMm" unit="mm" label="Wire" />
         </template>
         <template v-else>
-          <ReadingField path="weld.enPct" unit="pct" label="Electrode negative" note="60 to 70 on dirt, 70 to 73 once clean" />
-          <ReadingField v-if="weld?.machine?.halves === 'apart'" path="weld.epA" unit="a" label="Positive current" note="empty: the same as negative" />
-          <ReadingField path="weld.copiedDial" unit="number" label="Balance copied from elsewhere" note="a bare number; the call names the trap" />
-          <PickField path="weld.frequencySchool" label="Frequency school" :words="{ low: '50–80', middle: '100–120', high: '130–150' }" note="Low soaks in and floats dirt; high gives a tight arc into a root or bore." />
+          <ReadingField
+            path="weld.enPct"
+            unit="pct"
+            label="Electrode negative"
+            note="60 to 70 on dirt, 70 to 73 once clean"
+          />
+          <ReadingField
+            v-if="weld?.machine?.halves === 'apart'"
+            path="weld.epA"
+            unit="a"
+            label="Positive current"
+            note="empty: the same as negative"
+          />
+          <ReadingField
+            path="weld.copiedDial"
+            unit="number"
+            label="Balance copied from elsewhere"
+            note="a bare number; the call names the trap"
+          />
+          <PickField
+            path="weld.frequencySchool"
+            label="Frequency school"
+            :words="{ low: '50–80', middle: '100–120', high: '130–150' }"
+            note="Low soaks in and floats dirt; high gives a tight arc into a root or bore."
+          />
           <ReadingField path="weld.frequencyHz" unit="hz" label="Frequency" />
         </template>
         <ReadingField path="weld.flowLMin" unit="lMin" label="Argon" note="about 15 cfh" />

@@ -6,13 +6,18 @@ import { useJob } from '~/stores/job'
 /** The running arc is written down this often: a bench that goes dark in the middle of a pass loses no more. */
 const WRITE_MS = 1000
 
-/** Running arc time, started and stopped by the hand and kept with the job; and the screen kept on while it is looked at. */
+/**
+ * Running arc time, started and stopped by the hand and kept with the job; and the screen kept on while it is looked
+ * at.
+ */
 export function useArcClock() {
   const store = useJob()
   const running = ref(false)
   const nowMs = ref(Date.now())
   const wake = useWakeLock()
-  onMounted(() => { void wake.request('screen').catch(() => undefined) })
+  onMounted(() => {
+    void wake.request('screen').catch(() => undefined)
+  })
 
   const spans = computed(() => store.job?.weld.arcSpans ?? [])
   const stamp = () => new Date(nowMs.value).toISOString()
@@ -42,6 +47,19 @@ export function useArcClock() {
     if (running.value) toggle()
     void wake.release().catch(() => undefined)
   })
-  const arcMs = computed(() => spans.value.reduce((sum, { from, to }, n) => sum + (running.value && n === spans.value.length - 1 ? nowMs.value : Date.parse(to)) - Date.parse(from), 0))
-  return { running, nowMs, spans, face: computed(() => clockFace(Math.max(0, arcMs.value) / 1000)), arcMin: computed(() => arcMs.value / 60_000), toggle }
+  const arcMs = computed(() =>
+    spans.value.reduce(
+      (sum, { from, to }, n) =>
+        sum + (running.value && n === spans.value.length - 1 ? nowMs.value : Date.parse(to)) - Date.parse(from),
+      0,
+    ),
+  )
+  return {
+    running,
+    nowMs,
+    spans,
+    face: computed(() => clockFace(Math.max(0, arcMs.value) / 1000)),
+    arcMin: computed(() => arcMs.value / 60_000),
+    toggle,
+  }
 }

@@ -10,14 +10,21 @@ import { useShop } from '~/stores/shop'
 const SOON_DARK_S = 1800
 
 /** What is left at the arc: of the machine's duty, the cylinder, and the day. */
-export function useWhatIsLeft(spans: Readonly<Ref<readonly ArcSpan[]>>, nowMs: Readonly<Ref<number>>, arcMin: Readonly<Ref<number>>) {
+export function useWhatIsLeft(
+  spans: Readonly<Ref<readonly ArcSpan[]>>,
+  nowMs: Readonly<Ref<number>>,
+  arcMin: Readonly<Ref<number>>,
+) {
   const store = useJob()
   const shop = useShop()
   const duty = computed(() => {
     const rated = store.plan?.weld.data.duty
     if (!rated) return null
     const left = dutyLeft(spans.value, nowMs.value, rated.weldMin)
-    return { short: left.restMin > 0, text: left.restMin > 0 ? `rest ${clockFace(left.restMin * 60)}` : `${clockFace(left.leftMin * 60)} of arc` }
+    return {
+      short: left.restMin > 0,
+      text: left.restMin > 0 ? `rest ${clockFace(left.restMin * 60)}` : `${clockFace(left.leftMin * 60)} of arc`,
+    }
   })
   const gas = computed(() => {
     const cylinder = shop.kit.gases[0]
@@ -25,7 +32,10 @@ export function useWhatIsLeft(spans: Readonly<Ref<readonly ArcSpan[]>>, nowMs: R
     if (!cylinder || !store.plan?.weld.data.machine) return null
     const left = gasLeftL(cylinder, store.job?.weld.flowLMin.value ?? 7, arcMin.value)
     const wanted = store.plan.weld.data.gas?.litres ?? 0
-    return { short: left < wanted, text: `${Math.round(left)} L${cylinder.leftL === null ? ', cylinder taken for full' : ''}` }
+    return {
+      short: left < wanted,
+      text: `${Math.round(left)} L${cylinder.leftL === null ? ', cylinder taken for full' : ''}`,
+    }
   })
   const daylight = computed(() => {
     const { latitudeDeg, longitudeDeg } = shop.kit

@@ -14,22 +14,49 @@ import { crossing, heatVerdict } from './verdict'
 
 const at = (x: number, y: number, z: number) => ({ x: mm(x), y: mm(y), z: mm(z) })
 const seconds = (value: number) => ({ typed: `${value} s`, value })
-const AROUND: Surroundings = { alloy: '356', startC: 20, ambientC: 20, targetC: 110, torch: { powerW: 3000, efficiencyPct: 30 } }
+const AROUND: Surroundings = {
+  alloy: '356',
+  startC: 20,
+  ambientC: 20,
+  targetC: 110,
+  torch: { powerW: 3000, efficiencyPct: 30 },
+}
 const PLATE: HeatSetup = heatSetupSchema.parse({
-  parts: [{ kind: 'plate', size: { lengthMm: mm(140), widthMm: mm(80), thickMm: mm(8) } }], cellMm: mm(4), heat: { at: at(30, 40, 8) }, onS: seconds(240), afterS: seconds(300),
-  places: [{ id: 'w', kind: 'weld-zone', at: at(30, 40, 8) }, { id: 's', kind: 'seal', at: at(136, 40, 4) }],
+  parts: [{ kind: 'plate', size: { lengthMm: mm(140), widthMm: mm(80), thickMm: mm(8) } }],
+  cellMm: mm(4),
+  heat: { at: at(30, 40, 8) },
+  onS: seconds(240),
+  afterS: seconds(300),
+  places: [
+    { id: 'w', kind: 'weld-zone', at: at(30, 40, 8) },
+    { id: 's', kind: 'seal', at: at(136, 40, 4) },
+  ],
 })
-const done = <Out>(steps: Generator<number, Out>): Out => { for (;;) { const next = steps.next(); if (next.done) return next.value } }
+const done = <Out>(steps: Generator<number, Out>): Out => {
+  for (;;) {
+    const next = steps.next()
+    if (next.done) return next.value
+  }
+}
 
 describe('a set-up of the heat bench', () => {
-  it.each(Object.keys(SOLIDS) as (keyof typeof SOLIDS)[])('%s can be cut at the sizes it starts from', (kind) => {
+  it.each(Object.keys(SOLIDS) as (keyof typeof SOLIDS)[])('%s can be cut at the sizes it starts from', kind => {
     const size = Object.fromEntries(Object.entries(SOLIDS[kind].sizes).map(([key, [, start]]) => [key, start]))
     expect(simpleShapeSchema.safeParse({ kind, ...size }).error).toBeUndefined()
     expect(cutPart({ shape: { kind, ...size } as never, cellMm: 4 }).grid.count).toBeGreaterThan(50)
   })
-  it('names what is missing in the bench\'s words', () => {
-    const reason = (change: Partial<HeatSetup>, around = AROUND) => { try { toSimulate({ ...PLATE, ...change }, around); return '' } catch (error) { return error instanceof NoAnswer ? error.message : 'fault' } }
-    expect(reason({ parts: [{ kind: 'plate', size: { lengthMm: mm(100), widthMm: mm(50) }, at: at(0, 0, 0) }] })).toBe('plate: thick is missing')
+  it("names what is missing in the bench's words", () => {
+    const reason = (change: Partial<HeatSetup>, around = AROUND) => {
+      try {
+        toSimulate({ ...PLATE, ...change }, around)
+        return ''
+      } catch (error) {
+        return error instanceof NoAnswer ? error.message : 'fault'
+      }
+    }
+    expect(reason({ parts: [{ kind: 'plate', size: { lengthMm: mm(100), widthMm: mm(50) }, at: at(0, 0, 0) }] })).toBe(
+      'plate: thick is missing',
+    )
     expect(reason({ cellMm: { typed: 'small', value: null } })).toBe('the cells is not understood: small')
     expect(reason({}, { ...AROUND, torch: null })).toContain('no torch in the kit')
     expect(reason({ onS: seconds(-300) })).toBe('how long the heat is on must be more than nothing')
@@ -37,10 +64,16 @@ describe('a set-up of the heat bench', () => {
     expect(reason({}, { ...AROUND, targetC: 600 })).toContain('begins to melt at 557')
   })
   it('walks a ring of its radius in the time of a turn', () => {
-    const [source] = toSimulate({ ...PLATE, heat: { ...PLATE.heat, kind: 'walked', ringMm: mm(20), turnS: seconds(10) } }, AROUND).sources
-    expect(source).toMatchObject({ kind: 'torch', speedMmS: expect.closeTo(2 * Math.PI * 20 / 10, 1) })
+    const [source] = toSimulate(
+      { ...PLATE, heat: { ...PLATE.heat, kind: 'walked', ringMm: mm(20), turnS: seconds(10) } },
+      AROUND,
+    ).sources
+    expect(source).toMatchObject({ kind: 'torch', speedMmS: expect.closeTo((2 * Math.PI * 20) / 10, 1) })
   })
-  it('a lid keeps film and radiation down', () => expect(toSimulate({ ...PLATE, lid: true }, AROUND).losses.filmWm2K).toBeLessThan(toSimulate(PLATE, AROUND).losses.filmWm2K))
+  it('a lid keeps film and radiation down', () =>
+    expect(toSimulate({ ...PLATE, lid: true }, AROUND).losses.filmWm2K).toBeLessThan(
+      toSimulate(PLATE, AROUND).losses.filmWm2K,
+    ))
 })
 
 describe('the verdict', () => {
@@ -51,14 +84,46 @@ describe('the verdict', () => {
     expect(crossing(times, [20, 30, 40, 50, 60, 70], 110, true)).toBeNull()
   })
   it('says when it is ready, how long it stays warm, and which guard is at risk and when', () => {
-    const verdict = heatVerdict(PLATE, { times, probes: [[20, 80, 140, 120, 90, 60], [20, 40, 70, 110, 90, 60]] }, 110, 20, 120)
+    const verdict = heatVerdict(
+      PLATE,
+      {
+        times,
+        probes: [
+          [20, 80, 140, 120, 90, 60],
+          [20, 40, 70, 110, 90, 60],
+        ],
+      },
+      110,
+      20,
+      120,
+    )
     // Keeps until it has fallen a quarter of the way: 87.5 °C, at 245 s; the torch went off at 120 s.
     expect(verdict).toMatchObject({ readyS: expect.closeTo(90), warmForS: expect.closeTo(125), warmBeyond: false })
-    expect(verdict.guards[0]).toMatchObject({ state: 'over', limitC: PLACE_KINDS.seal.limitC, hottestC: 110, hottestS: 180, overS: expect.closeTo(165) })
+    expect(verdict.guards[0]).toMatchObject({
+      state: 'over',
+      limitC: PLACE_KINDS.seal.limitC,
+      hottestC: 110,
+      hottestS: 180,
+      overS: expect.closeTo(165),
+    })
   })
   it('takes the coldest of several weld zones', () => {
     const two = { places: [PLATE.places[0]!, { ...PLATE.places[0]!, id: 'w2' }] }
-    expect(heatVerdict(two, { times, probes: [[20, 200, 200, 200, 200, 200], [20, 20, 20, 20, 110, 120]] }, 110, 20, 300).readyS).toBeCloseTo(240)
+    expect(
+      heatVerdict(
+        two,
+        {
+          times,
+          probes: [
+            [20, 200, 200, 200, 200, 200],
+            [20, 20, 20, 20, 110, 120],
+          ],
+        },
+        110,
+        20,
+        300,
+      ).readyS,
+    ).toBeCloseTo(240)
   })
 })
 
@@ -89,7 +154,9 @@ describe('backwards', () => {
     expect(result.wouldHelp.map(help => help.words)).toContain('the seal taken out, or kept cool')
   })
   it('says that a torch is too small, and wants a weld zone', () => {
-    expect(done(backwards(PLATE, { ...AROUND, torch: { powerW: 60, efficiencyPct: 30 } }, part)).reason).toMatch(/gets no further than/)
+    expect(done(backwards(PLATE, { ...AROUND, torch: { powerW: 60, efficiencyPct: 30 } }, part)).reason).toMatch(
+      /gets no further than/,
+    )
     expect(() => done(backwards({ ...PLATE, places: [] }, AROUND, part))).toThrow(/where the weld zone is/)
   }, 60_000)
 })
@@ -107,6 +174,8 @@ describe('softening (Myhr and Grong 1991, from memory)', () => {
     expect(lowPct).toBeLessThan(60)
     expect(highPct).toBeGreaterThan(75)
   })
-  it('adds up: two halves are one whole', () => expect(softening(alloy, [0, 300, 600], [300, 300, 300]).leftPct).toBeCloseTo(hold(300, 600).leftPct, 9))
-  it('has nothing to say of an alloy hardened otherwise', () => expect(() => softening(findAlloy('2024')!, [0, 60], [200, 200])).toThrow(/not hardened by magnesium silicide/))
+  it('adds up: two halves are one whole', () =>
+    expect(softening(alloy, [0, 300, 600], [300, 300, 300]).leftPct).toBeCloseTo(hold(300, 600).leftPct, 9))
+  it('has nothing to say of an alloy hardened otherwise', () =>
+    expect(() => softening(findAlloy('2024')!, [0, 60], [200, 200])).toThrow(/not hardened by magnesium silicide/))
 })

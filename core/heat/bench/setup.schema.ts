@@ -7,40 +7,73 @@ const keys = <T extends object>(table: T) => Object.keys(table) as [keyof T & st
 /** What was typed, and the value in the unit of its key; null where it was not understood or is empty. */
 const stored = z.object({ typed: z.string().max(60), value: z.number().min(-1e12).max(1e12).nullable() })
 const reading = (typed: string, value: number | null) => stored.default({ typed, value })
-const place = (x: number, y: number, z0: number) => z.object({ x: stored, y: stored, z: stored }).default({ x: mm(x), y: mm(y), z: mm(z0) })
+const place = (x: number, y: number, z0: number) =>
+  z.object({ x: stored, y: stored, z: stored }).default({ x: mm(x), y: mm(y), z: mm(z0) })
 /** A length as a stored reading. */
-export const mm = (value: number) => ({ typed: `${Math.round(value * 10) / 10} mm`, value: Math.round(value * 10) / 10 })
+export const mm = (value: number) => ({
+  typed: `${Math.round(value * 10) / 10} mm`,
+  value: Math.round(value * 10) / 10,
+})
 
-export const FACES = { top: 'from above', bottom: 'from below', front: 'from the front', back: 'from behind', left: 'from the left', right: 'from the right' } as const
-export const HEAT_KINDS = { held: 'torch held', walked: 'torch walked round', air: 'hot air', oven: 'oven', arc: 'arc along a line' } as const
+export const FACES = {
+  top: 'from above',
+  bottom: 'from below',
+  front: 'from the front',
+  back: 'from behind',
+  left: 'from the left',
+  right: 'from the right',
+} as const
+export const HEAT_KINDS = {
+  held: 'torch held',
+  walked: 'torch walked round',
+  air: 'hot air',
+  oven: 'oven',
+  arc: 'arc along a line',
+} as const
 
 /** One set-up on the heat bench, as it is stored in a job. */
 export const heatSetupSchema = z.object({
-  parts: z.array(z.object({ kind: z.enum(keys(SOLIDS)), size: z.record(z.string().max(20), stored), at: place(0, 0, 0) })).min(1).max(8),
+  parts: z
+    .array(z.object({ kind: z.enum(keys(SOLIDS)), size: z.record(z.string().max(20), stored), at: place(0, 0, 0) }))
+    .min(1)
+    .max(8),
   /** A file of triangles that takes the place of the solids. */
   mesh: z.string().max(64).nullable().default(null),
   cellMm: reading('3 mm', 3),
-  heat: z.object({
-    kind: z.enum(keys(HEAT_KINDS)).default('held'),
-    torch: z.string().max(64).default(''),
-    /** Turned down to. */
-    sharePct: reading('100 %', 100),
-    face: z.enum(keys(FACES)).default('top'),
-    at: place(0, 0, 0),
-    radiusMm: reading('15 mm', 15),
-    ringMm: reading('30 mm', 30),
-    turnS: reading('20 s', 20),
-    airC: reading('450 °C', 450),
-    ovenC: reading('120 °C', 120),
-    arcW: reading('1500 W', 1500),
-    to: place(0, 0, 0),
-    speedMmS: reading('2 mm/s', 2),
-  }).prefault({}),
+  heat: z
+    .object({
+      kind: z.enum(keys(HEAT_KINDS)).default('held'),
+      torch: z.string().max(64).default(''),
+      /** Turned down to. */
+      sharePct: reading('100 %', 100),
+      face: z.enum(keys(FACES)).default('top'),
+      at: place(0, 0, 0),
+      radiusMm: reading('15 mm', 15),
+      ringMm: reading('30 mm', 30),
+      turnS: reading('20 s', 20),
+      airC: reading('450 °C', 450),
+      ovenC: reading('120 °C', 120),
+      arcW: reading('1500 W', 1500),
+      to: place(0, 0, 0),
+      speedMmS: reading('2 mm/s', 2),
+    })
+    .prefault({}),
   onS: reading('5 min', 300),
   afterS: reading('10 min', 600),
   stand: z.enum(keys(STANDS)).default('bench'),
   lid: z.boolean().default(false),
-  places: z.array(z.object({ id: z.string().min(1).max(64), kind: z.enum(keys(PLACE_KINDS)), name: z.string().max(60).default(''), at: place(0, 0, 0), limitC: reading('', null) })).max(12).default([]),
+  places: z
+    .array(
+      z.object({
+        id: z.string().min(1).max(64),
+        kind: z.enum(keys(PLACE_KINDS)),
+        name: z.string().max(60).default(''),
+        at: place(0, 0, 0),
+        limitC: reading('', null),
+      }),
+    )
+    .max(12)
+    .default([]),
 })
 export type HeatSetup = z.output<typeof heatSetupSchema>
 export type HeatPlace = HeatSetup['places'][number]

@@ -30,27 +30,45 @@ export interface HeatVerdict {
   guards: GuardVerdict[]
 }
 
-/** First time a series passes a level upwards (or downwards), between readings by the straight line; null where it never does. */
-export function crossing(times: readonly number[], values: readonly number[], level: number, upwards: boolean, fromS = -Infinity): number | null {
-  const past = (value: number) => upwards ? value >= level : value <= level
+/**
+ * First time a series passes a level upwards (or downwards), between readings by the straight line; null where it never
+ * does.
+ */
+export function crossing(
+  times: readonly number[],
+  values: readonly number[],
+  level: number,
+  upwards: boolean,
+  fromS = -Infinity,
+): number | null {
+  const past = (value: number) => (upwards ? value >= level : value <= level)
   for (let n = 0; n < times.length; n++) {
     if (times[n]! < fromS || !past(values[n]!)) continue
     if (n === 0 || times[n - 1]! < fromS) return times[n]!
     const [before, after] = [values[n - 1]!, values[n]!]
-    return before === after ? times[n]! : times[n - 1]! + (level - before) / (after - before) * (times[n]! - times[n - 1]!)
+    return before === after
+      ? times[n]!
+      : times[n - 1]! + ((level - before) / (after - before)) * (times[n]! - times[n - 1]!)
   }
   return null
 }
 
 /** What a run says of the weld zone and of each guard. Probes beyond the places are more of the weld zones. */
-export function heatVerdict(setup: Pick<HeatSetup, 'places'>, run: { times: readonly number[], probes: readonly (readonly number[])[] }, targetC: number, ambientC: number, onS: number): HeatVerdict {
+export function heatVerdict(
+  setup: Pick<HeatSetup, 'places'>,
+  run: { times: readonly number[]; probes: readonly (readonly number[])[] },
+  targetC: number,
+  ambientC: number,
+  onS: number,
+): HeatVerdict {
   const zone = coldestZone(setup, run.probes)
   const readyS = zone && crossing(run.times, zone, targetC, true)
   const keepC = targetC - KEEP_SHARE * (targetC - ambientC)
   const offS = Math.max(onS, readyS ?? 0)
   const coldS = zone && readyS !== null ? crossing(run.times, zone, keepC, false, offS) : null
   return {
-    readyS, zoneC: zone && Math.max(...zone),
+    readyS,
+    zoneC: zone && Math.max(...zone),
     warmForS: readyS === null || !zone ? null : (coldS ?? run.times.at(-1)!) - offS,
     warmBeyond: readyS !== null && coldS === null,
     guards: setup.places.flatMap((place, n) => {
@@ -58,10 +76,19 @@ export function heatVerdict(setup: Pick<HeatSetup, 'places'>, run: { times: read
       if (limitC === null || place.kind === 'weld-zone') return []
       const series = run.probes[n]!
       const hottestC = Math.max(...series)
-      return [{
-        id: place.id, kind: place.kind, name: place.name || PLACE_KINDS[place.kind].name, limitC, hottestC, hottestS: run.times[series.indexOf(hottestC)]!,
-        overS: crossing(run.times, series, limitC, true), state: hottestC > limitC ? 'over' as const : hottestC > limitC - NEAR_K ? 'near' as const : 'safe' as const,
-      }]
+      return [
+        {
+          id: place.id,
+          kind: place.kind,
+          name: place.name || PLACE_KINDS[place.kind].name,
+          limitC,
+          hottestC,
+          hottestS: run.times[series.indexOf(hottestC)]!,
+          overS: crossing(run.times, series, limitC, true),
+          state:
+            hottestC > limitC ? ('over' as const) : hottestC > limitC - NEAR_K ? ('near' as const) : ('safe' as const),
+        },
+      ]
     }),
   }
 }

@@ -8,7 +8,10 @@ import type { HeatSetup } from './setup.schema'
 export const ZONE_MM = 20
 const AXES = [0, 1, 2] as const
 
-/** Adds to a run's probes, for each weld zone, the places about its middle that lie in the metal: under the flame one place alone is hot at once and says nothing. */
+/**
+ * Adds to a run's probes, for each weld zone, the places about its middle that lie in the metal: under the flame one
+ * place alone is hot at once and says nothing.
+ */
 export function withZone(input: Simulate, setup: Pick<HeatSetup, 'places'>, { grid }: CutPart): Simulate {
   const extra: Simulate['probes'] = []
   setup.places.forEach((place, n) => {
@@ -21,8 +24,7 @@ export function withZone(input: Simulate, setup: Pick<HeatSetup, 'places'>, { gr
         try {
           probeAt(grid, at, '')
           extra.push({ xMm: at[0], yMm: at[1], zMm: at[2] })
-        }
-        catch (error) {
+        } catch (error) {
           if (!(error instanceof NoAnswer)) throw error
         }
       }
@@ -37,6 +39,8 @@ export const zoneProbes = ({ places }: Pick<HeatSetup, 'places'>, count: number)
 
 /** The coldest of the weld zones at each time; null without one. */
 export function coldestZone(setup: Pick<HeatSetup, 'places'>, probes: readonly (readonly number[])[]): number[] | null {
-  const zones = setup.places.some(place => place.kind === 'weld-zone') ? zoneProbes(setup, probes.length).map(n => probes[n]!) : []
+  const zones = setup.places.some(place => place.kind === 'weld-zone')
+    ? zoneProbes(setup, probes.length).map(n => probes[n]!)
+    : []
   return zones.length ? zones[0]!.map((_, at) => Math.min(...zones.map(series => series[at]!))) : null
 }

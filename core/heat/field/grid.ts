@@ -1,14 +1,17 @@
 import type { Mask } from '../solid/mask'
 import { exposedFaces } from './exposed'
 
-/** Figures in `segments` for each stretch of solid cells along x, and in `runs` for each piece of one with the same neighbours. */
+/**
+ * Figures in `segments` for each stretch of solid cells along x, and in `runs` for each piece of one with the same
+ * neighbours.
+ */
 export const SEGMENT = 5
 export const RUN = 6
 
 /**
- * The solid cells of a part, packed: every stretch of cells along x lies in consecutive slots with a ghost slot at each end, so that a
- * cell's neighbours are at slot ± 1 and at offsets that stay the same along a run. An absent neighbour has offset 0: the cell itself,
- * across which no heat flows.
+ * The solid cells of a part, packed: every stretch of cells along x lies in consecutive slots with a ghost slot at each
+ * end, so that a cell's neighbours are at slot ± 1 and at offsets that stay the same along a run. An absent neighbour
+ * has offset 0: the cell itself, across which no heat flows.
  */
 export interface Grid {
   nx: number
@@ -26,16 +29,24 @@ export interface Grid {
   rowStart: Int32Array
   /** Skin in reach of the air, mm², by slot. */
   areaMm2: Float32Array
-  /** Where cells are put together from finer ones: the share of each that is metal, and of its faces to +x, +y, +z that carry heat. */
-  shares: { volume: Float32Array, x: Float32Array, y: Float32Array, z: Float32Array } | null
+  /**
+   * Where cells are put together from finer ones: the share of each that is metal, and of its faces to +x, +y, +z that
+   * carry heat.
+   */
+  shares: { volume: Float32Array; x: Float32Array; y: Float32Array; z: Float32Array } | null
 }
 
 /** Slots before the first and after the last, so that a vector read past either end stays inside. */
 export const MARGIN = 8
 
-interface Box { nx: number, ny: number, nz: number, solid: Uint8Array }
+interface Box {
+  nx: number
+  ny: number
+  nz: number
+  solid: Uint8Array
+}
 
-function stretches({ nx, ny, nz, solid }: Box): { segments: Int32Array, rowStart: Int32Array, slots: number } {
+function stretches({ nx, ny, nz, solid }: Box): { segments: Int32Array; rowStart: Int32Array; slots: number } {
   const found: number[] = []
   const rowStart = new Int32Array(ny * nz + 1)
   let slot = MARGIN
@@ -67,7 +78,14 @@ function splitRuns({ nx, ny, nz }: Box, segments: Int32Array, rowStart: Int32Arr
   }
   // Maps of slots for the rows round the one at hand; 0 stands for no cell, since the margin keeps slot 0 free.
   const planes = new Map<number, Int32Array[]>()
-  const plane = (k: number) => planes.get(k) ?? planes.set(k, Array.from({ length: ny }, (_, j) => row(j, k))).get(k)!
+  const plane = (k: number) =>
+    planes.get(k) ??
+    planes
+      .set(
+        k,
+        Array.from({ length: ny }, (_, j) => row(j, k)),
+      )
+      .get(k)!
   const none = new Int32Array(nx)
   for (let k = 0; k < nz; k++) {
     planes.delete(k - 2)
@@ -75,10 +93,14 @@ function splitRuns({ nx, ny, nz }: Box, segments: Int32Array, rowStart: Int32Arr
     for (let j = 0; j < ny; j++) {
       const beside = [here[j - 1] ?? none, here[j + 1] ?? none, below?.[j] ?? none, above?.[j] ?? none]
       for (let s = rowStart[j + ny * k]!; s < rowStart[j + ny * k + 1]!; s++) {
-        const [slot, length, first] = segments.subarray(s * SEGMENT, s * SEGMENT + 3) as unknown as [number, number, number]
+        const [slot, length, first] = segments.subarray(s * SEGMENT, s * SEGMENT + 3) as unknown as [
+          number,
+          number,
+          number,
+        ]
         let begun = -1
         for (let n = 0; n < length; n++) {
-          const offsets = beside.map(map => map[first + n] ? map[first + n]! - slot - n : 0)
+          const offsets = beside.map(map => (map[first + n] ? map[first + n]! - slot - n : 0))
           if (begun >= 0 && offsets.every((offset, d) => offset === runs[begun + 2 + d])) runs[begun + 1]! += 1
           else {
             begun = runs.length
@@ -94,7 +116,16 @@ function splitRuns({ nx, ny, nz }: Box, segments: Int32Array, rowStart: Int32Arr
 /** Packs the solid cells of a box. */
 function pack(box: Box, place: Pick<Mask, 'stepMm' | 'originMm' | 'count'>): Omit<Grid, 'areaMm2' | 'shares'> {
   const { segments, rowStart, slots } = stretches(box)
-  return { nx: box.nx, ny: box.ny, nz: box.nz, ...place, segments, rowStart, slots, runs: splitRuns(box, segments, rowStart) }
+  return {
+    nx: box.nx,
+    ny: box.ny,
+    nz: box.nz,
+    ...place,
+    segments,
+    rowStart,
+    slots,
+    runs: splitRuns(box, segments, rowStart),
+  }
 }
 
 /** The slot of a cell, or −1 where there is no metal. */
@@ -111,7 +142,13 @@ export function slotAt(grid: Grid, i: number, j: number, k: number): number {
 /** Goes over every solid cell. */
 export function forEachCell(grid: Grid, visit: (slot: number, i: number, j: number, k: number) => void): void {
   for (let s = 0; s < grid.segments.length; s += SEGMENT) {
-    const [slot, length, i, j, k] = [grid.segments[s]!, grid.segments[s + 1]!, grid.segments[s + 2]!, grid.segments[s + 3]!, grid.segments[s + 4]!]
+    const [slot, length, i, j, k] = [
+      grid.segments[s]!,
+      grid.segments[s + 1]!,
+      grid.segments[s + 2]!,
+      grid.segments[s + 3]!,
+      grid.segments[s + 4]!,
+    ]
     for (let n = 0; n < length; n++) visit(slot + n, i + n, j, k)
   }
 }
@@ -122,13 +159,15 @@ export function gridOf(mask: Mask): Grid {
   const areaMm2 = new Float32Array(packed.slots)
   const grid: Grid = { ...packed, areaMm2, shares: null }
   const faces = exposedFaces(mask)
-  forEachCell(grid, (slot, i, j, k) => { areaMm2[slot] = faces(i, j, k) })
+  forEachCell(grid, (slot, i, j, k) => {
+    areaMm2[slot] = faces(i, j, k)
+  })
   return grid
 }
 
 /**
- * A grid of cells `factor` times as large, each with the share of it that is metal and the share of each face that carries heat, so that
- * thin walls keep their mass, their conductance and their skin.
+ * A grid of cells `factor` times as large, each with the share of it that is metal and the share of each face that
+ * carries heat, so that thin walls keep their mass, their conductance and their skin.
  */
 export function coarsen(mask: Mask, fine: Grid, factor: number): Grid {
   const [nx, ny, nz] = [mask.nx, mask.ny, mask.nz].map(n => Math.ceil(n / factor)) as [number, number, number]

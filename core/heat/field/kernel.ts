@@ -7,7 +7,18 @@ export interface KernelExports {
   memory: WebAssembly.Memory
   conduct(x: number, y: number, z: number, inverseVolume: Pointer, faceX: Pointer, faceY: Pointer, faceZ: Pointer): void
   ghosts(segments: Pointer, count: number, field: Pointer): void
-  stage(runs: Pointer, count: number, one: Pointer, two: Pointer, f: Pointer, g: Pointer, mu: number, nu: number, m: number, c: number): void
+  stage(
+    runs: Pointer,
+    count: number,
+    one: Pointer,
+    two: Pointer,
+    f: Pointer,
+    g: Pointer,
+    mu: number,
+    nu: number,
+    m: number,
+    c: number,
+  ): void
   rate(runs: Pointer, count: number, u: Pointer, g: Pointer, q: Pointer, f: Pointer): void
   judge(runs: Pointer, count: number, v: Pointer, g: Pointer, q: Pointer, f: Pointer, d: Pointer, dt: number): number
   combine(slots: number, a: Pointer, b: Pointer, k: number, sum: Pointer): void

@@ -7,21 +7,27 @@ import type { Losses, Material, Source } from './setup'
 
 /** Stages past which single precision would tell in the recurrence. */
 const MOST_STAGES = 200
-/** First step after a source starts or stops, as dt × greatest eigenvalue; short enough that an error estimate means something. */
+/**
+ * First step after a source starts or stops, as dt × greatest eigenvalue; short enough that an error estimate means
+ * something.
+ */
 const FIRST_REACH = 4
-/** Greatest estimated error of a step, as a share of the greatest rise so far: where all sources stand still, and where one moves, whose steps are held short by its way and whose estimate is mostly the spot's own passing. */
+/**
+ * Greatest estimated error of a step, as a share of the greatest rise so far: where all sources stand still, and where
+ * one moves, whose steps are held short by its way and whose estimate is mostly the spot's own passing.
+ */
 const STILL_TOLERANCE = 2.5e-3
 const MOVING_TOLERANCE = 0.05
 /** Least rise against which the error is measured, K. */
 const LEAST_SCALE_K = 2
 const SOON = 1e-9
 
-export type Probe = readonly { slot: number, weight: number }[]
+export type Probe = readonly { slot: number; weight: number }[]
 
 export interface Setup {
   grid: Grid
   /** The finer grid of which `grid` is put together. */
-  finer?: { grid: Grid, factor: number } | undefined
+  finer?: { grid: Grid; factor: number } | undefined
   material: Material
   startC: number
   losses: Losses
@@ -56,10 +62,17 @@ export interface March {
 }
 
 /** How far a march is; the probes' readings so far, as they grow. */
-export interface Progress { atS: number, share: number, probesC: readonly (readonly number[])[] }
+export interface Progress {
+  atS: number
+  share: number
+  probesC: readonly (readonly number[])[]
+}
 
 /** The cubic through both ends of a step and the rates there (Hermite), at a share x of it. */
-function cubic(x: number, dt: number): (before: number, after: number, rateBefore: number, rateAfter: number) => number {
+function cubic(
+  x: number,
+  dt: number,
+): (before: number, after: number, rateBefore: number, rateAfter: number) => number {
   const [h1, h2, h3] = [x * x * (3 - 2 * x), x * (1 - x) ** 2 * dt, x * x * (x - 1) * dt]
   return (before, after, rateBefore, rateAfter) => before + (after - before) * h1 + rateBefore * h2 + rateAfter * h3
 }
@@ -68,7 +81,9 @@ function cubic(x: number, dt: number): (before: number, after: number, rateBefor
 class Change {
   private readonly values: Float32Array
   private slots: number[] = []
-  constructor(slots: number) { this.values = new Float32Array(slots) }
+  constructor(slots: number) {
+    this.values = new Float32Array(slots)
+  }
   readonly add = (slot: number, perS: number): void => {
     if (this.values[slot] === 0) this.slots.push(slot)
     this.values[slot]! += perS
@@ -84,12 +99,13 @@ class Change {
 }
 
 /**
- * Heat in a part over time: the heat equation on its cells by a stabilised explicit method of second order, with film, grey radiation,
- * contact and sources.
+ * Heat in a part over time: the heat equation on its cells by a stabilised explicit method of second order, with film,
+ * grey radiation, contact and sources.
  *
- * ρc ∂T/∂t = k∇²T; at the skin h(T − Ta) + εσ(T⁴ − Ta⁴) is lost. Method: Runge–Kutta–Chebyshev (Sommeijer, Shampine and Verwer 1998), the
- * step chosen from its own error estimate and the number of stages from the step, so that every step is stable; losses are linearised at
- * the beginning of each step; a moving spot fades from where it is at the beginning of a step to where it is at the end. Single precision, of the rise above the air.
+ * ρc ∂T/∂t = k∇²T; at the skin h(T − Ta) + εσ(T⁴ − Ta⁴) is lost. Method: Runge–Kutta–Chebyshev (Sommeijer, Shampine and
+ * Verwer 1998), the step chosen from its own error estimate and the number of stages from the step, so that every step
+ * is stable; losses are linearised at the beginning of each step; a moving spot fades from where it is at the beginning
+ * of a step to where it is at the end. Single precision, of the rise above the air.
  * Constant properties; no melting. Accuracy against a fine-step explicit solver on the same cells: docs/method.md.
  *
  * A generator, so that a worker may show progress and be stopped: it yields after every step, and returns the result.
@@ -98,23 +114,45 @@ class Change {
 export function* march(setup: Setup): Generator<Progress, March> {
   const { grid, finer, losses, durationS, startC, probes, timesS, framesS = [] } = setup
   const field = new Field(grid, setup.material)
-  const heatings = setup.sources.map(source => heatingOf(source, grid, finer, field)).filter(heating => heating !== null)
+  const heatings = setup.sources
+    .map(source => heatingOf(source, grid, finer, field))
+    .filter(heating => heating !== null)
   const resting = restingOf(losses, grid, finer, field)
-  const events = [...new Set([0, durationS, ...setup.sources.flatMap(source => [source.startS, source.endS]), ...heatings.map(heating => heating.endS)])]
-    .filter(s => s >= 0 && s <= durationS).sort((a, b) => a - b)
+  const events = [
+    ...new Set([
+      0,
+      durationS,
+      ...setup.sources.flatMap(source => [source.startS, source.endS]),
+      ...heatings.map(heating => heating.endS),
+    ]),
+  ]
+    .filter(s => s >= 0 && s <= durationS)
+    .sort((a, b) => a - b)
   const airAt = (s: number) => {
-    const oven = setup.sources.find(source => source.kind === 'oven' && source.startS <= s + SOON && source.endS > s + SOON)
+    const oven = setup.sources.find(
+      source => source.kind === 'oven' && source.startS <= s + SOON && source.endS > s + SOON,
+    )
     return oven?.kind === 'oven' ? oven.airC : losses.ambientC
   }
 
   const result: March = {
-    probesC: probes.map(() => []), frames: [], endC: new Float32Array(0), peakC: startC,
-    absorbedJ: 0, lostJ: 0, storedJ: 0, onPart: 1, steps: 0, stages: 0, bytesPerCell: field.bytes / grid.count,
+    probesC: probes.map(() => []),
+    frames: [],
+    endC: new Float32Array(0),
+    peakC: startC,
+    absorbedJ: 0,
+    lostJ: 0,
+    storedJ: 0,
+    onPart: 1,
+    steps: 0,
+    stages: 0,
+    bytesPerCell: field.bytes / grid.count,
   }
   let airC = airAt(0)
   let backingC = losses.ambientC
   field.fill(startC - airC)
-  const read = (values: Float32Array, probe: Probe) => probe.reduce((sum, { slot, weight }) => sum + values[slot]! * weight, 0)
+  const read = (values: Float32Array, probe: Probe) =>
+    probe.reduce((sum, { slot, weight }) => sum + values[slot]! * weight, 0)
   let [nextTime, nextFrame] = [0, 0]
   let scaleK = LEAST_SCALE_K
   let given: number[] = []
@@ -124,13 +162,19 @@ export function* march(setup: Setup): Generator<Progress, March> {
     const ends = [field.rise, field.riseAfter, field.rate, field.rateAfter] as const
     for (; nextTime < timesS.length && timesS[nextTime]! <= fromS + dt + SOON; nextTime++) {
       const at = cubic((timesS[nextTime]! - fromS) / dt, dt)
-      probes.forEach((probe, n) => result.probesC[n]!.push(airC + at(...ends.map(values => read(values, probe)) as [number, number, number, number])))
+      probes.forEach((probe, n) =>
+        result.probesC[n]!.push(
+          airC + at(...(ends.map(values => read(values, probe)) as [number, number, number, number])),
+        ),
+      )
     }
     for (; nextFrame < framesS.length && framesS[nextFrame]! <= fromS + dt + SOON; nextFrame++) {
       const at = cubic((framesS[nextFrame]! - fromS) / dt, dt)
       const frame = new Int16Array(grid.slots)
       const [before, after, rateBefore, rateAfter] = ends
-      forEachCell(grid, (slot) => { frame[slot] = Math.round(10 * (airC + at(before[slot]!, after[slot]!, rateBefore[slot]!, rateAfter[slot]!))) })
+      forEachCell(grid, slot => {
+        frame[slot] = Math.round(10 * (airC + at(before[slot]!, after[slot]!, rateBefore[slot]!, rateAfter[slot]!)))
+      })
       result.frames.push(frame)
     }
   }
@@ -148,11 +192,22 @@ export function* march(setup: Setup): Generator<Progress, March> {
       let drainPerS = field.lose(losses.filmWm2K, losses.emissivity, airC)
       const { drains } = field
       // Ties to bench, backing and jets: a drain on the rise, and a gain towards the other's temperature.
-      const ties: { slot: number, perS: number, toC: number }[] = resting.cells.map(({ slot, perS }) => ({ slot, perS, toC: backingC }))
-      for (const heating of running) heating.tie?.((slot, perS, toC) => { ties.push({ slot, perS, toC }) })
-      for (const { slot, perS } of ties) drainPerS = Math.max(drainPerS, drains[slot]! += perS)
+      const ties: { slot: number; perS: number; toC: number }[] = resting.cells.map(({ slot, perS }) => ({
+        slot,
+        perS,
+        toC: backingC,
+      }))
+      for (const heating of running)
+        heating.tie?.((slot, perS, toC) => {
+          ties.push({ slot, perS, toC })
+        })
+      for (const { slot, perS } of ties) drainPerS = Math.max(drainPerS, (drains[slot]! += perS))
       const eigenPerS = field.conductionPerS + drainPerS
-      const longestS = Math.min(reachOf(MOST_STAGES) / eigenPerS, resting.longestS, ...running.map(heating => heating.longestS))
+      const longestS = Math.min(
+        reachOf(MOST_STAGES) / eigenPerS,
+        resting.longestS,
+        ...running.map(heating => heating.longestS),
+      )
       const leftS = untilS - t
       let dt = Math.min(wantedS || FIRST_REACH / eigenPerS, longestS)
       // Two even steps rather than a long one and a crumb.
@@ -173,10 +228,15 @@ export function* march(setup: Setup): Generator<Progress, March> {
         for (const { slot, perS, toC } of ties) put(slot, perS * (toC - airC))
         powerW = 0
         for (const heating of running) {
-          const laid = heating.give(t, heating.moves ? (slot, perS) => {
-            put(slot, perS)
-            change.add(slot, -perS)
-          } : put)
+          const laid = heating.give(
+            t,
+            heating.moves
+              ? (slot, perS) => {
+                  put(slot, perS)
+                  change.add(slot, -perS)
+                }
+              : put,
+          )
           const then = heating.moves ? heating.give(t + dt, change.add) : laid
           powerW += (laid.powerW + then.powerW) / 2
           result.onPart = Math.min(result.onPart, laid.onPart, then.onPart)
@@ -191,7 +251,8 @@ export function* march(setup: Setup): Generator<Progress, March> {
         const trial = field.try(dt, eigenPerS, drift)
         result.stages += trial.stages
         const error = trial.worstK / (tolerance * scaleK)
-        if (!Number.isFinite(error)) throw new NoAnswer('with these figures the temperature runs away: check powers, films and sizes')
+        if (!Number.isFinite(error))
+          throw new NoAnswer('with these figures the temperature runs away: check powers, films and sizes')
         wantedS = dt * Math.min(3, Math.max(0.2, 0.8 / Math.cbrt(Math.max(error, 1e-6))))
         if (error <= 1 || dt <= FIRST_REACH / eigenPerS) break
         dt = Math.min(wantedS, 0.7 * dt)
@@ -202,7 +263,13 @@ export function* march(setup: Setup): Generator<Progress, March> {
       result.absorbedJ += powerW * dt
       if (Number.isFinite(resting.capacityJK)) {
         const [before, after] = [field.rise, field.riseAfter]
-        backingC += resting.cells.reduce((sum, { slot, wattsPerK }) => sum + wattsPerK * (airC + (before[slot]! + after[slot]!) / 2 - backingC), 0) * dt / resting.capacityJK
+        backingC +=
+          (resting.cells.reduce(
+            (sum, { slot, wattsPerK }) => sum + wattsPerK * (airC + (before[slot]! + after[slot]!) / 2 - backingC),
+            0,
+          ) *
+            dt) /
+          resting.capacityJK
       }
       const hottestC = field.take() + airC
       result.peakC = Math.max(result.peakC, hottestC)
@@ -213,7 +280,9 @@ export function* march(setup: Setup): Generator<Progress, March> {
     }
   }
   result.endC = field.rise.map(rise => rise + airC)
-  forEachCell(grid, (slot) => { result.storedJ += field.capacityOf(slot) * (result.endC[slot]! - startC) })
+  forEachCell(grid, slot => {
+    result.storedJ += field.capacityOf(slot) * (result.endC[slot]! - startC)
+  })
   return result
 }
 

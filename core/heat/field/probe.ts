@@ -3,7 +3,10 @@ import { slotAt, type Grid } from './grid'
 import type { Probe } from './march'
 import type { Place } from './setup'
 
-/** A probe this share of a cell outside the metal still counts as on its skin: stepped cells stand in and out by half of one. */
+/**
+ * A probe this share of a cell outside the metal still counts as on its skin: stepped cells stand in and out by half of
+ * one.
+ */
 const SKIN_SHARE = 0.9
 
 const AXES = [0, 1, 2] as const
@@ -27,13 +30,14 @@ function nearestCell(grid: Grid, at: Place): [number, number, number] | null {
 }
 
 /**
- * Reads a place as a weighted sum of cells: the nearest cell, and along each axis the slope to its neighbour on that side, or, at the skin,
- * the slope from the other side carried on. Exact for fields that are linear.
+ * Reads a place as a weighted sum of cells: the nearest cell, and along each axis the slope to its neighbour on that
+ * side, or, at the skin, the slope from the other side carried on. Exact for fields that are linear.
  * @throws NoAnswer where the place lies outside the metal
  */
 export function probeAt(grid: Grid, at: Place, name: string): Probe {
   const cell = nearestCell(grid, at)
-  if (!cell) throw new NoAnswer(`${name} at ${at.map(mm => Math.round(mm * 10) / 10).join(', ')} mm lies outside the metal`)
+  if (!cell)
+    throw new NoAnswer(`${name} at ${at.map(mm => Math.round(mm * 10) / 10).join(', ')} mm lies outside the metal`)
   const weights = new Map<number, number>()
   const add = (slot: number, weight: number) => weights.set(slot, (weights.get(slot) ?? 0) + weight)
   const own = slotAt(grid, ...cell)
@@ -42,7 +46,10 @@ export function probeAt(grid: Grid, at: Place, name: string): Probe {
     const off = (at[axis] - grid.originMm[axis]) / grid.stepMm[axis] - 0.5 - cell[axis]
     const towards = Math.sign(off) || 1
     for (const side of [towards, -towards]) {
-      const beside = slotAt(grid, ...cell.map((index, a) => a === axis ? index + side : index) as [number, number, number])
+      const beside = slotAt(
+        grid,
+        ...(cell.map((index, a) => (a === axis ? index + side : index)) as [number, number, number]),
+      )
       if (beside < 0) continue
       add(beside, off * side)
       add(own, -off * side)

@@ -2,13 +2,19 @@ import { erf } from '../../quantity/erf'
 import type { Face, Place } from './setup'
 import { forEachCell, slotAt, type Grid } from './grid'
 
-const AXES: Record<Face, { across: [0 | 1 | 2, 0 | 1 | 2], along: 0 | 1 | 2, fromTop: boolean }> = {
-  top: { across: [0, 1], along: 2, fromTop: true }, bottom: { across: [0, 1], along: 2, fromTop: false },
-  left: { across: [1, 2], along: 0, fromTop: false }, right: { across: [1, 2], along: 0, fromTop: true },
-  front: { across: [0, 2], along: 1, fromTop: false }, back: { across: [0, 2], along: 1, fromTop: true },
+const AXES: Record<Face, { across: [0 | 1 | 2, 0 | 1 | 2]; along: 0 | 1 | 2; fromTop: boolean }> = {
+  top: { across: [0, 1], along: 2, fromTop: true },
+  bottom: { across: [0, 1], along: 2, fromTop: false },
+  left: { across: [1, 2], along: 0, fromTop: false },
+  right: { across: [1, 2], along: 0, fromTop: true },
+  front: { across: [0, 2], along: 1, fromTop: false },
+  back: { across: [0, 2], along: 1, fromTop: true },
 }
 
-/** The cells seen from one side: for each column of cells, which slots its light falls on and what share of the column each takes. */
+/**
+ * The cells seen from one side: for each column of cells, which slots its light falls on and what share of the column
+ * each takes.
+ */
 export interface Seen {
   nu: number
   nv: number
@@ -21,7 +27,7 @@ export interface Seen {
 }
 
 /** Cells seen from a side. On a grid put together from a finer one the finer one says where its faces lie. */
-export function seenFrom(grid: Grid, face: Face, finer?: { grid: Grid, factor: number }): Seen {
+export function seenFrom(grid: Grid, face: Face, finer?: { grid: Grid; factor: number }): Seen {
   const { across: axes, along, fromTop } = AXES[face]
   const fine = finer?.grid ?? grid
   const factor = finer?.factor ?? 1
@@ -60,20 +66,32 @@ export function seenFrom(grid: Grid, face: Face, finer?: { grid: Grid, factor: n
   }
   start[nu * nv] = slots.length
   return {
-    nu, nv, axes, start, slot: Int32Array.from(slots), share: Float32Array.from(parts),
-    stepMm: [grid.stepMm[axes[0]], grid.stepMm[axes[1]]], originMm: [grid.originMm[axes[0]], grid.originMm[axes[1]]],
+    nu,
+    nv,
+    axes,
+    start,
+    slot: Int32Array.from(slots),
+    share: Float32Array.from(parts),
+    stepMm: [grid.stepMm[axes[0]], grid.stepMm[axes[1]]],
+    originMm: [grid.originMm[axes[0]], grid.originMm[axes[1]]],
   }
 }
 
 /** Share of a Gaussian (1/e² at the radius, along one axis) on each cell of a row, and the first cell of the list. */
-function shareByCell(at: number, radius: number, origin: number, step: number, cells: number): { from: number, shares: number[] } {
+function shareByCell(
+  at: number,
+  radius: number,
+  origin: number,
+  step: number,
+  cells: number,
+): { from: number; shares: number[] } {
   const reach = 2.2 * radius
   const from = Math.max(0, Math.floor((at - reach - origin) / step))
   const to = Math.min(cells - 1, Math.floor((at + reach - origin) / step))
   const shares: number[] = []
-  let left = erf((origin + from * step - at) * Math.SQRT2 / radius)
+  let left = erf(((origin + from * step - at) * Math.SQRT2) / radius)
   for (let cell = from; cell <= to; cell++) {
-    const right = erf((origin + (cell + 1) * step - at) * Math.SQRT2 / radius)
+    const right = erf(((origin + (cell + 1) * step - at) * Math.SQRT2) / radius)
     shares.push((right - left) / 2)
     left = right
   }
@@ -81,8 +99,8 @@ function shareByCell(at: number, radius: number, origin: number, step: number, c
 }
 
 /**
- * Spreads a Gaussian spot over the cells seen, giving each slot its share of the whole; cells are integrated over, not sampled, so that
- * the shares are right however small the spot. What passes beside the part is not given to anyone.
+ * Spreads a Gaussian spot over the cells seen, giving each slot its share of the whole; cells are integrated over, not
+ * sampled, so that the shares are right however small the spot. What passes beside the part is not given to anyone.
  * @returns the share of the spot that falls on the part
  */
 export function spread(seen: Seen, atMm: Place, radiusMm: number, give: (slot: number, share: number) => void): number {
@@ -108,8 +126,15 @@ export function seenAreaMm2(seen: Seen): number {
   return seen.share.reduce((sum, share) => sum + share, 0) * seen.stepMm[0] * seen.stepMm[1]
 }
 
-/** Where the part rests: the bottom area of the lowest layer by slot, mm², those parts of it whose middle `rests` along x. */
-export function restingMm2(grid: Grid, rests: (xMm: number) => boolean, finer?: { grid: Grid, factor: number }): Map<number, number> {
+/**
+ * Where the part rests: the bottom area of the lowest layer by slot, mm², those parts of it whose middle `rests` along
+ * x.
+ */
+export function restingMm2(
+  grid: Grid,
+  rests: (xMm: number) => boolean,
+  finer?: { grid: Grid; factor: number },
+): Map<number, number> {
   const fine = finer?.grid ?? grid
   const factor = finer?.factor ?? 1
   const area = fine.stepMm[0] * fine.stepMm[1]

@@ -26,6 +26,15 @@ export function lying(x0: number, x1: number, cy: number, cz: number, radius: nu
   return (x, y, z) => upright(y, z, x)
 }
 
-export const together = (...solids: readonly Distance[]): Distance => (x, y, z) => solids.reduce((least, solid) => Math.min(least, solid(x, y, z)), Infinity)
-export const without = (solid: Distance, hollow: Distance): Distance => (x, y, z) => Math.max(solid(x, y, z), -hollow(x, y, z))
-export const moved = (solid: Distance, [dx, dy, dz]: readonly [number, number, number]): Distance => (x, y, z) => solid(x - dx, y - dy, z - dz)
+export const together =
+  (...solids: readonly Distance[]): Distance =>
+  (x, y, z) =>
+    solids.reduce((least, solid) => Math.min(least, solid(x, y, z)), Infinity)
+export const without =
+  (solid: Distance, hollow: Distance): Distance =>
+  (x, y, z) =>
+    Math.max(solid(x, y, z), -hollow(x, y, z))
+export const moved =
+  (solid: Distance, [dx, dy, dz]: readonly [number, number, number]): Distance =>
+  (x, y, z) =>
+    solid(x - dx, y - dy, z - dz)

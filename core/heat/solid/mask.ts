@@ -4,7 +4,10 @@ import { insideMesh } from './mesh'
 import type { Shape } from './shape.schema'
 import { solidOf, type Solid } from './simple'
 
-/** A part cut into equal cells. Cell (i, j, k) is number i + nx·(j + ny·k); its middle lies at origin + (i + ½, j + ½, k + ½)·step. */
+/**
+ * A part cut into equal cells. Cell (i, j, k) is number i + nx·(j + ny·k); its middle lies at origin + (i + ½, j + ½, k
+ * + ½)·step.
+ */
 export interface Mask {
   nx: number
   ny: number
@@ -25,7 +28,9 @@ export const MOST_SOLID_CELLS = 2_000_000
 
 const round2 = (value: number) => Math.ceil(value * 100) / 100
 function refuse(what: string, count: number, most: number, cellMm: number): never {
-  throw new NoAnswer(`${what} of ${cellMm} mm are ${Math.round(count / 1000)} thousand, more than the ${Math.round(most / 1e6)} million that fit: the least cell for this part is about ${round2(cellMm * Math.cbrt(count / most) * 1.02)} mm`)
+  throw new NoAnswer(
+    `${what} of ${cellMm} mm are ${Math.round(count / 1000)} thousand, more than the ${Math.round(most / 1e6)} million that fit: the least cell for this part is about ${round2(cellMm * Math.cbrt(count / most) * 1.02)} mm`,
+  )
 }
 
 function bounded(shape: Exclude<Shape, { kind: 'voxels' | 'mesh' }>): Solid & { originMm: [number, number, number] } {
@@ -33,7 +38,11 @@ function bounded(shape: Exclude<Shape, { kind: 'voxels' | 'mesh' }>): Solid & { 
   const parts = shape.parts.map(part => ({ ...solidOf(part.shape), at: part.atMm }))
   const low = [0, 1, 2].map(axis => Math.min(...parts.map(part => part.at[axis]!))) as [number, number, number]
   const high = [0, 1, 2].map(axis => Math.max(...parts.map(part => part.at[axis]! + part.sizeMm[axis]!)))
-  return { originMm: low, sizeMm: high.map((value, axis) => value - low[axis]!) as [number, number, number], distance: together(...parts.map(part => moved(part.distance, part.at))) }
+  return {
+    originMm: low,
+    sizeMm: high.map((value, axis) => value - low[axis]!) as [number, number, number],
+    distance: together(...parts.map(part => moved(part.distance, part.at))),
+  }
 }
 
 /**
@@ -43,10 +52,13 @@ function bounded(shape: Exclude<Shape, { kind: 'voxels' | 'mesh' }>): Solid & { 
 export function cut(shape: Shape, cellMm: number): Mask {
   if (shape.kind === 'voxels') {
     const { nx, ny, nz } = shape
-    if (nx * ny * nz > MOST_BOX_CELLS) throw new NoAnswer(`${nx} × ${ny} × ${nz} cells are more than the ${MOST_BOX_CELLS / 1e6} million that fit`)
+    if (nx * ny * nz > MOST_BOX_CELLS)
+      throw new NoAnswer(`${nx} × ${ny} × ${nz} cells are more than the ${MOST_BOX_CELLS / 1e6} million that fit`)
     const solid = new Uint8Array(nx * ny * nz)
     let at = 0
-    shape.runs.forEach((run, index) => { solid.fill(index % 2, at, at += run) })
+    shape.runs.forEach((run, index) => {
+      solid.fill(index % 2, at, (at += run))
+    })
     return finish({ nx, ny, nz, stepMm: [cellMm, cellMm, cellMm], originMm: [0, 0, 0], solid, distance: null }, cellMm)
   }
   const { sizeMm, originMm, ...inside } = shape.kind === 'mesh' ? insideMesh(shape.trianglesMm) : bounded(shape)
@@ -61,17 +73,24 @@ export function cut(shape: Shape, cellMm: number): Mask {
       const z = originMm[2] + (k + 0.5) * stepMm[2]
       for (let j = 0; j < ny; j++) {
         const y = originMm[1] + (j + 0.5) * stepMm[1]
-        for (let i = 0; i < nx; i++) solid[at++] = inside.distance(originMm[0] + (i + 0.5) * stepMm[0], y, z) < 0 ? 1 : 0
+        for (let i = 0; i < nx; i++)
+          solid[at++] = inside.distance(originMm[0] + (i + 0.5) * stepMm[0], y, z) < 0 ? 1 : 0
       }
     }
   }
-  return finish({ nx, ny, nz, stepMm, originMm, solid, distance: 'distance' in inside ? inside.distance : null }, cellMm)
+  return finish(
+    { nx, ny, nz, stepMm, originMm, solid, distance: 'distance' in inside ? inside.distance : null },
+    cellMm,
+  )
 }
 
 function finish(mask: Omit<Mask, 'count'>, cellMm: number): Mask {
   let count = 0
   for (const cell of mask.solid) count += cell
-  if (count === 0) throw new NoAnswer(`no cell of ${cellMm} mm lies in the metal: the walls are thinner than the cells, take smaller ones`)
+  if (count === 0)
+    throw new NoAnswer(
+      `no cell of ${cellMm} mm lies in the metal: the walls are thinner than the cells, take smaller ones`,
+    )
   if (count > MOST_SOLID_CELLS) refuse('Solid cells', count, MOST_SOLID_CELLS, cellMm)
   return { ...mask, count }
 }

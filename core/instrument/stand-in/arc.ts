@@ -17,12 +17,14 @@ const RISES_S = 0.15
 const PEDAL_SHARE = 0.015
 const LENGTH_V = 0.5
 
-/** A machine's own readout: nothing between arcs; current and voltage while it burns, after the conventional load line. */
+/**
+ * A machine's own readout: nothing between arcs; current and voltage while it burns, after the conventional load line.
+ */
 export const arc: StandIn<typeof setup> = {
   setup,
   start({ setA, gun, arcS, restS }, seed, perSecond) {
     const [base, slope] = LOAD_V[gun]
-    return (n) => {
+    return n => {
       const within = (n / perSecond) % (arcS + restS)
       if (within >= arcS) return [0, 0]
       const pedal = 1 + PEDAL_SHARE * normalAt(seed, Math.floor(n / perSecond))

@@ -20,6 +20,11 @@ export const caliper: StandIn<typeof setup> = {
   setup,
   start({ sizeMm }, seed, perSecond) {
     const error = ERROR_MM * (2 * evenAt(seed, -1) - 1)
-    return n => [Math.round((sizeMm + error + OPENED_MM * Math.exp(-n / perSecond / CLOSES_S) + THUMB_MM * normalAt(seed, n)) / RESOLUTION_MM) * RESOLUTION_MM]
+    return n => [
+      Math.round(
+        (sizeMm + error + OPENED_MM * Math.exp(-n / perSecond / CLOSES_S) + THUMB_MM * normalAt(seed, n)) /
+          RESOLUTION_MM,
+      ) * RESOLUTION_MM,
+    ]
   },
 }

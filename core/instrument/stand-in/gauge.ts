@@ -20,20 +20,21 @@ const RESOLUTION_KPA = 0.01
 const NOISE_KPA = 0.004
 
 /**
- * A pressure gauge on a closed part: the gas leaks out in proportion to its gauge pressure (a narrow crack, laminar), and its
- * temperature settles. Ideal gas law; the amount of gas at each time in closed form.
+ * A pressure gauge on a closed part: the gas leaks out in proportion to its gauge pressure (a narrow crack, laminar),
+ * and its temperature settles. Ideal gas law; the amount of gas at each time in closed form.
  */
 export const gauge: StandIn<typeof setup> = {
   setup,
   start({ startKPa, volumeL, leakSccm, startC, settlesC, settlesInS, baroKPa }, seed, perSecond) {
     // In cm³ at the standard state a kPa: what the volume holds for each kPa at the starting temperature.
-    const holdsPerKPa = volumeL * 1000 / STANDARD_KPA * ZERO_C_IN_K / (startC + ZERO_C_IN_K)
+    const holdsPerKPa = (((volumeL * 1000) / STANDARD_KPA) * ZERO_C_IN_K) / (startC + ZERO_C_IN_K)
     const decayPerS = startKPa > 0 ? leakSccm / 60 / (holdsPerKPa * startKPa) : 0
-    return (n) => {
+    return n => {
       const s = n / perSecond
       const absolute = baroKPa + startKPa * Math.exp(-decayPerS * s)
       const temperatureC = settlesC + (startC - settlesC) * Math.exp(-s / settlesInS)
-      const read = absolute * (temperatureC + ZERO_C_IN_K) / (startC + ZERO_C_IN_K) - baroKPa + NOISE_KPA * normalAt(seed, n)
+      const read =
+        (absolute * (temperatureC + ZERO_C_IN_K)) / (startC + ZERO_C_IN_K) - baroKPa + NOISE_KPA * normalAt(seed, n)
       return [Math.round(read / RESOLUTION_KPA) * RESOLUTION_KPA]
     }
   },

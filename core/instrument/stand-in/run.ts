@@ -9,7 +9,14 @@ import { scale } from './scale'
 import type { StandIn } from './stand-in'
 import { thermocouple } from './thermocouple'
 
-const STAND_INS: Readonly<Record<InstrumentId, StandIn<z.ZodType>>> = { thermocouple, infrared, caliper, scale, gauge, arc }
+const STAND_INS: Readonly<Record<InstrumentId, StandIn<z.ZodType>>> = {
+  thermocouple,
+  infrared,
+  caliper,
+  scale,
+  gauge,
+  arc,
+}
 
 /** A day at the fastest: nothing is taken up again later than that. */
 const MOST_BEHIND = 86_400 * FASTEST_PER_S
@@ -19,7 +26,12 @@ export const streamRequestSchema = z.object({
   instrument: z.enum(INSTRUMENT_IDS, { error: `one of ${INSTRUMENT_IDS.join(', ')}` }),
   setup: z.unknown(),
   perSecond: z.number().min(0.1).max(FASTEST_PER_S).default(4),
-  seed: z.number().int().min(0).max(2 ** 31).default(1),
+  seed: z
+    .number()
+    .int()
+    .min(0)
+    .max(2 ** 31)
+    .default(1),
   startedAt: z.iso.datetime(),
   from: z.number().int().min(0).max(MOST_BEHIND).default(0),
   /** A loose plug: the line goes dead each time after so many seconds, and can be taken up again. */
@@ -28,16 +40,24 @@ export const streamRequestSchema = z.object({
 export type StreamRequest = z.output<typeof streamRequestSchema>
 
 /** @returns what is wrong with how a stand-in is set, or null */
-export function setupTrouble({ instrument, setup }: Pick<StreamRequest, 'instrument' | 'setup'>): { path: string, message: string } | null {
+export function setupTrouble({
+  instrument,
+  setup,
+}: Pick<StreamRequest, 'instrument' | 'setup'>): { path: string; message: string } | null {
   const parsed = STAND_INS[instrument].setup.safeParse(setup)
-  return parsed.success ? null : { path: `setup.${parsed.error.issues[0]!.path.join('.')}`, message: parsed.error.issues[0]!.message }
+  return parsed.success
+    ? null
+    : { path: `setup.${parsed.error.issues[0]!.path.join('.')}`, message: parsed.error.issues[0]!.message }
 }
 
 /**
- * The readings of a stand-in as a run: `next()` gives the lines of the next reading, one a channel, from `from` on. What lies before
- * is worked through unsaid, so that a stream that was cut goes on as if it had not been.
+ * The readings of a stand-in as a run: `next()` gives the lines of the next reading, one a channel, from `from` on.
+ * What lies before is worked through unsaid, so that a stream that was cut goes on as if it had not been.
  */
-export function standInRun({ instrument, setup, perSecond, seed, startedAt, from }: StreamRequest): { n: () => number, next: () => ReadingLine[] } {
+export function standInRun({ instrument, setup, perSecond, seed, startedAt, from }: StreamRequest): {
+  n: () => number
+  next: () => ReadingLine[]
+} {
   const entry = STAND_INS[instrument]
   const values = entry.start(entry.setup.parse(setup), seed, perSecond)
   const startMs = Date.parse(startedAt)
@@ -47,8 +67,15 @@ export function standInRun({ instrument, setup, perSecond, seed, startedAt, from
     n: () => n,
     next() {
       const now = values(n)
-      const at = new Date(startMs + n / perSecond * 1000).toISOString()
-      const lines = INSTRUMENTS[instrument].channels.map(({ name, unit }, index): ReadingLine => ({ at, n, instrument, channel: name, value: Number(now[index]!.toFixed(4)), unit }))
+      const at = new Date(startMs + (n / perSecond) * 1000).toISOString()
+      const lines = INSTRUMENTS[instrument].channels.map(({ name, unit }, index): ReadingLine => ({
+        at,
+        n,
+        instrument,
+        channel: name,
+        value: Number(now[index]!.toFixed(4)),
+        unit,
+      }))
       n += 1
       return lines
     },

@@ -23,9 +23,11 @@ export const scale: StandIn<typeof setup> = {
     const bornG = inWater ? massG * (1 - WATER_GCM3 / densityGcm3) : massG
     const damping = inWater ? DAMPING_IN_WATER : DAMPING
     const rate = SWING_RAD_S * Math.sqrt(1 - damping ** 2)
-    return (n) => {
+    return n => {
       const s = n / perSecond
-      const swing = Math.exp(-damping * SWING_RAD_S * s) * (Math.cos(rate * s) + damping * SWING_RAD_S / rate * Math.sin(rate * s))
+      const swing =
+        Math.exp(-damping * SWING_RAD_S * s) *
+        (Math.cos(rate * s) + ((damping * SWING_RAD_S) / rate) * Math.sin(rate * s))
       return [Math.round((bornG * (1 - swing) + 0.3 * resolutionG * normalAt(seed, n)) / resolutionG) * resolutionG]
     }
   },

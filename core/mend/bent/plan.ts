@@ -13,12 +13,20 @@ const PRESSED_POINTS = -4
 
 /** A rim, flange or ear bent: pressed back warm, in steps, each measured. No metal is laid. */
 export const bent = mendKind({
-  id: 'bent', name: 'bent rim or ear', fields, words,
+  id: 'bent',
+  name: 'bent rim or ear',
+  fields,
+  words,
   plan: ({ values, bodies: [body], part }) => {
     const share = values.bentMm / values.overMm
     const steps = Math.min(MOST_STEPS, Math.max(2, Math.ceil(share / STEP_SHARE)))
     return {
-      ...PLAIN, wallMm: body.wallMm, joint: 'flat', laid: [], refused: share > TOO_FAR_SHARE ? 'bent-too-far' : null, risks: [{ code: 'pressed', points: PRESSED_POINTS }],
+      ...PLAIN,
+      wallMm: body.wallMm,
+      joint: 'flat',
+      laid: [],
+      refused: share > TOO_FAR_SHARE ? 'bent-too-far' : null,
+      risks: [{ code: 'pressed', points: PRESSED_POINTS }],
       opening: [],
       rebuild: [{ code: 'press-back', handMin: steps * PRESS_STEP_MIN + MEASURE_MIN }],
       checks: ['look', 'dye', part.moves === 'spins' ? 'run-out' : 'alignment'],

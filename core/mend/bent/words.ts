@@ -1,6 +1,6 @@
 /** What this mend says, by code. */
 export const words = {
   'press-back': 'Warm it, press it back in steps past true by its spring, and measure after each.',
-  'pressed': 'metal that was bent and pressed back',
+  pressed: 'metal that was bent and pressed back',
   'bent-too-far': 'Bent that far it is drawn and cracked inside: cut it off and make it new.',
 } as const

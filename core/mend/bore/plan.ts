@@ -12,15 +12,27 @@ const BORE_MOVES_POINTS = -2
 
 /** A bore or bearing seat worn, scored or cracked through: a skin inside, then boring. */
 export const bore = mendKind({
-  id: 'bore', name: 'bore or bearing seat', fields, words,
+  id: 'bore',
+  name: 'bore or bearing seat',
+  fields,
+  words,
   plan: ({ values, bodies: [body], opened }) => {
     const { boreMm, deepMm, lowMm } = values
-    const areaMm2 = boreMm && deepMm ? Math.PI * boreMm * deepMm : values.areaMm2 ?? (values.wideMm ?? 0) * (values.longMm ?? 0)
-    const volumeMm3 = boreMm && deepMm ? ringMm3(boreMm + 2 * lowMm, Math.max(0, boreMm - 2 * PROUD_MM), deepMm) : areaMm2 * (lowMm + PROUD_MM)
+    const areaMm2 =
+      boreMm && deepMm ? Math.PI * boreMm * deepMm : (values.areaMm2 ?? (values.wideMm ?? 0) * (values.longMm ?? 0))
+    const volumeMm3 =
+      boreMm && deepMm
+        ? ringMm3(boreMm + 2 * lowMm, Math.max(0, boreMm - 2 * PROUD_MM), deepMm)
+        : areaMm2 * (lowMm + PROUD_MM)
     const runMm = boreMm ? Math.PI * boreMm : Math.sqrt(areaMm2)
     const laid = areaMm2 > 0 ? [{ side: 1 as const, volumeMm3, runMm, wideMm: areaMm2 / runMm }] : []
     return {
-      ...PLAIN, wallMm: body.wallMm, joint: 'flat', laid, refused: areaMm2 > 0 ? null : 'no-area', risks: [{ code: 'bore-moves', points: BORE_MOVES_POINTS }],
+      ...PLAIN,
+      wallMm: body.wallMm,
+      joint: 'flat',
+      laid,
+      refused: areaMm2 > 0 ? null : 'no-area',
+      risks: [{ code: 'bore-moves', points: BORE_MOVES_POINTS }],
       opening: [...(opened ? [] : [{ code: 'scrub-bore', handMin: SCRUB_MIN }]), wipe],
       rebuild: [{ code: 'bore-to-size', handMin: MILL_FIND_MIN, machineMin: BORE_MIN, mill: true }],
       checks: ['look', 'bore', 'fit'],

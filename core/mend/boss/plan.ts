@@ -10,11 +10,23 @@ const GROOVE = { sides: 1, includedDeg: 70, rootRadiusMm: 1.5, landMm: 0, capMm:
 
 /** A boss or port cracked, broken open or gone: closed or built anew, then its thread. */
 export const boss = mendKind({
-  id: 'boss', name: 'boss', fields, words,
-  plan: (input) => {
+  id: 'boss',
+  name: 'boss',
+  fields,
+  words,
+  plan: input => {
     const { values, opened } = input
     const wallMm = (bossOf(values.thread, values.bossMm) - values.thread.majorMm) / 2
-    const split = values.state.includes('cracked') && !values.state.includes('gone') && wallMm > 0 ? grooved({ ...GROOVE, wallMm, runMm: values.deepMm }) : null
-    return planThread(input, split?.laid.map(laid => ({ laid, work: { code: 'open-boss', handMin: opened ? 0 : CUT_START_MIN + split.removedMm3 / 1000 * CUT_MIN_PER_CM3 } })) ?? [])
+    const split =
+      values.state.includes('cracked') && !values.state.includes('gone') && wallMm > 0
+        ? grooved({ ...GROOVE, wallMm, runMm: values.deepMm })
+        : null
+    return planThread(
+      input,
+      split?.laid.map(laid => ({
+        laid,
+        work: { code: 'open-boss', handMin: opened ? 0 : CUT_START_MIN + (split.removedMm3 / 1000) * CUT_MIN_PER_CM3 },
+      })) ?? [],
+    )
   },
 })

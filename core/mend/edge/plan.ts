@@ -9,13 +9,30 @@ const EDGE_MIN_PER_CM2 = 1.2
 
 /** An edge, corner, blade tip or lip that is gone: built up in beads, proud all round. */
 export const edge = mendKind({
-  id: 'edge', name: 'lost edge', fields, words,
+  id: 'edge',
+  name: 'lost edge',
+  fields,
+  words,
   plan: ({ values, bodies: [body], opened }) => {
-    const [long, wide, high] = [values.longMm + 2 * values.proudMm, values.wideMm + 2 * values.proudMm, values.highMm + values.proudMm]
+    const [long, wide, high] = [
+      values.longMm + 2 * values.proudMm,
+      values.wideMm + 2 * values.proudMm,
+      values.highMm + values.proudMm,
+    ]
     const laid = [{ side: 1 as const, volumeMm3: long * wide * high, runMm: long, wideMm: wide + 2 * high }]
     return {
-      ...PLAIN, wallMm: Math.min(body.wallMm, values.wideMm), joint: 'edge', laid,
-      opening: [...(opened ? [] : [{ code: 'square-edge', handMin: CUT_START_MIN + DRESS_EDGE_MIN + EDGE_MIN_PER_CM2 * long * wide / 100 }]), wipe],
+      ...PLAIN,
+      wallMm: Math.min(body.wallMm, values.wideMm),
+      joint: 'edge',
+      laid,
+      opening: [
+        ...(opened
+          ? []
+          : [
+              { code: 'square-edge', handMin: CUT_START_MIN + DRESS_EDGE_MIN + (EDGE_MIN_PER_CM2 * long * wide) / 100 },
+            ]),
+        wipe,
+      ],
       rebuild: [dressing('blend', laid)],
       checks: ['look', 'fit'],
     }

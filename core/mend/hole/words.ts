@@ -2,5 +2,5 @@
 export const words = {
   'open-hole': 'Clean the hole to bright metal and round its far edge.',
   'drill-plating': 'Drill the plating out one size and chamfer it; grinding smears it in.',
-  'cone': 'Open it to a cone from the side it is filled from; run right round the base before closing in.',
+  cone: 'Open it to a cone from the side it is filled from; run right round the base before closing in.',
 } as const

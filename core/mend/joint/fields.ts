@@ -1,6 +1,11 @@
 import { maybe, needed, neededChoice, sides } from '../../field/field'
 
-export const JOINTS = { butt: 'edge to edge', tee: 'one standing on the other', lap: 'one over the other', corner: 'at a corner' } as const
+export const JOINTS = {
+  butt: 'edge to edge',
+  tee: 'one standing on the other',
+  lap: 'one over the other',
+  corner: 'at a corner',
+} as const
 
 export const fields = {
   joint: neededChoice('The two meet', JOINTS),

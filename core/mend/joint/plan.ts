@@ -14,23 +14,61 @@ const BUTT_DEG = 60
 const THICKER_SHARE = 0.3
 const TWO_METALS_POINTS = -3
 
-/** Two bodies joined: butt, tee, lap or corner, by joint, leg and run, set out by the thinner one with the arc held on the thicker. */
+/**
+ * Two bodies joined: butt, tee, lap or corner, by joint, leg and run, set out by the thinner one with the arc held on
+ * the thicker.
+ */
 export const joint = mendKind({
-  id: 'joint', name: 'joint of two pieces', fields, words,
+  id: 'joint',
+  name: 'joint of two pieces',
+  fields,
+  words,
   plan: ({ values, bodies: [a, second], part, opened }) => {
     const b = second ?? a
     const [thinMm, thickMm] = [Math.min(a.wallMm, b.wallMm), Math.max(a.wallMm, b.wallMm)]
     const legMm = values.legMm ?? thinMm
     const risks = a.alloy.family === b.alloy.family ? [] : [{ code: 'two-metals', points: TWO_METALS_POINTS }]
     // The thinner sets it out; the arc, held on the thicker, asks for a share of what that has more.
-    const common = { ...PLAIN, wallMm: thinMm + THICKER_SHARE * (thickMm - thinMm), risks, checks: ['look', 'alignment', ...(part.does === 'static' ? [] : ['dye'])] }
+    const common = {
+      ...PLAIN,
+      wallMm: thinMm + THICKER_SHARE * (thickMm - thinMm),
+      risks,
+      checks: ['look', 'alignment', ...(part.does === 'static' ? [] : ['dye'])],
+    }
     const fit = { code: 'fit-joint', handMin: JOINT_FIT_MIN }
     if (values.joint === 'butt') {
       const square = thinMm <= SQUARE_TO_MM
-      const found = grooved({ sides: square ? 1 : values.sidesWelded, includedDeg: BUTT_DEG, rootRadiusMm: square ? 0.5 : 1, landMm: square ? 0 : 1, capMm: 1, wallMm: thinMm, runMm: values.lengthMm })
-      return { ...common, joint: 'butt', laid: found.laid, removedMm3: opened || square ? 0 : found.removedMm3, refused: found.refused, opening: [...(opened || square ? [] : cutting('bevel-joint', found.removedMm3)), wipe, fit], rebuild: [dressing('rough', found.laid)] }
+      const found = grooved({
+        sides: square ? 1 : values.sidesWelded,
+        includedDeg: BUTT_DEG,
+        rootRadiusMm: square ? 0.5 : 1,
+        landMm: square ? 0 : 1,
+        capMm: 1,
+        wallMm: thinMm,
+        runMm: values.lengthMm,
+      })
+      return {
+        ...common,
+        joint: 'butt',
+        laid: found.laid,
+        removedMm3: opened || square ? 0 : found.removedMm3,
+        refused: found.refused,
+        opening: [...(opened || square ? [] : cutting('bevel-joint', found.removedMm3)), wipe, fit],
+        rebuild: [dressing('rough', found.laid)],
+      }
     }
-    const laid: Laid[] = Array.from({ length: values.sidesWelded }, (_, n) => ({ side: (n + 1) as 1 | 2, volumeMm3: filletMm3(legMm, values.lengthMm), runMm: values.lengthMm, wideMm: legMm * Math.SQRT2 }))
-    return { ...common, joint: values.joint, laid, opening: [...(opened ? [] : [{ code: 'bare', handMin: 1 + values.lengthMm / 100 }]), wipe, fit], rebuild: [dressing('rough', laid)] }
+    const laid: Laid[] = Array.from({ length: values.sidesWelded }, (_, n) => ({
+      side: (n + 1) as 1 | 2,
+      volumeMm3: filletMm3(legMm, values.lengthMm),
+      runMm: values.lengthMm,
+      wideMm: legMm * Math.SQRT2,
+    }))
+    return {
+      ...common,
+      joint: values.joint,
+      laid,
+      opening: [...(opened ? [] : [{ code: 'bare', handMin: 1 + values.lengthMm / 100 }]), wipe, fit],
+      rebuild: [dressing('rough', laid)],
+    }
   },
 })

@@ -7,14 +7,29 @@ import { words } from './words'
 
 /** A plate, gusset or fish-plate over an arm: fillets along its edges and round its tapered ends. */
 export const plate = mendKind({
-  id: 'plate', name: 'plate over an arm', fields, words,
+  id: 'plate',
+  name: 'plate over an arm',
+  fields,
+  words,
   plan: ({ values, bodies: [body], part, opened }) => {
     const legMm = Math.min(values.plateMm, body.wallMm)
     const runMm = taperedRoundMm(values.longMm, values.wideMm)
     const laid = [{ side: 1 as const, volumeMm3: filletMm3(legMm, runMm), runMm, wideMm: legMm * Math.SQRT2 }]
     return {
-      ...PLAIN, wallMm: (legMm + Math.max(values.plateMm, body.wallMm)) / 2, joint: 'lap', laid,
-      opening: [...(opened ? [] : [{ code: 'cut-plate', handMin: PLATE_CUT_MIN }, { code: 'bare', handMin: 3 }]), wipe, { code: 'tack-plate', handMin: LOCATE_MIN }],
+      ...PLAIN,
+      wallMm: (legMm + Math.max(values.plateMm, body.wallMm)) / 2,
+      joint: 'lap',
+      laid,
+      opening: [
+        ...(opened
+          ? []
+          : [
+              { code: 'cut-plate', handMin: PLATE_CUT_MIN },
+              { code: 'bare', handMin: 3 },
+            ]),
+        wipe,
+        { code: 'tack-plate', handMin: LOCATE_MIN },
+      ],
       rebuild: [dressing('rough', laid)],
       checks: ['look', 'fit', ...(part.does === 'static' ? [] : ['dye'])],
     }

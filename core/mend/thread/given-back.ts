@@ -8,18 +8,39 @@ import type { State, Way } from './states.table'
 /** Bored out to bright metal all round before it is filled, and left proud, mm. Common practice, no source. */
 const BRIGHT_MM = 1
 const PROUD_MM = 1.5
-/** A slug over the thread's major, the leg of the weld round a new boss, and how deep and wide a thread is cast round a screw. Common practice, no source. */
+/**
+ * A slug over the thread's major, the leg of the weld round a new boss, and how deep and wide a thread is cast round a
+ * screw. Common practice, no source.
+ */
 const SLUG_OVER_THREAD = 1.7
 const BOSS_LEG_MM = 5
 const CAST_DEPTH = 0.6
 const CAST_WIDE_MM = 3
 
-export interface GivenBack { laid: Laid[], removedMm3: number, opening: Work[], rebuild: Work[], wallMm: number }
+export interface GivenBack {
+  laid: Laid[]
+  removedMm3: number
+  opening: Work[]
+  rebuild: Work[]
+  wallMm: number
+}
 
 /** What a way of giving a thread back lays, takes away and asks of hand and machine; closed forms. */
-export function givenBack(way: Way, thread: Thread, deepMm: number, bossMm: number, states: readonly State[], opened: boolean): GivenBack {
+export function givenBack(
+  way: Way,
+  thread: Thread,
+  deepMm: number,
+  bossMm: number,
+  states: readonly State[],
+  opened: boolean,
+): GivenBack {
   const { majorMm } = thread
-  const out: Work[] = opened ? [] : [...(states.includes('failed-insert') ? [{ code: 'insert-out', handMin: INSERT_OUT_MIN }] : []), ...(states.includes('broken-stud') ? [{ code: 'stud-out', handMin: STUD_OUT_MIN }] : [])]
+  const out: Work[] = opened
+    ? []
+    : [
+        ...(states.includes('failed-insert') ? [{ code: 'insert-out', handMin: INSERT_OUT_MIN }] : []),
+        ...(states.includes('broken-stud') ? [{ code: 'stud-out', handMin: STUD_OUT_MIN }] : []),
+      ]
   const tap: Work = { code: 'drill-tap', handMin: 2, machineMin: DRILL_TAP_MIN }
   const find = { handMin: MILL_FIND_MIN, mill: true } as const
   switch (way) {
@@ -27,27 +48,89 @@ export function givenBack(way: Way, thread: Thread, deepMm: number, bossMm: numb
       const holeMm = majorMm + 2 * BRIGHT_MM
       const removedMm3 = opened ? 0 : ringMm3(holeMm, majorMm, deepMm)
       return {
-        wallMm: Math.max(3, (bossMm - majorMm) / 2), removedMm3, laid: [{ side: 1, volumeMm3: ringMm3(holeMm, 0, deepMm + PROUD_MM), runMm: Math.PI * holeMm / 2, wideMm: holeMm / 2 }],
-        opening: [...out, ...(opened ? [] : [{ code: 'bore-bright', handMin: 3 }])], rebuild: [{ code: 'face-boss', ...find, machineMin: FACE_CUT_MIN * 3 }, tap],
+        wallMm: Math.max(3, (bossMm - majorMm) / 2),
+        removedMm3,
+        laid: [
+          {
+            side: 1,
+            volumeMm3: ringMm3(holeMm, 0, deepMm + PROUD_MM),
+            runMm: (Math.PI * holeMm) / 2,
+            wideMm: holeMm / 2,
+          },
+        ],
+        opening: [...out, ...(opened ? [] : [{ code: 'bore-bright', handMin: 3 }])],
+        rebuild: [{ code: 'face-boss', ...find, machineMin: FACE_CUT_MIN * 3 }, tap],
       }
     }
     case 'pressed-slug': {
       const slugMm = SLUG_OVER_THREAD * majorMm
       const rim = weldGroove(USUAL_CHAMFER_MM, USUAL_CHAMFER_MM, 0)
       return {
-        wallMm: Math.max(3, (bossMm - slugMm) / 2), removedMm3: ringMm3(slugMm, majorMm, deepMm), laid: ([1, 2] as const).map(side => ({ side, volumeMm3: rim.areaMm2 * Math.PI * slugMm, runMm: Math.PI * slugMm, wideMm: rim.wideMm })),
-        opening: [...out, { code: 'bore-slug', ...find, machineMin: BORE_MIN }, { code: 'shrink-slug', handMin: 6 }], rebuild: [{ code: 'face-boss', ...find, machineMin: FACE_CUT_MIN * 2 }, tap],
+        wallMm: Math.max(3, (bossMm - slugMm) / 2),
+        removedMm3: ringMm3(slugMm, majorMm, deepMm),
+        laid: ([1, 2] as const).map(side => ({
+          side,
+          volumeMm3: rim.areaMm2 * Math.PI * slugMm,
+          runMm: Math.PI * slugMm,
+          wideMm: rim.wideMm,
+        })),
+        opening: [...out, { code: 'bore-slug', ...find, machineMin: BORE_MIN }, { code: 'shrink-slug', handMin: 6 }],
+        rebuild: [{ code: 'face-boss', ...find, machineMin: FACE_CUT_MIN * 2 }, tap],
       }
     }
-    case 'new-boss': return {
-      wallMm: Math.max(4, (bossMm - majorMm) / 2), removedMm3: 0, laid: [{ side: 1, volumeMm3: filletMm3(BOSS_LEG_MM, Math.PI * bossMm) * 2, runMm: Math.PI * bossMm, wideMm: BOSS_LEG_MM * Math.SQRT2 }],
-      opening: [...out, ...(opened || states.includes('gone') ? [] : [{ code: 'cut-boss-off', handMin: 6 }]), { code: 'turn-boss', handMin: 3, machineMin: 12 }, { code: 'set-boss', handMin: 6 }], rebuild: [{ code: 'face-boss', ...find, machineMin: FACE_CUT_MIN * 2 }, tap],
-    }
+    case 'new-boss':
+      return {
+        wallMm: Math.max(4, (bossMm - majorMm) / 2),
+        removedMm3: 0,
+        laid: [
+          {
+            side: 1,
+            volumeMm3: filletMm3(BOSS_LEG_MM, Math.PI * bossMm) * 2,
+            runMm: Math.PI * bossMm,
+            wideMm: BOSS_LEG_MM * Math.SQRT2,
+          },
+        ],
+        opening: [
+          ...out,
+          ...(opened || states.includes('gone') ? [] : [{ code: 'cut-boss-off', handMin: 6 }]),
+          { code: 'turn-boss', handMin: 3, machineMin: 12 },
+          { code: 'set-boss', handMin: 6 },
+        ],
+        rebuild: [{ code: 'face-boss', ...find, machineMin: FACE_CUT_MIN * 2 }, tap],
+      }
     case 'cast-on-screw': {
       const deep = Math.min(deepMm, CAST_DEPTH * majorMm)
-      return { wallMm: Math.max(3, (bossMm - majorMm) / 2), removedMm3: 0, laid: [{ side: 1, volumeMm3: ringMm3(majorMm + 2 * CAST_WIDE_MM, majorMm, deep), runMm: Math.PI * (majorMm + CAST_WIDE_MM), wideMm: CAST_WIDE_MM }], opening: [...out, { code: 'set-screw', handMin: 4 }], rebuild: [{ code: 'face-by-hand', handMin: 4 }] }
+      return {
+        wallMm: Math.max(3, (bossMm - majorMm) / 2),
+        removedMm3: 0,
+        laid: [
+          {
+            side: 1,
+            volumeMm3: ringMm3(majorMm + 2 * CAST_WIDE_MM, majorMm, deep),
+            runMm: Math.PI * (majorMm + CAST_WIDE_MM),
+            wideMm: CAST_WIDE_MM,
+          },
+        ],
+        opening: [...out, { code: 'set-screw', handMin: 4 }],
+        rebuild: [{ code: 'face-by-hand', handMin: 4 }],
+      }
     }
-    case 'wire-insert': case 'solid-insert': return { wallMm: Math.max(3, (bossMm - majorMm) / 2), removedMm3: 0, laid: [], opening: out, rebuild: [{ code: way, handMin: way === 'wire-insert' ? 9 : 13, machineMin: 4 }] }
-    case 'longer-bolt': return { wallMm: Math.max(3, (bossMm - majorMm) / 2), removedMm3: 0, laid: [], opening: out, rebuild: [{ code: 'longer-bolt', handMin: 4 }] }
+    case 'wire-insert':
+    case 'solid-insert':
+      return {
+        wallMm: Math.max(3, (bossMm - majorMm) / 2),
+        removedMm3: 0,
+        laid: [],
+        opening: out,
+        rebuild: [{ code: way, handMin: way === 'wire-insert' ? 9 : 13, machineMin: 4 }],
+      }
+    case 'longer-bolt':
+      return {
+        wallMm: Math.max(3, (bossMm - majorMm) / 2),
+        removedMm3: 0,
+        laid: [],
+        opening: out,
+        rebuild: [{ code: 'longer-bolt', handMin: 4 }],
+      }
   }
 }

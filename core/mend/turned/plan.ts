@@ -10,16 +10,29 @@ const SCRUB_MIN = 2
 
 /** A groove or land round a turned part: its section all the way round, then turned to size. */
 export const turned = mendKind({
-  id: 'turned', name: 'groove of a turned part', fields, words,
+  id: 'turned',
+  name: 'groove of a turned part',
+  fields,
+  words,
   plan: ({ values, bodies: [body], opened }) => {
     const { turnedMm, wideMm, deepMm, proudMm } = values
     const volumeMm3 = ringMm3(turnedMm + 2 * proudMm, Math.max(0, turnedMm - 2 * deepMm), wideMm)
     const laid = [{ side: 1 as const, volumeMm3, runMm: Math.PI * (turnedMm - deepMm), wideMm }]
     return {
-      ...PLAIN, wallMm: Math.min(body.wallMm, deepMm), joint: 'groove', laid,
+      ...PLAIN,
+      wallMm: Math.min(body.wallMm, deepMm),
+      joint: 'groove',
+      laid,
       refused: 2 * deepMm >= turnedMm ? 'through-middle' : null,
       opening: [...(opened ? [] : [{ code: 'scrub', handMin: CUT_START_MIN + SCRUB_MIN }]), wipe],
-      rebuild: [{ code: 'turn-to-size', handMin: MILL_FIND_MIN, machineMin: facingCutsMm(proudMm).length * TURN_CUT_MIN, mill: true }],
+      rebuild: [
+        {
+          code: 'turn-to-size',
+          handMin: MILL_FIND_MIN,
+          machineMin: facingCutsMm(proudMm).length * TURN_CUT_MIN,
+          mill: true,
+        },
+      ],
       checks: ['look', 'fit', 'run-out'],
     }
   },

@@ -8,13 +8,31 @@ import { words } from './words'
 
 /** A fitted patch let in: a ring of bevel all round it. */
 export const window = mendKind({
-  id: 'window', name: 'patch let in', fields, words,
+  id: 'window',
+  name: 'patch let in',
+  fields,
+  words,
   plan: ({ values, bodies: [body], part, opened }) => {
     const wallMm = Math.min(body.wallMm, values.patchMm ?? body.wallMm)
-    const { laid, removedMm3, refused } = grooved({ ...values, sides: 1, landMm: 0, wallMm, runMm: patchRoundMm(values.wideMm, values.highMm, values.cornerMm) })
+    const { laid, removedMm3, refused } = grooved({
+      ...values,
+      sides: 1,
+      landMm: 0,
+      wallMm,
+      runMm: patchRoundMm(values.wideMm, values.highMm, values.cornerMm),
+    })
     return {
-      ...PLAIN, wallMm, joint: 'butt', laid, removedMm3: opened ? 0 : removedMm3, refused,
-      opening: [...(opened ? [] : [{ code: 'cut-window', handMin: PATCH_CUT_MIN }, ...cutting('bevel-window', removedMm3)]), wipe, { code: 'tack-patch', handMin: LOCATE_MIN }],
+      ...PLAIN,
+      wallMm,
+      joint: 'butt',
+      laid,
+      removedMm3: opened ? 0 : removedMm3,
+      refused,
+      opening: [
+        ...(opened ? [] : [{ code: 'cut-window', handMin: PATCH_CUT_MIN }, ...cutting('bevel-window', removedMm3)]),
+        wipe,
+        { code: 'tack-patch', handMin: LOCATE_MIN },
+      ],
       rebuild: [dressing(part.seat ? 'seat' : 'blend', laid)],
       checks: ['look', ...(part.does === 'static' ? [] : ['dye'])],
     }

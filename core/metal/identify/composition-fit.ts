@@ -11,8 +11,10 @@ export function limitsOf(alloy: Alloy, element: string): readonly [min: number, 
 
 /**
  * How well an analyser's reading fits an alloy's limits: 1 inside every limit, falling as a Gaussian outside.
- * One standard deviation of a reading is 8 % of it, at least 0.06 % (hand-held analysers on silicon and magnesium are no better): judgement.
- * Elements the reading does not list do not count; an element the limits do not list is held to 0.15 % (the usual "others").
+ * One standard deviation of a reading is 8 % of it, at least 0.06 % (hand-held analysers on silicon and magnesium are
+ * no better): judgement.
+ * Elements the reading does not list do not count; an element the limits do not list is held to 0.15 % (the usual
+ * "others").
  */
 export function compositionFit(pct: Readonly<Record<string, number>>, alloy: Alloy): number {
   let squares = 0

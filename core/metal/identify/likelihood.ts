@@ -4,7 +4,13 @@ import { FAMILIES, FAMILY_IDS, type FamilyId } from '../families.table'
 import { compositionFit } from './composition-fit'
 import type { Evidence } from './evidence'
 import {
-  INSTRUMENTS, MARK_READABLE_SHARE, MARK_TRUE_SHARE, WRONG_READING_SHARE, seenCount, seenLikelihood, type MeasuringTest,
+  INSTRUMENTS,
+  MARK_READABLE_SHARE,
+  MARK_TRUE_SHARE,
+  WRONG_READING_SHARE,
+  seenCount,
+  seenLikelihood,
+  type MeasuringTest,
 } from './likelihoods.table'
 import { readMark } from './read-mark'
 import { SEEN, TEST_IDS, type SeenTest, type TestId } from './tests.table'
@@ -29,16 +35,20 @@ function centre(alloy: Alloy, test: MeasuringTest): [mean: number, deviation: nu
   return [(low + high) / 2, Math.hypot((high - low) / Math.sqrt(12), scatter)]
 }
 
-/** Density of a reading for each family: the mean over its alloys, with a share of readings spread evenly over the instrument's span. */
+/**
+ * Density of a reading for each family: the mean over its alloys, with a share of readings spread evenly over the
+ * instrument's span.
+ */
 function measuredDensity(test: MeasuringTest, value: number, uncertainty: number): ByFamily {
   const { least, most } = INSTRUMENTS[test]
-  return FAMILY_IDS.map((id) => {
+  return FAMILY_IDS.map(id => {
     const alloys = ALLOYS_OF[id]
-    const mixture = alloys.reduce((sum, alloy) => {
-      const [mean, deviation] = centre(alloy, test)
-      const s = Math.hypot(deviation, uncertainty)
-      return sum + Math.exp(-0.5 * ((value - mean) / s) ** 2) / (s * Math.sqrt(2 * Math.PI))
-    }, 0) / alloys.length
+    const mixture =
+      alloys.reduce((sum, alloy) => {
+        const [mean, deviation] = centre(alloy, test)
+        const s = Math.hypot(deviation, uncertainty)
+        return sum + Math.exp(-0.5 * ((value - mean) / s) ** 2) / (s * Math.sqrt(2 * Math.PI))
+      }, 0) / alloys.length
     return (1 - WRONG_READING_SHARE) * mixture + WRONG_READING_SHARE / (most - least)
   })
 }
@@ -54,16 +64,31 @@ const USE_TOTALS: ByFamily = FAMILY_IDS.map(id => USES.reduce((sum, row) => sum 
 /** Likelihood of one piece of evidence under each family (to a common factor). */
 export function likelihoodOf(evidence: Evidence): ByFamily {
   switch (evidence.test) {
-    case 'density': return measuredDensity('density', evidence.gcm3, evidence.uncertaintyGcm3 ?? INSTRUMENTS.density.uncertainty)
-    case 'conductivity': return measuredDensity('conductivity', evidence.iacsPct, evidence.uncertaintyPct ?? INSTRUMENTS.conductivity.uncertainty)
-    case 'hardness': return measuredDensity('hardness', evidence.hb, INSTRUMENTS.hardness.uncertainty)
+    case 'density':
+      return measuredDensity('density', evidence.gcm3, evidence.uncertaintyGcm3 ?? INSTRUMENTS.density.uncertainty)
+    case 'conductivity':
+      return measuredDensity(
+        'conductivity',
+        evidence.iacsPct,
+        evidence.uncertaintyPct ?? INSTRUMENTS.conductivity.uncertainty,
+      )
+    case 'hardness':
+      return measuredDensity('hardness', evidence.hb, INSTRUMENTS.hardness.uncertainty)
     case 'mark': {
       const named = readMark(evidence.text).map(entry => entry.family)
       if (named.length === 0) return new Array<number>(N).fill(1)
-      return FAMILY_IDS.map(id => named.includes(id) ? MARK_TRUE_SHARE / named.length : (1 - MARK_TRUE_SHARE) / (N - named.length))
+      return FAMILY_IDS.map(id =>
+        named.includes(id) ? MARK_TRUE_SHARE / named.length : (1 - MARK_TRUE_SHARE) / (N - named.length),
+      )
     }
-    case 'composition': return FAMILY_IDS.map(id => Math.max(...ALLOYS_OF[id].map(alloy => compositionFit(evidence.pct, alloy)), 0) * (1 - WRONG_READING_SHARE) + WRONG_READING_SHARE)
-    case 'use': return useWeights(evidence.part).map((weight, index) => weight / USE_TOTALS[index]!)
+    case 'composition':
+      return FAMILY_IDS.map(
+        id =>
+          Math.max(...ALLOYS_OF[id].map(alloy => compositionFit(evidence.pct, alloy)), 0) * (1 - WRONG_READING_SHARE) +
+          WRONG_READING_SHARE,
+      )
+    case 'use':
+      return useWeights(evidence.part).map((weight, index) => weight / USE_TOTALS[index]!)
     default: {
       const seen = (SEEN[evidence.test] as readonly string[]).indexOf(evidence.seen)
       return FAMILY_IDS.map(id => seenLikelihood(evidence.test, id, seen))
@@ -75,26 +100,36 @@ const BINS = 48
 
 /** P(outcome | family) over all outcomes a test may have; rows are outcomes. Used to weigh a test before it is done. */
 export function outcomesOf(test: TestId): ByFamily[] {
-  if (isSeenTest(test)) return Array.from({ length: seenCount(test) }, (_, seen) => FAMILY_IDS.map(id => seenLikelihood(test, id, seen)))
+  if (isSeenTest(test))
+    return Array.from({ length: seenCount(test) }, (_, seen) => FAMILY_IDS.map(id => seenLikelihood(test, id, seen)))
   if (isMeasuring(test)) {
     const { least, most, uncertainty } = INSTRUMENTS[test]
     // Density is binned finely where aluminium lies; the two look-alikes fall in the end bins.
     const [from, to] = test === 'density' ? [2.5, 2.95] : [least, most]
-    const edges = [-Infinity, ...Array.from({ length: BINS - 1 }, (_, i) => from + (to - from) * (i + 0.5) / (BINS - 1)), Infinity]
-    return Array.from({ length: BINS }, (_, bin) => FAMILY_IDS.map((id) => {
-      const alloys = ALLOYS_OF[id]
-      const mixture = alloys.reduce((sum, alloy) => {
-        const [mean, deviation] = centre(alloy, test)
-        const s = Math.hypot(deviation, uncertainty)
-        return sum + normalShare((edges[bin + 1]! - mean) / s) - normalShare((edges[bin]! - mean) / s)
-      }, 0) / alloys.length
-      return (1 - WRONG_READING_SHARE) * mixture + WRONG_READING_SHARE / BINS
-    }))
+    const edges = [
+      -Infinity,
+      ...Array.from({ length: BINS - 1 }, (_, i) => from + ((to - from) * (i + 0.5)) / (BINS - 1)),
+      Infinity,
+    ]
+    return Array.from({ length: BINS }, (_, bin) =>
+      FAMILY_IDS.map(id => {
+        const alloys = ALLOYS_OF[id]
+        const mixture =
+          alloys.reduce((sum, alloy) => {
+            const [mean, deviation] = centre(alloy, test)
+            const s = Math.hypot(deviation, uncertainty)
+            return sum + normalShare((edges[bin + 1]! - mean) / s) - normalShare((edges[bin]! - mean) / s)
+          }, 0) / alloys.length
+        return (1 - WRONG_READING_SHARE) * mixture + WRONG_READING_SHARE / BINS
+      }),
+    )
   }
   if (test === 'use') return USES.map(row => FAMILY_IDS.map((id, index) => (row.weights[id] ?? 1) / USE_TOTALS[index]!))
   const share = test === 'mark' ? MARK_READABLE_SHARE : 1
   const right = test === 'mark' ? MARK_TRUE_SHARE : 0.97
-  const named = FAMILIES.map((_, reads) => FAMILY_IDS.map((_id, truth) => share * (reads === truth ? right : (1 - right) / (N - 1))))
+  const named = FAMILIES.map((_, reads) =>
+    FAMILY_IDS.map((_id, truth) => share * (reads === truth ? right : (1 - right) / (N - 1))),
+  )
   return share < 1 ? [...named, new Array<number>(N).fill(1 - share)] : named
 }
 

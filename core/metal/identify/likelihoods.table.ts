@@ -3,8 +3,9 @@ import { SEEN, type SeenTest } from './tests.table'
 
 /**
  * How often each thing is seen on a part of each family, in parts of a hundred, in the order of SEEN.
- * Source: judgement, from common practice, except the caustic spot (silicon leaves grey-brown, copper and zinc leave black,
- * the rest come up clear: common practice in scrap sorting) and vinegar (magnesium dissolves in weak acid: chemistry).
+ * Source: judgement, from common practice, except the caustic spot (silicon leaves grey-brown, copper and zinc leave
+ * black, the rest come up clear: common practice in scrap sorting) and vinegar (magnesium dissolves in weak acid:
+ * chemistry).
  * The rows need not sum to 100; they are normalised when read. Nothing is 0: any observer can be wrong.
  */
 type Row = readonly number[]
@@ -26,7 +27,7 @@ const FORM: Table = {
   'cast-al-mg': [1, 1, 1, 85, 12],
   'cast-al-cu': [1, 1, 2, 76, 20],
   'cast-al-zn': [1, 1, 1, 85, 12],
-  'magnesium': [3, 3, 2, 80, 12],
+  magnesium: [3, 3, 2, 80, 12],
   'zinc-alloy': [1, 1, 1, 92, 5],
 }
 
@@ -46,7 +47,7 @@ const SURFACE: Table = {
   'cast-al-mg': [62, 22, 13, 1, 2],
   'cast-al-cu': [72, 25, 1, 1, 1],
   'cast-al-zn': [74, 23, 1, 1, 1],
-  'magnesium': [22, 28, 45, 3, 2],
+  magnesium: [22, 28, 45, 3, 2],
   'zinc-alloy': [2, 36, 60, 1, 1],
 }
 
@@ -66,7 +67,7 @@ const FRACTURE: Table = {
   'cast-al-mg': [62, 38],
   'cast-al-cu': [75, 25],
   'cast-al-zn': [70, 30],
-  'magnesium': [86, 14],
+  magnesium: [86, 14],
   'zinc-alloy': [93, 7],
 }
 
@@ -86,16 +87,28 @@ const CAUSTIC: Table = {
   'cast-al-mg': [4, 14, 82],
   'cast-al-cu': [88, 10, 2],
   'cast-al-zn': [68, 20, 12],
-  'magnesium': [2, 4, 94],
+  magnesium: [2, 4, 94],
   'zinc-alloy': [52, 38, 10],
 }
 
 const STILL: Row = [3, 97]
 const VINEGAR: Table = {
-  'wrought-1xxx': STILL, 'wrought-2xxx': STILL, 'wrought-3xxx': STILL, 'wrought-5xxx': STILL, 'wrought-6xxx': STILL,
-  'wrought-7xxx-copper': STILL, 'wrought-7xxx-weldable': STILL, 'cast-al-si': STILL, 'cast-al-si-mg': STILL, 'cast-al-si-cu': STILL,
-  'die-cast-al-si-cu': STILL, 'cast-al-si-hypereutectic': STILL, 'cast-al-mg': STILL, 'cast-al-cu': STILL, 'cast-al-zn': STILL,
-  'magnesium': [97, 3],
+  'wrought-1xxx': STILL,
+  'wrought-2xxx': STILL,
+  'wrought-3xxx': STILL,
+  'wrought-5xxx': STILL,
+  'wrought-6xxx': STILL,
+  'wrought-7xxx-copper': STILL,
+  'wrought-7xxx-weldable': STILL,
+  'cast-al-si': STILL,
+  'cast-al-si-mg': STILL,
+  'cast-al-si-cu': STILL,
+  'die-cast-al-si-cu': STILL,
+  'cast-al-si-hypereutectic': STILL,
+  'cast-al-mg': STILL,
+  'cast-al-cu': STILL,
+  'cast-al-zn': STILL,
+  magnesium: [97, 3],
   'zinc-alloy': [22, 78],
 }
 
@@ -115,12 +128,17 @@ const ARC: Table = {
   'cast-al-mg': [58, 34, 3, 2, 3],
   'cast-al-cu': [42, 17, 1, 1, 39],
   'cast-al-zn': [52, 20, 15, 1, 12],
-  'magnesium': [3, 5, 28, 63, 1],
+  magnesium: [3, 5, 28, 63, 1],
   'zinc-alloy': [2, 8, 86, 3, 1],
 }
 
 export const SEEN_LIKELIHOODS: Readonly<Record<SeenTest, Table>> = {
-  form: FORM, surface: SURFACE, fracture: FRACTURE, causticSpot: CAUSTIC, vinegar: VINEGAR, arcTest: ARC,
+  form: FORM,
+  surface: SURFACE,
+  fracture: FRACTURE,
+  causticSpot: CAUSTIC,
+  vinegar: VINEGAR,
+  arcTest: ARC,
 }
 
 /** P(seen | family), normalised over what may be seen. */
@@ -139,7 +157,12 @@ export const MARK_READABLE_SHARE = 0.3
 /** How often a mark names the metal truly, where it names one (patterns are reused, makers change alloy): judgement. */
 export const MARK_TRUE_SHARE = 0.96
 
-export interface Instrument { readonly least: number, readonly most: number, readonly uncertainty: number, readonly scatter: number }
+export interface Instrument {
+  readonly least: number
+  readonly most: number
+  readonly uncertainty: number
+  readonly scatter: number
+}
 
 /**
  * The measuring tests: the span a reading may lie in, one standard deviation of a usual bench reading, and the scatter

@@ -2,12 +2,23 @@ import type { FamilyId } from '../families.table'
 
 /**
  * Designations found cast or stamped on parts, as patterns, and the family and alloy each names.
- * Sources, recalled from memory: Aluminum Association; EN 1706 (EN AC-), EN 573-3 (EN AW-); BS 1490 (LM) and the older British wrought
- * letters; JIS H 5202 and H 5302 (AC, ADC); NF A57 (A-S…); GB/T 1173 (ZL); ASTM B94 (AZ, AM); EN 1774 and EN 12844 (ZL, ZP).
+ * Sources, recalled from memory: Aluminum Association; EN 1706 (EN AC-), EN 573-3 (EN AW-); BS 1490 (LM) and the older
+ * British wrought letters; JIS H 5202 and H 5302 (AC, ADC); NF A57 (A-S…); GB/T 1173 (ZL); ASTM B94 (AZ, AM); EN 1774
+ * and EN 12844 (ZL, ZP).
  */
-export interface MarkRow { readonly pattern: RegExp, readonly family: FamilyId, readonly alloy?: string, readonly system: string }
+export interface MarkRow {
+  readonly pattern: RegExp
+  readonly family: FamilyId
+  readonly alloy?: string
+  readonly system: string
+}
 
-const mark = (system: string, pattern: RegExp, family: FamilyId, alloy?: string): MarkRow => ({ system, pattern, family, ...(alloy ? { alloy } : {}) })
+const mark = (system: string, pattern: RegExp, family: FamilyId, alloy?: string): MarkRow => ({
+  system,
+  pattern,
+  family,
+  ...(alloy ? { alloy } : {}),
+})
 
 export const MARKS: readonly MarkRow[] = [
   mark('EN 1706', /\bAC[- ]?421\d\d\b|\bALSI7MG/, 'cast-al-si-mg', 'A356'),

@@ -2,11 +2,18 @@ import { ALLOYS } from '../alloys.table'
 import { FAMILY_IDS, type FamilyId } from '../families.table'
 import { MARKS } from './marks.table'
 
-export interface ReadMark { family: FamilyId, alloy?: string, system: string }
+export interface ReadMark {
+  family: FamilyId
+  alloy?: string
+  system: string
+}
 
 const isFamily = (id: string): id is FamilyId => (FAMILY_IDS as readonly string[]).includes(id)
 
-/** By the Association's number: wrought first figure, castings by their series where the alloy itself is not in the table. */
+/**
+ * By the Association's number: wrought first figure, castings by their series where the alloy itself is not in the
+ * table.
+ */
 const SERIES: ReadonlyArray<readonly [RegExp, FamilyId]> = [
   [/\b1\d{3}\b/, 'wrought-1xxx'],
   [/\b2\d{3}\b/, 'wrought-2xxx'],
@@ -17,7 +24,8 @@ const SERIES: ReadonlyArray<readonly [RegExp, FamilyId]> = [
 
 /**
  * Reads a cast or stamped mark: every standard designation found in it, each once.
- * A bare four-figure number may be a part number; it counts only with a temper, `AW`, `AA`, or when it names an alloy of the table.
+ * A bare four-figure number may be a part number; it counts only with a temper, `AW`, `AA`, or when it names an alloy
+ * of the table.
  */
 export function readMark(text: string): ReadMark[] {
   const upper = text.toUpperCase().replace(/[._,;:/]+/g, ' ')
@@ -27,13 +35,18 @@ export function readMark(text: string): ReadMark[] {
   }
   if (found.size === 0) {
     for (const alloy of ALLOYS) {
-      if (alloy.form !== 'filler' && isFamily(alloy.family) && new RegExp(`(^|[^0-9A-Z])${alloy.name}(?![0-9A-Z])`).test(upper)) {
+      if (
+        alloy.form !== 'filler' &&
+        isFamily(alloy.family) &&
+        new RegExp(`(^|[^0-9A-Z])${alloy.name}(?![0-9A-Z])`).test(upper)
+      ) {
         found.set(alloy.family, { family: alloy.family, alloy: alloy.name, system: 'Aluminum Association' })
       }
     }
   }
   if (found.size === 0 && (/-(T\d|H\d|O\b|F\b)/.test(upper) || /\b(AA|AW)\b/.test(upper))) {
-    for (const [pattern, family] of SERIES) if (pattern.test(upper)) found.set(family, { family, system: 'Aluminum Association series' })
+    for (const [pattern, family] of SERIES)
+      if (pattern.test(upper)) found.set(family, { family, system: 'Aluminum Association series' })
   }
   return [...found.values()]
 }

@@ -7,10 +7,10 @@ import { askApart } from '../../pool/ask'
 const LARGEST_BODY = 1024 * 1024
 /** More values than the largest question takes. */
 const MOST_VALUES = 400_000
-const STATUS = { 'invalid-input': 422, 'no-answer': 409, 'unknown-question': 404, 'fault': 500 } as const
+const STATUS = { 'invalid-input': 422, 'no-answer': 409, 'unknown-question': 404, fault: 500 } as const
 
 /** Asks one question: the same answer as the command line's, as JSON. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   const name = getRouterParam(event, 'name', { decode: false }) ?? ''
   const invalid = (message: string, status = 422) => {
     setResponseStatus(event, status)
@@ -27,8 +27,7 @@ export default defineEventHandler(async (event) => {
   let input: unknown = {}
   try {
     if (body.trim() !== '') input = JSON.parse(body)
-  }
-  catch {
+  } catch {
     if (questions.get(name)) return invalid('the body is not JSON')
   }
   const outcome = await askApart(name, input, body.length)
@@ -36,7 +35,8 @@ export default defineEventHandler(async (event) => {
     setResponseHeader(event, 'retry-after', 5)
     return none(503, 'too many questions wait already: ask again in a few seconds')
   }
-  if (outcome.kind === 'too-long') return none(504, `it takes longer than ${outcome.seconds} s here: ask on the command line, or for less`)
+  if (outcome.kind === 'too-long')
+    return none(504, `it takes longer than ${outcome.seconds} s here: ask on the command line, or for less`)
   if (outcome.kind === 'broke') return none(500, 'it could not be worked out here')
   const { asked } = outcome
   if (!asked.ok) {

@@ -11,8 +11,11 @@ const TICK_MS = 50
 const MOST_AT_ONCE = 2000
 let open = 0
 
-/** A stand-in instrument's readings as lines of JSON, as they fall due; taken up again from any reading on. Format: docs/formats.md. */
-export default defineEventHandler(async (event) => {
+/**
+ * A stand-in instrument's readings as lines of JSON, as they fall due; taken up again from any reading on. Format:
+ * docs/formats.md.
+ */
+export default defineEventHandler(async event => {
   const refuse = (status: number, path: string, message: string) => {
     setResponseStatus(event, status)
     return { error: { kind: 'invalid-input', issues: [{ path, message }] } }
@@ -22,8 +25,7 @@ export default defineEventHandler(async (event) => {
   let asked: unknown
   try {
     asked = JSON.parse(body)
-  }
-  catch {
+  } catch {
     return refuse(422, '', 'the body is not JSON')
   }
   const parsed = streamRequestSchema.safeParse(asked)
@@ -45,24 +47,36 @@ export default defineEventHandler(async (event) => {
     open -= 1
   }
   open += 1
-  setResponseHeaders(event, { 'content-type': 'application/x-ndjson; charset=utf-8', 'cache-control': 'no-store', 'x-accel-buffering': 'no' })
+  setResponseHeaders(event, {
+    'content-type': 'application/x-ndjson; charset=utf-8',
+    'cache-control': 'no-store',
+    'x-accel-buffering': 'no',
+  })
   // The answer's own line: the request is closed as soon as its body has been read.
   event.node.res.on('close', end)
-  return new ReadableStream<Uint8Array>({
-    start(controller) {
-      timer = setInterval(() => {
-        // A reader that does not keep up gets the same readings later: each belongs to its number, not to when it is sent.
-        if ((controller.desiredSize ?? 1) <= 0) return
-        const due = Math.min(run.n() + MOST_AT_ONCE, Math.floor((Date.now() - startMs) / 1000 * perSecond) + 1)
-        let text = ''
-        while (run.n() < due) text += run.next().map(line => `${toJsonLine(line)}\n`).join('')
-        if (text) controller.enqueue(encoder.encode(text))
-        if (dropsAfterS !== undefined && Date.now() - openedMs > dropsAfterS * 1000) {
-          end()
-          controller.close()
-        }
-      }, TICK_MS)
+  return new ReadableStream<Uint8Array>(
+    {
+      start(controller) {
+        timer = setInterval(() => {
+          // A reader that does not keep up gets the same readings later: each belongs to its number, not to when it is
+          // sent.
+          if ((controller.desiredSize ?? 1) <= 0) return
+          const due = Math.min(run.n() + MOST_AT_ONCE, Math.floor(((Date.now() - startMs) / 1000) * perSecond) + 1)
+          let text = ''
+          while (run.n() < due)
+            text += run
+              .next()
+              .map(line => `${toJsonLine(line)}\n`)
+              .join('')
+          if (text) controller.enqueue(encoder.encode(text))
+          if (dropsAfterS !== undefined && Date.now() - openedMs > dropsAfterS * 1000) {
+            end()
+            controller.close()
+          }
+        }, TICK_MS)
+      },
+      cancel: end,
     },
-    cancel: end,
-  }, { highWaterMark: 64 })
+    { highWaterMark: 64 },
+  )
 })

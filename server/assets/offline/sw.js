@@ -3,20 +3,35 @@ const { version, files } = __PRECACHE__
 const CACHE = `wild-sparrow-${version}`
 
 // A new version waits until the pages of the old one are closed: they still want its files.
-self.addEventListener('install', (event) => {
+self.addEventListener('install', event => {
   event.waitUntil(caches.open(CACHE).then(cache => cache.addAll(files)))
 })
 
-self.addEventListener('activate', (event) => {
-  event.waitUntil(caches.keys().then(names => Promise.all(names.filter(name => name !== CACHE).map(name => caches.delete(name)))).then(() => self.clients.claim()))
+self.addEventListener('activate', event => {
+  event.waitUntil(
+    caches
+      .keys()
+      .then(names => Promise.all(names.filter(name => name !== CACHE).map(name => caches.delete(name))))
+      .then(() => self.clients.claim()),
+  )
 })
 
-self.addEventListener('fetch', (event) => {
+self.addEventListener('fetch', event => {
   const url = new URL(event.request.url)
-  if (event.request.method !== 'GET' || url.origin !== self.location.origin || url.pathname.startsWith('/api/') || url.pathname.startsWith('/schema/')) return
+  if (
+    event.request.method !== 'GET' ||
+    url.origin !== self.location.origin ||
+    url.pathname.startsWith('/api/') ||
+    url.pathname.startsWith('/schema/')
+  )
+    return
   if (event.request.mode === 'navigate') {
     // Every page is the same one; the newest where there is a server, the kept one where there is none.
-    event.respondWith(fetch(event.request).then(answer => answer.ok ? answer : caches.match('/')).catch(() => caches.match('/')))
+    event.respondWith(
+      fetch(event.request)
+        .then(answer => (answer.ok ? answer : caches.match('/')))
+        .catch(() => caches.match('/')),
+    )
     return
   }
   event.respondWith(caches.match(event.request, { ignoreSearch: false }).then(kept => kept ?? fetch(event.request)))

@@ -8,13 +8,13 @@ const MendStation = defineAsyncComponent(() => import('~/stations/mend/MendStati
 
 const STATIONS: Record<StationId, Component> = {
   'take-in': defineAsyncComponent(() => import('~/stations/take-in/TakeInStation.vue')),
-  'know': defineAsyncComponent(() => import('~/stations/know/KnowStation.vue')),
-  'call': defineAsyncComponent(() => import('~/stations/call/CallStation.vue')),
-  'open': defineAsyncComponent(() => import('~/stations/open/OpenStation.vue')),
-  'warm': defineAsyncComponent(() => import('~/stations/warm/WarmStation.vue')),
-  'weld': defineAsyncComponent(() => import('~/stations/weld/WeldStation.vue')),
-  'rebuild': defineAsyncComponent(() => import('~/stations/rebuild/RebuildStation.vue')),
-  'prove': defineAsyncComponent(() => import('~/stations/prove/ProveStation.vue')),
+  know: defineAsyncComponent(() => import('~/stations/know/KnowStation.vue')),
+  call: defineAsyncComponent(() => import('~/stations/call/CallStation.vue')),
+  open: defineAsyncComponent(() => import('~/stations/open/OpenStation.vue')),
+  warm: defineAsyncComponent(() => import('~/stations/warm/WarmStation.vue')),
+  weld: defineAsyncComponent(() => import('~/stations/weld/WeldStation.vue')),
+  rebuild: defineAsyncComponent(() => import('~/stations/rebuild/RebuildStation.vue')),
+  prove: defineAsyncComponent(() => import('~/stations/prove/ProveStation.vue')),
   'hand-over': defineAsyncComponent(() => import('~/stations/hand-over/HandOverStation.vue')),
 }
 const route = useRoute()

@@ -5,4 +5,6 @@ import StripPage from '~/bench/StripPage.vue'
 const HeatStation = defineAsyncComponent(() => import('~/stations/heat/HeatStation.vue'))
 </script>
 
-<template><StripPage current="warm"><HeatStation /></StripPage></template>
+<template>
+  <StripPage current="warm"><HeatStation /></StripPage>
+</template>

@@ -5,4 +5,6 @@ import StripPage from '~/bench/StripPage.vue'
 const PicturesStation = defineAsyncComponent(() => import('~/stations/pictures/PicturesStation.vue'))
 </script>
 
-<template><StripPage current="open"><PicturesStation /></StripPage></template>
+<template>
+  <StripPage current="open"><PicturesStation /></StripPage>
+</template>

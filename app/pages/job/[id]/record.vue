@@ -9,41 +9,114 @@ import { useShop } from '~/stores/shop'
 const store = useJob()
 const shop = useShop()
 const settings = useSettings()
-const record = computed(() => store.job && store.plan ? recordOf(store.job, store.plan, shop.kit, settings.system) : null)
+const record = computed(() =>
+  store.job && store.plan ? recordOf(store.job, store.plan, shop.kit, settings.system) : null,
+)
 const print = () => window.print()
 </script>
 
 <template>
   <article v-if="record && store.job" class="page record">
-    <div class="row no-print"><NuxtLink class="plain-button" :to="`/job/${store.job.id}/hand-over`">Back</NuxtLink><button type="button" class="plain-button strong" @click="print()">Print</button></div>
+    <div class="row no-print">
+      <NuxtLink class="plain-button" :to="`/job/${store.job.id}/hand-over`">Back</NuxtLink
+      ><button type="button" class="plain-button strong" @click="print()">Print</button>
+    </div>
     <header>
       <p class="quiet">{{ shop.kit.shop || 'Repair record' }}</p>
       <h1>{{ store.job.title }}</h1>
-      <p>{{ store.job.customer ? `For ${store.job.customer}. ` : '' }}Taken in {{ format(new Date(store.job.takenInAt), 'd MMMM yyyy') }}{{ store.job.handOver.handedAt ? `, handed over ${format(new Date(store.job.handOver.handedAt), 'd MMMM yyyy')}${store.job.handOver.handedTo ? ` to ${store.job.handOver.handedTo}` : ''}` : ', not handed over yet' }}.</p>
+      <p>
+        {{ store.job.customer ? `For ${store.job.customer}. ` : '' }}Taken in
+        {{ format(new Date(store.job.takenInAt), 'd MMMM yyyy')
+        }}{{
+          store.job.handOver.handedAt
+            ? `, handed over ${format(new Date(store.job.handOver.handedAt), 'd MMMM yyyy')}${store.job.handOver.handedTo ? ` to ${store.job.handOver.handedTo}` : ''}`
+            : ', not handed over yet'
+        }}.
+      </p>
     </header>
     <section v-for="section in record.sections" :key="section.title">
       <h2>{{ section.title }}</h2>
-      <dl><template v-for="line in section.lines" :key="line.label"><dt>{{ line.label }}</dt><dd>{{ line.text }}</dd></template></dl>
+      <dl>
+        <template v-for="line in section.lines" :key="line.label"
+          ><dt>{{ line.label }}</dt>
+          <dd>{{ line.text }}</dd></template
+        >
+      </dl>
     </section>
     <section v-if="record.log.length">
       <h2>What the puddle did</h2>
-      <table><thead><tr><th>At</th><th>Pass</th><th>Saw</th><th>Settings</th><th>Note</th></tr></thead><tbody><tr v-for="entry in record.log" :key="entry.id"><td class="figure small">{{ format(new Date(entry.at), 'd MMM HH:mm') }}</td><td>{{ entry.pass }}</td><td>{{ entry.saw }}</td><td class="figure small wraps">{{ entry.settings }}</td><td>{{ entry.note }}</td></tr></tbody></table>
+      <table>
+        <thead>
+          <tr>
+            <th>At</th>
+            <th>Pass</th>
+            <th>Saw</th>
+            <th>Settings</th>
+            <th>Note</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="entry in record.log" :key="entry.id">
+            <td class="figure small">{{ format(new Date(entry.at), 'd MMM HH:mm') }}</td>
+            <td>{{ entry.pass }}</td>
+            <td>{{ entry.saw }}</td>
+            <td class="figure small wraps">{{ entry.settings }}</td>
+            <td>{{ entry.note }}</td>
+          </tr>
+        </tbody>
+      </table>
     </section>
     <section v-if="record.acknowledged.length">
       <h2>Stop cautions, read and heeded</h2>
-      <ul><li v-for="entry in record.acknowledged" :key="entry.code"><b>{{ entry.name }}</b>, {{ format(new Date(entry.at), 'd MMM yyyy HH:mm') }}: {{ entry.text }}</li></ul>
+      <ul>
+        <li v-for="entry in record.acknowledged" :key="entry.code">
+          <b>{{ entry.name }}</b>, {{ format(new Date(entry.at), 'd MMM yyyy HH:mm') }}: {{ entry.text }}
+        </li>
+      </ul>
     </section>
-    <p class="quiet small">Worked out and recorded at the bench; where life depends on the part, local codes, its maker and licensed practice come first.</p>
+    <p class="quiet small">
+      Worked out and recorded at the bench; where life depends on the part, local codes, its maker and licensed practice
+      come first.
+    </p>
   </article>
   <p v-else class="page quiet">Working it out…</p>
 </template>
 
 <style scoped>
-.record { max-width: 820px; }
-header { border-bottom: 2px solid var(--soot); margin: 18px 0; }
-h2 { font-size: 1.05rem; margin: 18px 0 4px; }
-dl { display: grid; grid-template-columns: 190px 1fr; margin: 0; }
-dt { color: var(--slate); padding: 4px 8px 4px 0; border-bottom: 1px solid var(--hairline); }
-dd { margin: 0; padding: 4px 0; border-bottom: 1px solid var(--hairline); overflow-wrap: anywhere; }
-@media (max-width: 599px) { dl { grid-template-columns: 1fr; } dt { border: 0; padding-bottom: 0; } }
+.record {
+  max-width: 820px;
+}
+header {
+  border-bottom: 2px solid var(--soot);
+  margin: 18px 0;
+}
+h2 {
+  font-size: 1.05rem;
+  margin: 18px 0 4px;
+}
+dl {
+  display: grid;
+  grid-template-columns: 190px 1fr;
+  margin: 0;
+}
+dt {
+  color: var(--slate);
+  padding: 4px 8px 4px 0;
+  border-bottom: 1px solid var(--hairline);
+}
+dd {
+  margin: 0;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--hairline);
+  overflow-wrap: anywhere;
+}
+@media (max-width: 599px) {
+  dl {
+    grid-template-columns: 1fr;
+  }
+  dt {
+    border: 0;
+    padding-bottom: 0;
+  }
+}
 </style>
