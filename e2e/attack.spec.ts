@@ -46,7 +46,7 @@ test('a closed hollow ticked, handed-over settled: the whole shop goes out and c
   await other
     .getByTestId('import')
     .setInputFiles({ name: 'shop.json', mimeType: 'application/json', buffer: Buffer.from(text) })
-  await expect(other.getByRole('status')).toContainText('8 new')
+  await expect(other.getByRole('status')).toContainText('32 new')
   await other.context().close()
 })
 

@@ -11,8 +11,8 @@ const bring = (page: Page, text: string) =>
 test('the same file twice doubles nothing; the whole shop comes out as it went in', async ({ page }) => {
   await bringDemo(page)
   await bring(page, demoText())
-  await expect(page.getByRole('status')).toContainText('0 new, 0 brought up to date, 8 already here')
-  await expect(page.locator('table.jobs tbody tr')).toHaveCount(8)
+  await expect(page.getByRole('status')).toContainText('0 new, 0 brought up to date, 32 already here')
+  await expect(page.locator('table.jobs tbody tr')).toHaveCount(30)
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Take the whole shop out' }).click(),
@@ -39,7 +39,7 @@ test('a bad file changes nothing and says where it is wrong', async ({ page }) =
     await bring(page, text)
     await expect(page.getByRole('status')).toContainText('nothing was changed')
     await expect(page.getByRole('status')).toContainText(why)
-    await expect(page.locator('table.jobs tbody tr')).toHaveCount(8)
+    await expect(page.locator('table.jobs tbody tr')).toHaveCount(30)
   }
 })
 

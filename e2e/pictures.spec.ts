@@ -70,7 +70,7 @@ test('pictures travel in the export and come back; a file that is none is refuse
     .setInputFiles({ name: 'shop.zip', mimeType: 'application/zip', buffer: zip.subarray(0, zip.length - 40) })
   await expect(other.getByRole('status')).toContainText('nothing was changed')
   await other.getByTestId('import').setInputFiles({ name: 'shop.zip', mimeType: 'application/zip', buffer: zip })
-  await expect(other.getByRole('status')).toContainText('8 new')
+  await expect(other.getByRole('status')).toContainText('32 new')
   await other.goto('/job/gearbox-cover/pictures')
   await other.getByRole('button', { name: 'demo-flange.jpg before' }).click()
   await expect(other.getByTestId('desk').locator('image')).toHaveCount(1)

@@ -45,12 +45,12 @@ test('a leak is watched on the gauge, run-out is drawn, a failed check leads bac
 test('lessons say how sure they are, are put to use in plans, and are forgotten again', async ({ page }) => {
   await bringDemo(page)
   await page.goto('/lessons')
-  await expect(page.getByTestId('lessons-call')).toContainText('1 of 1 finished job held')
+  await expect(page.getByTestId('lessons-call')).toContainText('21 of 25 finished jobs held')
   await page.getByTestId('use-learnt').click()
   await expect(page.getByTestId('forget-learnt')).toBeVisible()
   await page.waitForTimeout(400)
   await page.goto('/job/gearbox-cover/hand-over')
-  await expect(page.getByText('Your shop:')).toContainText('from one finished job')
+  await expect(page.getByText('Your shop:')).toContainText('from 25 finished jobs')
   await page.goto('/lessons')
   await page.getByTestId('forget-learnt').click()
   await expect(page.getByTestId('forget-learnt')).toHaveCount(0)
@@ -60,8 +60,8 @@ test('lessons say how sure they are, are put to use in plans, and are forgotten 
   await pick(page, 'takeIn.comebackWhy', 'cracked beside the weld')
   await saved(page)
   await page.goto('/lessons')
-  await expect(page.getByTestId('lessons-call')).toContainText('0 of 1 finished job held')
-  await expect(page.getByText('cracked beside the weld: one job')).toBeVisible()
+  await expect(page.getByTestId('lessons-call')).toContainText('20 of 25 finished jobs held')
+  await expect(page.getByText('cracked beside the weld: two jobs')).toBeVisible()
 })
 
 test('a promise that is missed says why, and a task put off by hand moves the day', async ({ page }) => {

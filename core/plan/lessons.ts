@@ -2,6 +2,8 @@ import { LEAST_RATIO, MOST_RATIO, type Job, type Kit } from '../job/job.schema'
 import { PROCESSES } from '../call/process.table'
 import { COMEBACKS } from '../job/words.table'
 import { learn, timeRatio, type FinishedJob, type Group, type Ratio } from '../shop/learn'
+import { KIND_IDS, kindOf } from '../mend/registry'
+import { kindPhase, type Phase } from './phases'
 import { planJob } from './plan-job'
 
 /** Whether plans can go by what was learnt: past this something was noted wrong. */
@@ -26,6 +28,9 @@ export interface Lessons {
 
 /** Newest finished jobs that lessons are drawn from: a plan is worked out for each. */
 const MOST_JOBS = 400
+/** What the opening of a job is, as a kind of mend. */
+const OPENING_KINDS = { crack: 'crack', patch: 'window', 'build-up': 'edge', turned: 'turned' } as const
+
 const PHASE_NAMES: Readonly<Record<string, string>> = {
   open: 'Open up and clean',
   warm: 'Warm',
@@ -34,6 +39,7 @@ const PHASE_NAMES: Readonly<Record<string, string>> = {
   prove: 'Prove',
   rods: 'Rods',
   gas: 'Gas',
+  ...Object.fromEntries(KIND_IDS.map(kind => [kindPhase(kind), `A ${kindOf(kind).name}`])),
 }
 
 /**
@@ -56,9 +62,24 @@ export function lessonsOf(jobs: readonly Job[], kit: Kit): Lessons {
   const records = finished.map((job): FinishedJob => {
     const plan = planJob(job, plain)
     const { phases, quote } = plan['hand-over'].data
-    for (const phase of phases) put(phase.id, phase.actualMin, phase.minutes)
-    put('rods', job.handOver.usedRods, plan.open.data.groove?.rods ?? 0)
-    put('gas', job.handOver.usedGasL, plan.weld.data.gas?.litres ?? 0)
+    // Two mends of a kind on one part were done by the same hand on the same day: together they tell one thing.
+    const noted = phases.filter(phase => phase.actualMin !== null)
+    for (const key of new Set(noted.map(phase => phase.learntAs))) {
+      const like = noted.filter(phase => phase.learntAs === key)
+      const sum = (of: (phase: Phase) => number) => like.reduce((total, phase) => total + of(phase), 0)
+      put(
+        key,
+        sum(phase => phase.actualMin!),
+        sum(phase => phase.minutes),
+      )
+    }
+    const planned = (name: string) => quote?.lines.find(line => line.name === name)?.quantity ?? 0
+    put('rods', job.handOver.usedRods, planned('Filler'))
+    put('gas', job.handOver.usedGasL, planned('Gas'))
+    const laid = plan.mends.rows.flatMap(row => row.planned ?? [])
+    const { work } = job.open
+    const opening = work !== 'none'
+    const by = opening ? plan.weld.data.process : laid.find(({ process }) => process)?.process
     const machine = plan.weld.data.machine
     if (machine && quote) {
       const before = earned.get(machine.id) ?? { earned: 0, jobs: 0 }
@@ -73,8 +94,11 @@ export function lessonsOf(jobs: readonly Job[], kit: Kit): Lessons {
     return {
       success: !returned.has(job.id),
       family,
-      process: PROCESSES[plan.weld.data.process].name,
-      filler: plan.call.data.filler,
+      process: by ? PROCESSES[by].name : undefined,
+      filler: opening ? plan.call.data.filler : (laid.find(({ filler }) => filler)?.filler ?? undefined),
+      mends: [...new Set([...(work !== 'none' ? [OPENING_KINDS[work]] : []), ...job.mends.map(mend => mend.kind)])].map(
+        kind => kindOf(kind).name,
+      ),
       soak: job.takeIn.soak ?? undefined,
       ...(plannedMin > 0 && actualMin > 0 ? { plannedMin, actualMin } : {}),
     }

@@ -2,6 +2,7 @@ import type { Job, Kit } from '../job/job.schema'
 import { COOL_MIN, DRESS_MIN, FACE_MIN_PER_CUT, FACE_SET_UP_MIN, SET_UP_WELD_MIN } from './minutes.table'
 import { inTurn, minutesOf, type MendsData } from './mends'
 import type { OpenData } from './open'
+import type { KindId } from '../mend/registry'
 import { capital } from './parts'
 import type { ProveData } from './prove'
 import type { RebuildData } from './rebuild'
@@ -10,6 +11,8 @@ import type { WeldData } from './weld-data'
 
 export interface Phase {
   id: string
+  /** What it is learnt under: itself, or for a mend its kind. */
+  learntAs: string
   name: string
   minutes: number
   actualMin: number | null
@@ -17,6 +20,9 @@ export interface Phase {
   /** Before this shop's own records moved it, and from how many jobs they did. */ startingMin: number
   fromJobs: number
 }
+
+/** What the minutes of a mend of this kind are learnt under. */
+export const kindPhase = (kind: KindId) => `mend-of-${kind}`
 
 /** A phase's id is a key of the job's file. */
 const LONGEST_ID = 64
@@ -38,7 +44,7 @@ export function phasesOf(
   const attended = open.steps.filter(step => !step.unattended).reduce((sum, step) => sum + step.minutes, 0)
   const unattended = open.steps.filter(step => step.unattended).reduce((sum, step) => sum + step.minutes, 0)
   const threadMin = rebuild.boss?.ranked.find(row => row.method === rebuild.way)?.minutes ?? 0
-  const rows: Pick<Phase, 'id' | 'name' | 'minutes' | 'unattendedMin'>[] = [
+  const rows: (Pick<Phase, 'id' | 'name' | 'minutes' | 'unattendedMin'> & { learntAs?: string })[] = [
     { id: 'open', name: 'Open up and clean', minutes: attended, unattendedMin: unattended },
     { id: 'warm', name: 'Warm', minutes: warm.heating?.reaches ? warm.heating.timeS! / 60 + 2 : 0, unattendedMin: 0 },
     {
@@ -47,11 +53,12 @@ export function phasesOf(
       minutes: open.groove ? SET_UP_WELD_MIN + weld.elapsedMin : 0,
       unattendedMin: open.groove ? (weld.braze?.plan.coolMin ?? COOL_MIN) : 0,
     },
-    ...inTurn(mends.rows).flatMap(({ id, name, planned }) =>
+    ...inTurn(mends.rows).flatMap(({ id, kind, name, planned }) =>
       planned
         ? [
             {
               id: `mend-${id}`.slice(0, LONGEST_ID),
+              learntAs: kindPhase(kind),
               name: capital(name),
               minutes: minutesOf(planned),
               unattendedMin: 0,
@@ -77,14 +84,20 @@ export function phasesOf(
       unattendedMin: 0,
     },
   ]
-  return rows.map(row => {
-    const learnt = kit.learnt?.ratios[row.id]
+  const opening = job.open.work !== 'none'
+  return rows.flatMap(row => {
+    const actualMin = job.handOver.actualMin[row.id] ?? null
+    // A job of mends alone has no opening of its own to open, weld or dress.
+    if (!opening && !row.minutes && !row.unattendedMin && actualMin === null) return []
+    const learntAs = row.learntAs ?? row.id
+    const learnt = kit.learnt?.ratios[learntAs]
     return {
       ...row,
+      learntAs,
       minutes: row.minutes * (learnt?.ratio ?? 1),
       startingMin: row.minutes,
       fromJobs: learnt?.jobs ?? 0,
-      actualMin: job.handOver.actualMin[row.id] ?? null,
+      actualMin,
     }
   })
 }

@@ -10,9 +10,13 @@ export interface FinishedJob {
   process?: string | undefined
   soak?: string | undefined
   filler?: string | undefined
+  /** Kinds of mend it had, each once. */
+  mends?: readonly string[] | undefined
   plannedMin?: number | undefined
   actualMin?: number | undefined
 }
+
+const KINDS = ['family', 'process', 'soak', 'filler', 'mend'] as const
 
 export interface Rate {
   jobs: number
@@ -28,7 +32,7 @@ export interface Ratio {
   high: number | null
 }
 export interface Group extends Rate {
-  by: 'all' | 'family' | 'process' | 'soak' | 'filler'
+  by: 'all' | (typeof KINDS)[number]
   value: string
   timeRatio: Ratio | null
 }
@@ -73,8 +77,6 @@ export function timeRatio(ratios: readonly number[]): Ratio | null {
   return { jobs: n, ratio, low: Math.exp(mean - half), high: Math.exp(mean + half) }
 }
 
-const KINDS = ['family', 'process', 'soak', 'filler'] as const
-
 function groupOf(by: Group['by'], value: string, jobs: readonly FinishedJob[]): Group {
   const ratios = jobs.flatMap(({ plannedMin, actualMin }) => (plannedMin && actualMin ? [actualMin / plannedMin] : []))
   return {
@@ -85,15 +87,19 @@ function groupOf(by: Group['by'], value: string, jobs: readonly FinishedJob[]): 
   }
 }
 
-/** Success and time by family, process, soak and filler; groups with most jobs first. */
+/** What a job counts under: one thing, or each kind of mend it had. */
+const under = (job: FinishedJob, by: (typeof KINDS)[number]): readonly string[] =>
+  by === 'mend' ? (job.mends ?? []) : job[by] ? [job[by]] : []
+
+/** Success and time by family, process, soak, filler and kind of mend; groups with most jobs first. */
 export function learn(jobs: readonly FinishedJob[]): { all: Group | null; groups: Group[]; working: Step[] } {
   const groups = KINDS.flatMap(by => {
-    const values = [...new Set(jobs.flatMap(job => job[by] ?? []))]
+    const values = [...new Set(jobs.flatMap(job => under(job, by)))]
     return values.map(value =>
       groupOf(
         by,
         value,
-        jobs.filter(job => job[by] === value),
+        jobs.filter(job => under(job, by).includes(value)),
       ),
     )
   }).toSorted((a, b) => b.jobs - a.jobs || a.value.localeCompare(b.value))

@@ -57,7 +57,7 @@ export const jobQuote = question({
 export const logLearn = question({
   name: 'log.learn',
   purpose:
-    "What the shop's own finished jobs say: success and time by family, process, soak and filler, with intervals",
+    "What the shop's own finished jobs say: success and time by family, process, soak, filler and kind of mend, with intervals",
   input: z.strictObject({
     records: z
       .array(
@@ -67,6 +67,7 @@ export const logLearn = question({
           process: z.string().max(60).optional(),
           soak: z.string().max(60).optional(),
           filler: z.string().max(60).optional(),
+          mends: z.array(z.string().max(60)).max(40).optional(),
           plannedMin: positive('min').optional(),
           actualMin: positive('min').optional(),
         }),

@@ -5,7 +5,13 @@ import { count } from '#core/plan/parts'
 import { useLessons } from './use-lessons'
 
 const { lessons, trouble, use, forget, shop } = useLessons()
-const KINDS = { family: 'By metal', process: 'By process', soak: 'By oil in the metal', filler: 'By filler' } as const
+const KINDS = {
+  mend: 'By kind of mend',
+  family: 'By metal',
+  process: 'By process',
+  soak: 'By oil in the metal',
+  filler: 'By filler',
+} as const
 const groups = computed(() =>
   Object.entries(KINDS)
     .map(([by, title]) => ({ by, title, rows: (lessons.value?.groups ?? []).filter(group => group.by === by) }))

@@ -28,6 +28,10 @@ useEventListener(document, 'paste', event => {
   if (!typingNow(event as unknown as KeyboardEvent)) fromPaste(event)
 })
 const dropping = ref(false)
+function dropped(event: DragEvent) {
+  dropping.value = false
+  fromDrop(event)
+}
 function remove() {
   store.edit(
     ['pictures'],
@@ -38,15 +42,7 @@ function remove() {
 </script>
 
 <template>
-  <div
-    class="station"
-    @dragover.prevent="dropping = true"
-    @dragleave="dropping = false"
-    @drop.prevent="
-      dropping = false
-      fromDrop($event)
-    "
-  >
+  <div class="station" @dragover.prevent="dropping = true" @dragleave="dropping = false" @drop.prevent="dropped">
     <header>
       <p class="where"><NuxtLink :to="`/job/${store.job!.id}/open`">Open</NuxtLink> · pictures</p>
       <h1>
