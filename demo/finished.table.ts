@@ -1,7 +1,7 @@
 import type { KindId } from '../core/mend/registry'
 import type { Typed } from './made'
 
-/** One finished job of the made-up shop: what came in, how long it took over what was planned, and what became of it. */
+/** One finished job of the made-up shop: what came in, how long it took over the plan, and what became of it. */
 export interface Finished {
   id: string
   title: string
