@@ -23,8 +23,10 @@ const TOPICS = {
   flat: BASE,
   fit: BASE,
   leak: BASE,
+  // Warming sets the machine's reach against the torch's.
+  warm: [...BASE, 'arc', 'flame', 'heat'],
   // The call weighs the bead's cracking and the machine's reach, so it sits on these two.
-  call: [...BASE, 'crack', 'arc', 'braze'],
+  call: [...BASE, 'crack', 'arc', 'braze', 'warm'],
   // A stand-in knows physical quantities; that its gauge loses what the leak question finds is a test of both.
   instrument: ['quantity', 'leak'],
   // A rebuilt boss is weighed by what its filler deposits.
@@ -47,6 +49,7 @@ const TOPICS = {
     'part',
     'mend',
     'lay',
+    'warm',
   ],
   field: BASE,
   // The part on the bench, and a place being mended on it: sums and tables of the topics, no job.

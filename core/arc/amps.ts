@@ -15,7 +15,7 @@ const BEND_SHARPNESS = 4
 const LEAST_SHARE = 0.6
 const MOST_SHARE = 1.2
 /** Middle of the melting range of common castings and structural alloys, °C. */
-const MELTING_C = 620
+export const MELTING_C = 620
 
 export const PROCESS_SHARE = { 'ac-tig': 1, 'mig-pulse': 0.85, 'mig-spool': 0.8 } as const
 export type ArcProcess = keyof typeof PROCESS_SHARE

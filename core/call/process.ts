@@ -1,7 +1,9 @@
 import type { Step } from '../ask/question'
-import { ampsNeed, type ArcProcess } from '../arc/amps'
+import { ampsNeed, type ArcProcess, type Joint } from '../arc/amps'
 import { dutyAt, elapsedMin } from '../arc/duty'
+import { easyPreheatC, leastPreheatC, ROOM_C } from '../arc/least-preheat'
 import { figures } from '../quantity/show'
+import type { Heat } from '../warm/heat'
 import type { Family } from '../metal/families.table'
 import {
   ARC_SHARE,
@@ -41,6 +43,9 @@ export interface ProcessInput {
    * counted.
    */
   arcMin?: number | undefined
+  joint?: Joint | undefined
+  /** What the torches there are can do; left out, a usual preheat is taken for granted. */
+  heat?: Heat | undefined
 }
 export interface RankedProcess {
   process: ProcessId
@@ -51,11 +56,16 @@ export interface RankedProcess {
   minutes: number
   inKit: boolean
   needsPreheat: boolean
+  /** The least preheat that makes it go, °C, and the torch's minutes; null where it goes cold. */
+  preheat: { toC: number; minutes: number } | null
 }
+
+const tens = (c: number) => Math.ceil(c / 10 - 1e-9) * 10
 
 /**
  * Processes ranked for a wall, metal, dirt and the kit at hand.
- * Reach: `amps.need`, cold and with a usual preheat, against the machine and the torch. Points off: `process.table.ts`.
+ * Reach: `amps.need`, cold and with what the torches bring the zone to (where none is told, a usual preheat), against
+ * the machine and its torch. Points off: `process.table.ts`.
  * With an empty kit every process is weighed as if it were there. Minutes to about a half.
  */
 export function chooseProcess(input: ProcessInput): { ranked: RankedProcess[]; working: Step[] } {
@@ -68,6 +78,7 @@ export function chooseProcess(input: ProcessInput): { ranked: RankedProcess[]; w
     let never = false
     let needsPreheat = false
     let restMin = 0
+    let preheat: RankedProcess['preheat'] = null
     const take = (points: number, reason: string) => {
       if (points <= 0) return
       score -= points
@@ -93,8 +104,12 @@ export function chooseProcess(input: ProcessInput): { ranked: RankedProcess[]; w
         Math.min(b.maxA ?? 0, b.torchA ?? Infinity) > Math.min(a.maxA ?? 0, a.torchA ?? Infinity) ? b : a,
       )
       const maxA = Math.min(best.maxA ?? Infinity, best.torchA ?? Infinity)
-      const cold = ampsNeed(wallMm, 20, process as ArcProcess, 'flat')
-      const warm = ampsNeed(wallMm, USUAL_PREHEAT_C, process as ArcProcess, 'flat')
+      const joint = input.joint ?? 'flat'
+      const arc = process as ArcProcess
+      const cold = ampsNeed(wallMm, ROOM_C, arc, joint)
+      const warm = ampsNeed(wallMm, USUAL_PREHEAT_C, arc, joint)
+      const wall = `${figures(wallMm, 2)} mm`
+      const most = Math.floor(maxA + 1e-9)
       working.push({
         label: `${row.name}: least current, cold and at ${USUAL_PREHEAT_C} °C`,
         formula: `amps.need for ${figures(wallMm, 3)} mm`,
@@ -102,14 +117,38 @@ export function chooseProcess(input: ProcessInput): { ranked: RankedProcess[]; w
         unit: 'A',
         source: 'common practice',
       })
-      if (warm.lowA > maxA) {
+      if (input.heat) {
+        const leastC = leastPreheatC(wallMm, maxA, arc, joint)
+        const must = leastC > ROOM_C
+        const toC = tens(must ? leastC : easyPreheatC(wallMm, maxA, arc, joint))
+        const wanted = must ? toC : Math.min(toC, tens(input.heat.mostC))
+        const found = toC > ROOM_C && wanted <= input.heat.mostC ? input.heat.reach(wanted) : null
+        if (found) preheat = { toC: wanted, minutes: found.minutes }
+        needsPreheat = must || found !== null
+        const by = found && `${Math.max(1, Math.round(found.minutes))} min with the ${found.torch}`
+        const place = found?.where === 'whole' ? 'the part' : 'the zone'
+        if (must && found) take(NEEDS_PREHEAT_OFF, `${most} A wants ${place} at ${wanted} °C on ${wall}: ${by}`)
+        else if (must) {
+          never = true
+          const atMost = Math.ceil(ampsNeed(wallMm, input.heat.mostC, arc, joint).lowA)
+          reasons.push(
+            toC > input.heat.mostC
+              ? `${most} A would want the zone at ${toC} °C on ${wall}, past the ${Math.round(input.heat.mostC)} °C it may be taken to: a machine of ${atMost} A would do`
+              : `${most} A would want the zone at ${toC} °C on ${wall}, and nothing here brings it there: a bigger torch, an oven or a machine of ${Math.ceil(cold.lowA)} A would do`,
+          )
+        } else if (cold.a > maxA)
+          take(
+            NEEDS_PREHEAT_OFF,
+            found
+              ? `${most} A is slow to melt in on ${wall} cold; ${place} at ${wanted} °C makes it easy: ${by}`
+              : `${most} A only just melts in on ${wall} cold: wait for the puddle`,
+          )
+      } else if (warm.lowA > maxA) {
         never = true
-        reasons.push(
-          `${Math.round(maxA)} A does not melt in on ${figures(wallMm, 2)} mm even preheated (${Math.round(warm.lowA)} A at least)`,
-        )
+        reasons.push(`${most} A does not melt in on ${wall} even preheated (${Math.round(warm.lowA)} A at least)`)
       } else if (cold.a > maxA) {
         needsPreheat = true
-        take(NEEDS_PREHEAT_OFF, `${Math.round(maxA)} A reaches ${figures(wallMm, 2)} mm only with preheat`)
+        take(NEEDS_PREHEAT_OFF, `${most} A reaches ${wall} only with preheat`)
       }
       const ratedA = best.ratedA ?? best.maxA
       if (!never && ratedA !== undefined && best.dutyPct !== undefined) {
@@ -141,9 +180,22 @@ export function chooseProcess(input: ProcessInput): { ranked: RankedProcess[]; w
             ? 'avoid'
             : 'never'
     if (restMin >= 1) reasons.push(`its duty forces ${Math.round(restMin)} min of rest`)
-    const minutes = row.setUpMin + (areaMm2 / row.mm2PerMin + restMin + (needsPreheat ? PREHEAT_MIN : 0)) * count
+    const minutes =
+      row.setUpMin +
+      (areaMm2 / row.mm2PerMin + restMin + (preheat?.minutes ?? (needsPreheat && !input.heat ? PREHEAT_MIN : 0))) *
+        count
     if (reasons.length === 0) reasons.push(row.school)
-    return { process, name: row.name, verdict, score: never ? 0 : score, reasons, minutes, inKit, needsPreheat }
+    return {
+      process,
+      name: row.name,
+      verdict,
+      score: never ? 0 : score,
+      reasons,
+      minutes,
+      inKit,
+      needsPreheat: needsPreheat && !never,
+      preheat: never ? null : preheat,
+    }
   }).sort((a, b) => b.score - a.score)
   if (ranked[0] && ranked[0].verdict === 'works') ranked[0].verdict = 'first'
   return {

@@ -5,12 +5,15 @@ import { ALLOYS, type Alloy } from '../metal/alloys.table'
 import { FAMILY_IDS, familyById } from '../metal/families.table'
 import { findAlloy } from '../metal/find-alloy'
 import { caution } from '../safety/cautions.table'
+import { JOINT_SHARE, type Joint } from '../arc/amps'
+import { heatOf, plateSkinMm2 } from '../warm/heat'
 import { chooseFiller } from './filler'
 import { judge } from './judge'
 import { EARLIER_POINTS, SAFETY_CRITICAL } from './judge.table'
 import { chooseProcess } from './process'
 import { PROCESS_IDS, SOAKS } from './process.table'
 
+const JOINTS = Object.keys(JOINT_SHARE) as [Joint, ...Joint[]]
 const familyId = z.enum(FAMILY_IDS, { error: `one of ${FAMILY_IDS.join(', ')}` })
 const load = z.enum(['seal', 'static', 'cyclic'], { error: 'one of seal, static, cyclic' })
 const soak = z.enum(SOAKS, { error: `one of ${SOAKS.join(', ')}` })
@@ -79,6 +82,23 @@ export const processChoose = question({
     areaMm2: positive('mm2').default(900),
     count: z.number().int().min(1).max(10000).default(1),
     arcMin: quantity('min', { min: 0, max: 10000 }).optional(),
+    /** What can warm it: then a machine too small cold is weighed by the least heat that makes it go. */
+    torches: z
+      .array(
+        z.strictObject({
+          name: z.string().min(1).max(80).default('torch'),
+          gas: z.string().max(60).default('propane'),
+          sourceW: positive('w', { max: 1e6 }),
+          efficiencyPct: percent().default(30),
+        }),
+      )
+      .max(20)
+      .optional(),
+    /** No hotter than this, whatever the torch could do. */
+    mostC: quantity('c', { min: -50, max: 600 }).optional(),
+    massG: positive('g').default(1500),
+    skinMm2: positive('mm2').optional(),
+    joint: z.enum(JOINTS, { error: `one of ${JOINTS.join(', ')}` }).default('flat'),
     kit: z
       .array(
         z.strictObject({
@@ -104,7 +124,19 @@ export const processChoose = question({
   },
   solve: input => {
     const family = familyById(input.family)!
-    const { ranked, working } = chooseProcess({ ...input, family })
+    const { torches, mostC, massG, skinMm2, ...rest } = input
+    const alloy = ALLOYS.find(row => row.name === family.sampleAlloy)!
+    const part = { massG, skinMm2: skinMm2 ?? plateSkinMm2(massG, alloy.densityGcm3, input.wallMm) }
+    const heat =
+      torches &&
+      heatOf(
+        torches.map(({ sourceW, ...torch }) => ({ ...torch, powerW: sourceW })),
+        part,
+        alloy,
+        input.wallMm,
+        { capC: mostC },
+      )
+    const { ranked, working } = chooseProcess({ ...rest, family, heat })
     return {
       answer: { ranked },
       working,

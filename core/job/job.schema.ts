@@ -3,6 +3,7 @@ import { z } from 'zod'
 import { DIAL_READINGS } from '../arc/balance'
 import { MIG_MODES } from '../arc/mig'
 import { CLAMP_SCHOOLS, PEEN_SCHOOLS } from '../arc/schools.table'
+import { WARM_SCHOOLS } from '../warm/schools.table'
 import { EARLIER_POINTS, SAFETY_CRITICAL } from '../call/judge.table'
 import { PROCESS_IDS, SOAKS } from '../call/process.table'
 import { COLD } from '../fit/cold.table'
@@ -133,8 +134,11 @@ export const openSchema = z.strictObject({
 
 export const warmSchema = z.strictObject({
   torch: text(64),
-  targetC: reading('110 °C', 110),
-  startC: reading('18 °C', 18),
+  /** How warming is decided where no temperature is said. */
+  school: z.enum(keys(WARM_SCHOOLS)).default('decide'),
+  /** Empty: decided by the school. */
+  targetC: reading(),
+  startC: reading('20 °C', 20),
   massG: reading(),
   /** Set-ups on the heat bench: one, or two side by side. */
   setups: z.array(heatSetupSchema).max(2).default([]),

@@ -8,6 +8,9 @@ import { askFor } from './ask-core'
 import type { KnowData } from './know'
 import { capital, figure, words, type Sentence, type StationPlan, type Working } from './parts'
 import { money } from './hand-over'
+import type { Body } from './body'
+import { capOf } from '../warm/heat'
+import { torchFirst, warmWish, weighed } from './warm-decision'
 
 export interface FillerChoice {
   fillers: RankedFiller[]
@@ -65,10 +68,17 @@ export function chooseFillerFor(job: Job, know: KnowData): FillerChoice {
 }
 
 /** The process, with the arc minutes that the groove asks for. */
-export function chooseProcessFor(job: Job, kit: Kit, know: KnowData, arcMin: number | undefined): ProcessChoice {
+export function chooseProcessFor(
+  job: Job,
+  kit: Kit,
+  know: KnowData,
+  body: Body | null,
+  arcMin: number | undefined,
+): ProcessChoice {
   const { takeIn, call, open } = job
   const load = takeIn.does ?? 'static'
   const family = know.families[0]!.id
+  const capC = capOf(warmWish(job))
   const wall = takeIn.wallMm.value ?? 6
   const arcs = kit.machines.map(({ process, highA, ratedA, ratedPct, torchA }) => ({
     process,
@@ -93,6 +103,14 @@ export function chooseProcessFor(job: Job, kit: Kit, know: KnowData, arcMin: num
     access: call.access,
     areaMm2: (open.crackMm.value ?? UNKNOWN_RUN_MM) * wall * FACE_WIDTHS_OF_WALL,
     kit: [...arcs, ...flames],
+    torches: torchFirst(kit, job).torches.map(({ name, gas, powerW, efficiencyPct }) => ({
+      name,
+      gas,
+      sourceW: powerW,
+      efficiencyPct,
+    })),
+    ...weighed(body, job, know.alloy),
+    ...(Number.isFinite(capC) ? { mostC: capC } : {}),
     ...(arcMin === undefined ? {} : { arcMin }),
   })
   const processes = process.ok ? process.answer.ranked : []
@@ -101,6 +119,13 @@ export function chooseProcessFor(job: Job, kit: Kit, know: KnowData, arcMin: num
     process: call.process ?? processes[0]?.process ?? 'ac-tig',
     processWorking: process.ok ? process.working : null,
   }
+}
+
+/** What stands in the way of the process that is nearest to going, for a shop where none goes. */
+function nearest(processes: readonly RankedProcess[]): string {
+  const own = processes.filter(row => row.inKit)
+  const row = own.find(({ process }) => process === 'ac-tig') ?? own[0] ?? processes[0]!
+  return `${row.name}: ${row.reasons[0] ?? 'it does not suit'}`
 }
 
 /** Call: mend or not, process, filler, price. */
@@ -137,8 +162,11 @@ export function planCall(
   const judged = asked?.ok ? asked.answer : null
   const process = choices.processes.find(entry => entry.process === choices.process)
   const filler = choices.fillers.find(entry => entry.filler === choices.filler)
+  /** Nothing there does it: the call says so, and what would. */
+  const beaten = !call.process && kit.machines.length + kit.torches.length > 0 && process?.verdict === 'never'
   const outcome =
     call.decision ??
+    (beaten && judged?.verdict !== 'refer' ? 'decline' : null) ??
     (judged
       ? { repair: 'mend', 'repair-with-limits': 'mend', refer: 'refer', decline: 'decline' }[judged.verdict]
       : null)
@@ -147,7 +175,13 @@ export function planCall(
     : outcome === 'refer'
       ? [`Send it on: ${judged.verdict === 'refer' ? judged.because : 'by your own decision'}.`]
       : outcome === 'decline'
-        ? [`Say no: ${judged.verdict === 'decline' ? judged.because : 'by your own decision'}.`]
+        ? [
+            judged.verdict === 'decline'
+              ? `Say no: ${judged.because}.`
+              : beaten && call.decision === null
+                ? `Not with what is in the kit: ${nearest(choices.processes)}.`
+                : 'Say no: by your own decision.',
+          ]
         : [
             judged.verdict === 'repair-with-limits'
               ? 'Mend it, with limits: '

@@ -1,3 +1,4 @@
+import { PREHEAT_C } from '../arc/least-preheat'
 import type { GuardVerdict, HeatVerdict } from '../heat/bench/verdict'
 import type { Changed } from '../heat/bench/changes'
 import { heatSetupSchema, mm, type HeatSetup } from '../heat/bench/setup.schema'
@@ -71,7 +72,7 @@ export function surroundingsOf(
     alloy,
     startC,
     ambientC: airC(startC),
-    targetC: job.warm.targetC.value ?? 110,
+    targetC: job.warm.targetC.value ?? PREHEAT_C,
     trianglesMm,
     torch: torch && { powerW: torch.powerW, efficiencyPct: torch.efficiencyPct, filmWm2K: torch.fitted?.filmWm2K },
   }

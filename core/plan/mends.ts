@@ -13,6 +13,8 @@ import { findAlloy } from '../metal/find-alloy'
 import type { KnowData } from './know'
 import { figures } from '../quantity/show'
 import { capital, count, figure, type Part, type Sentence, type StationPlan } from './parts'
+import type { WarmAsk } from '../warm/decide'
+import { ASSUMED_G, ASSUMED_WALL_MM, torchFirst, warmWish } from './warm-decision'
 import { planWhole, type JobGiven, type JobPlanned, type MendGiven, type PlannedMend } from '../whole/plan'
 
 export interface MendRow {
@@ -40,10 +42,6 @@ export interface MendsData {
   warm: JobPlanned['warm'] | null
   /** Taken for its mass, g, where nobody weighed or measured it. */ assumedG: number | null
 }
-
-/** A part of which nothing is known weighs about this, g, and has this wall, mm: a hand-sized casting. Judgement. */
-const ASSUMED_G = 1500
-const ASSUMED_WALL_MM = 6
 
 /**
  * What a field's question takes of what is stored: the value of a reading, a pick as it is; nothing where nothing was
@@ -130,7 +128,7 @@ function turnOf(order: JobPlanned['order'], id: string): MendRow['turn'] {
 }
 
 /** Every place being mended beside the opening, worked out by the same plan that answers `job.plan`. */
-export function planMends(job: Job, kit: Kit, know: KnowData): MendsData {
+export function planMends(job: Job, kit: Kit, know: KnowData, alsoArcs: WarmAsk['arcs'] = []): MendsData {
   if (!job.mends.length) return { rows: [], ...NOTHING }
   const { part, assumedG } = partOf(job, know)
   const ready = job.mends.map(mend => ({ mend, found: resolved(mend) }))
@@ -161,10 +159,21 @@ export function planMends(job: Job, kit: Kit, know: KnowData): MendsData {
       },
     ]
   })
+  const { wanted, school, startC } = warmWish(job)
   let planned: JobPlanned | null = null
   let trouble: string | null = null
   try {
-    planned = given.length ? planWhole({ kit, part: { ...part, bodies }, warm: 'auto', mends: given }) : null
+    planned = given.length
+      ? planWhole({
+          kit: torchFirst(kit, job),
+          part: { ...part, bodies },
+          warm: wanted,
+          warmSchool: school,
+          startC,
+          alsoArcs,
+          mends: given,
+        })
+      : null
   } catch (error) {
     if (!(error instanceof NoAnswer)) throw error
     trouble = error.message

@@ -46,7 +46,7 @@ export function phasesOf(
   const threadMin = rebuild.boss?.ranked.find(row => row.method === rebuild.way)?.minutes ?? 0
   const rows: (Pick<Phase, 'id' | 'name' | 'minutes' | 'unattendedMin'> & { learntAs?: string })[] = [
     { id: 'open', name: 'Open up and clean', minutes: attended, unattendedMin: unattended },
-    { id: 'warm', name: 'Warm', minutes: warm.heating?.reaches ? warm.heating.timeS! / 60 + 2 : 0, unattendedMin: 0 },
+    { id: 'warm', name: 'Warm', minutes: warm.warmth.minutes > 0 ? warm.warmth.minutes + 2 : 0, unattendedMin: 0 },
     {
       id: 'weld',
       name: 'Weld',

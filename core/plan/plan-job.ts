@@ -14,6 +14,7 @@ import { planRebuild, type RebuildData } from './rebuild'
 import { basisOf, changesSince, type Change } from './stale'
 import { planTakeIn } from './take-in'
 import { planWarm, type WarmData } from './warm'
+import { decideWarm, openingArcs } from './warm-decision'
 import { planWeld } from './weld'
 import type { WeldData } from './weld-data'
 
@@ -89,9 +90,10 @@ export function planJob(job: Job, kit: Kit): JobPlan {
   const takeIn = grounded(planTakeIn(job, body))
   const filler = chooseFillerFor(job, know.data)
   // Which process it is does not hang on the groove; how many minutes it takes does.
-  const { process } = chooseProcessFor(job, kit, know.data, undefined)
+  const { process } = chooseProcessFor(job, kit, know.data, body, undefined)
   // A metal that burns, fumes or breaks says so wherever it is judged, ground, heated or cut.
-  const mends = planMends(job, kit, know.data)
+  const arcs = openingArcs(job, kit, process)
+  const mends = planMends(job, kit, know.data, arcs)
   /** What the mends rest on is what the stations that show them rest on. */
   const withMends = <Data>(station: 'open' | 'weld' | 'rebuild', plan: StationPlan<Data>): StationPlan<Data> => {
     const said =
@@ -111,8 +113,8 @@ export function planJob(job: Job, kit: Kit): JobPlan {
       ],
     })
   const open = warned(withMends('open', planOpen(job, filler.fillerAlloy, process)))
-  const choices = { ...filler, ...chooseProcessFor(job, kit, know.data, open.data.groove?.arcMin) }
-  const warm = warned(planWarm(job, kit, body, alloy))
+  const choices = { ...filler, ...chooseProcessFor(job, kit, know.data, body, open.data.groove?.arcMin) }
+  const warm = warned(planWarm(job, kit, body, alloy, mends.warm ?? decideWarm(job, kit, body, alloy, arcs)))
   const weld = warned(
     withMends('weld', planWeld(job, kit, open.data, warm.data, choices.process, body, alloy, filler.fillerAlloy)),
   )

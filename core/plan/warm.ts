@@ -2,7 +2,13 @@ import type { Job, Kit } from '../job/job.schema'
 import type { Alloy } from '../metal/alloys.table'
 import type { Preheat } from '../heat/lumped'
 import { caution } from '../safety/cautions.table'
+import { ROOM_C } from '../arc/least-preheat'
+import type { Warmth } from '../warm/decide'
+import { WARM_SCHOOLS, type WarmSchool } from '../warm/schools.table'
+import { WARM_WHY } from '../warm/words'
+import { zoneCurve } from '../warm/torch-reach'
 import { askFor } from './ask-core'
+import { ASSUMED_WALL_MM, zoneRunMm } from './warm-decision'
 import type { Body } from './body'
 import { capital, figure, list, type Sentence, type StationPlan } from './parts'
 import { protectOf } from './take-in'
@@ -10,15 +16,33 @@ import { protectOf } from './take-in'
 export type Torch = Kit['torches'][number]
 export interface WarmData {
   torch: Torch | null
+  /** Whether it is warmed, how far and why. */
+  warmth: Warmth
+  /** The part as one lump on its way there; null where it is not warmed. */
   heating: Preheat | null
+  /** The zone under the flame, where only that is warmed. */
+  zoneCurve: { s: number; c: number }[] | null
+  /** What the part, or where only that is warmed its zone, is at when the first arc is struck. */
+  reachC: number
   targetC: number
   startC: number
   refused: string | null
   guards: { name: string; limitC: number; atRisk: boolean }[]
 }
 
+/** The school that is told beside the chosen one. */
+const OTHER_SCHOOL: Readonly<Record<WarmSchool, WarmSchool>> = {
+  decide: 'always',
+  never: 'decide',
+  chill: 'decide',
+  always: 'never',
+}
+
 /** Minutes beyond which heating a bench part with a torch is no longer sensible: judgement. */
 const TOO_LONG_MIN = 30
+
+/** How far past the time it takes the zone's curve is drawn. */
+const ZONE_CURVE_SHARE = 2
 
 /** Time for the heat to even out once the stick melts: common practice, no source. */
 const SOAK_S = 600
@@ -30,14 +54,15 @@ const USUAL_AIR_C = 20
 export const airC = (startC: number) => (startC > HOTTEST_AIR_C ? USUAL_AIR_C : startC)
 
 /** Warm: minutes with this torch, the heating curve, whether it gets there at all. */
-export function planWarm(job: Job, kit: Kit, body: Body | null, alloy: Alloy): StationPlan<WarmData> {
+export function planWarm(job: Job, kit: Kit, body: Body | null, alloy: Alloy, warmth: Warmth): StationPlan<WarmData> {
   const { warm, takeIn } = job
   const torch = kit.torches.find(entry => entry.id === warm.torch) ?? kit.torches[0] ?? null
-  const targetC = warm.targetC.value ?? 110
-  const startC = warm.startC.value ?? 20
-  const wants = [...(torch ? [] : ['a torch in the kit']), ...(body ? [] : ['its sizes and wall'])]
+  const targetC = warm.targetC.value ?? warmth.toC
+  const startC = warm.startC.value ?? ROOM_C
+  const warms = warmth.need !== 'none'
+  const wants = warms ? [...(torch ? [] : ['a torch in the kit']), ...(body ? [] : ['its sizes and wall'])] : []
   const input =
-    torch && body
+    torch && body && (warms || warm.targetC.value !== null)
       ? {
           massKg: body.massKg,
           alloy: alloy.name,
@@ -58,30 +83,64 @@ export function planWarm(job: Job, kit: Kit, body: Body | null, alloy: Alloy): S
     return limitC === undefined ? [] : [{ name, limitC, atRisk: targetC > limitC }]
   })
   const risky = guards.filter(guard => guard.atRisk)
+  const zone = warmth.reaches && warmth.where === 'zone'
+  const reachC = !warms
+    ? startC
+    : warmth.reaches || !heating
+      ? targetC
+      : Math.max(startC, Math.min(targetC, heating.equilibriumC))
+  const minutes = Math.max(1, Math.round(warmth.minutes))
+  const zoneC =
+    zone && torch
+      ? zoneCurve(
+          torch,
+          alloy,
+          takeIn.wallMm.value || ASSUMED_WALL_MM,
+          zoneRunMm(job),
+          startC,
+          ZONE_CURVE_SHARE * 60 * warmth.minutes,
+        )
+      : null
   const call: Sentence =
-    heating && torch
-      ? heating.reaches
-        ? startC >= targetC
-          ? ['It is already at ', figure(targetC, 'c'), '; no torch.']
+    heating && torch && zone
+      ? [
+          'Warm the zone to ',
+          figure(targetC, 'c'),
+          ': ',
+          figure(60 * warmth.minutes, 's', 'zone'),
+          ` with the ${torch.name} held on it.`,
+        ]
+      : heating && torch
+        ? heating.reaches
+          ? startC >= targetC
+            ? ['It is already at ', figure(targetC, 'c'), '; no torch.']
+            : [
+                'Warm it to ',
+                figure(targetC, 'c'),
+                ': ',
+                figure(heating.timeS!, 's', 'preheat'),
+                ` with the ${torch.name}.`,
+              ]
           : [
-              'Warm it to ',
+              `The ${torch.name} never gets it to `,
               figure(targetC, 'c'),
-              ': ',
-              figure(heating.timeS!, 's', 'preheat'),
-              ` with the ${torch.name}.`,
+              '; it settles at ',
+              figure(heating.equilibriumC, 'c', 'preheat'),
+              '.',
             ]
-        : [
-            `The ${torch.name} never gets it to `,
-            figure(targetC, 'c'),
-            '; it settles at ',
-            figure(heating.equilibriumC, 'c', 'preheat'),
-            '.',
-          ]
-      : refused
-        ? [`Not warmed: ${refused}.`]
-        : [`Wants ${list(wants)}.`]
-  const why: Sentence[] = []
-  if (heating && torch) {
+        : refused
+          ? [`Not warmed: ${refused}.`]
+          : warms
+            ? [`Wants ${list(wants)}.`]
+            : ['No preheat: weld it as it lies, dry.']
+  const why: Sentence[] = warmth.why.map(code => [WARM_WHY[code]])
+  if (zone && heating)
+    why.push([
+      heating.reaches ? 'The whole part would take ' : 'The whole part never gets there: it would settle at ',
+      heating.reaches ? figure(heating.timeS!, 's', 'preheat') : figure(heating.equilibriumC, 'c', 'preheat'),
+      '; the place under the flame is there long before it, and cools as soon as the flame is off: strike the arc at once.',
+    ])
+  else if (heating && torch) {
     why.push([
       'Of ',
       figure(torch.powerW, 'w'),
@@ -93,11 +152,10 @@ export function planWarm(job: Job, kit: Kit, body: Body | null, alloy: Alloy): S
       figure(heating.equilibriumC, 'c', 'preheat'),
       '.',
     ])
-    why.push([
-      'Less shock, less current for the same puddle, and water and oil driven off. Stand it on two stainless strips or a board: a cold bench drinks the heat.',
-    ])
-    why.push(['Read it with a temperature stick or contact probe; infrared jumps about on bright aluminium.'])
+    why.push(['Stand it on two stainless strips or a board: a cold bench drinks the heat.'])
   }
+  if (heating)
+    why.push(['Read it with a temperature stick or contact probe; infrared jumps about on bright aluminium.'])
   for (const guard of risky)
     why.push([
       `${capital(guard.name)} stands only about `,
@@ -105,7 +163,9 @@ export function planWarm(job: Job, kit: Kit, body: Body | null, alloy: Alloy): S
       ': out with it, or keep the target lower.',
     ])
   const change: Sentence[] = []
-  if (input && torch && heating) {
+  const other = warm.targetC.value === null ? OTHER_SCHOOL[warm.school] : null
+  if (other) change.push([`Another school: ${WARM_SCHOOLS[other].name}. It buys ${WARM_SCHOOLS[other].buys}.`])
+  if (input && torch && heating && !zone) {
     const doubled = askFor<Preheat>('heat.preheat', 'A torch twice as big', { ...input, sourceW: torch.powerW * 2 })
     if (!heating.reaches || heating.timeS! > TOO_LONG_MIN * 60) {
       if (doubled.ok)
@@ -123,11 +183,14 @@ export function planWarm(job: Job, kit: Kit, body: Body | null, alloy: Alloy): S
   }
   return {
     id: 'warm',
-    short:
-      heating && torch
-        ? heating.reaches
-          ? `${Math.round(targetC)} °C in ${Math.max(1, Math.round(heating.timeS! / 60))} min`
-          : 'torch too small'
+    short: !warms
+      ? 'no preheat'
+      : heating && torch
+        ? zone
+          ? `zone to ${Math.round(targetC)} °C in ${minutes} min`
+          : heating.reaches
+            ? `${Math.round(targetC)} °C in ${Math.max(1, Math.round(heating.timeS! / 60))} min`
+            : 'torch too small'
         : `wants ${wants[0] ?? 'a lower target'}`,
     wants,
     call,
@@ -146,19 +209,22 @@ export function planWarm(job: Job, kit: Kit, body: Body | null, alloy: Alloy): S
       ...(body ? { body: { title: 'Mass and surface from the sizes', steps: body.steps } } : {}),
     },
     clocks:
-      heating?.reaches && heating.timeS! > 0
-        ? [
-            { name: 'Warm up', seconds: Math.ceil(heating.timeS!) },
-            { name: 'Soak', seconds: SOAK_S },
-          ]
-        : [],
+      heating && zone
+        ? [{ name: 'Warm the zone', seconds: Math.ceil(60 * warmth.minutes) }]
+        : heating?.reaches && heating.timeS! > 0
+          ? [
+              { name: 'Warm up', seconds: Math.ceil(heating.timeS!) },
+              { name: 'Soak', seconds: SOAK_S },
+            ]
+          : [],
     basis: {
       wall: takeIn.wallMm.typed,
       sizes: [takeIn.lengthMm.typed, takeIn.widthMm.typed, takeIn.heightMm.typed].join(' × '),
       torch: torch?.name ?? '',
       target: warm.targetC.typed,
+      school: warm.school === 'decide' ? '' : warm.school,
       alloy: alloy.name,
     },
-    data: { torch, heating, targetC, startC, refused, guards },
+    data: { torch, warmth, heating, zoneCurve: zoneC, reachC, targetC, startC, refused, guards },
   }
 }

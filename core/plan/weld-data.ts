@@ -16,6 +16,11 @@ export interface WeldPass {
   kind: 'root' | 'fill' | 'cap'
   done: boolean
   log: LogEntry[]
+  /**
+   * Current it begins with and what it is eased to as the place soaks up heat; null with a gun, a flame or unknown
+   * sizes.
+   */
+  ease: { fromA: number; toA: number } | null
 }
 export interface WeldData extends Omit<WeldSettings, 'workings'> {
   process: ProcessId
@@ -29,6 +34,8 @@ export interface WeldData extends Omit<WeldSettings, 'workings'> {
   nextMove: NextMove | null
   interpass: Interpass | null
   /** Output over the arc time: the share, and what that is on this gun. */
+  /** Where TIG begins and what the last pass is eased to; null where it makes no odds. */
+  eased: { fromA: number; toA: number; zoneC: number } | null
   turnDown: (TurnDownPoint & { a: number; wireMMin: number })[] | null
   braze: BrazeData | null
   flame: FlameData | null

@@ -10,10 +10,10 @@ import type { AcWave } from '../arc/wave'
 import { NoAnswer } from '../ask/question'
 import type { Job, Kit } from '../job/job.schema'
 import { askFor } from './ask-core'
+import { machineOf, mostA, type Machine } from './machine'
 import { BETWEEN_PASSES_MIN } from './minutes.table'
 import type { Working } from './parts'
 
-export type Machine = Kit['machines'][number]
 export type ArcProcess = Machine['process']
 
 export interface WeldSettings {
@@ -69,14 +69,13 @@ export function weldSettings(
     workings[key] = asked.working
     return asked.answer
   }
-  const fits = kit.machines.filter(entry => entry.process === process)
-  const machine = fits.find(entry => entry.id === weld.machine) ?? fits[0] ?? null
+  const machine = machineOf(job, kit, process)
   const wallMm = takeIn.wallMm.value
   const needAsked = wallMm
     ? askFor<AmpsNeed>('amps.need', 'Current for this wall', { wallMm, startC: Math.min(480, startC), process })
     : null
   const need = take('amps', needAsked)
-  const limitA = machine ? Math.min(machine.highA, machine.torchA) : 0
+  const limitA = machine ? mostA(machine) : 0
   const byHand = machine !== null && weld.currentA.value !== null && weld.currentA.value > 0
   const setA =
     machine && byHand

@@ -120,8 +120,9 @@ export function arcWords(
                     `; ${count(passes.length - doneCount, 'pass', 'passes')}${doneCount ? ' to go' : ''}.`,
                   ]
                 : [
-                    'Weld at ',
+                    data.eased ? 'Weld from ' : 'Weld at ',
                     figure(Math.round(setA), 'a', 'amps'),
+                    ...(data.eased ? [', eased to ', figure(Math.round(data.eased.toA), 'a')] : []),
                     ...(dial === null
                       ? []
                       : [
@@ -210,6 +211,14 @@ export function arcWords(
       mig.sprays || data.migMode !== 'spray'
         ? ' of arc for this groove.'
         : ' of arc. It goes over in drops at this current, so pulse it or take thinner wire.',
+    ])
+  if (data.eased)
+    why.push([
+      'The place soaks up the arc’s own heat: by the end of the last pass it stands near ',
+      figure(Math.round(data.eased.zoneC), 'c'),
+      ', and the same puddle wants ',
+      figure(Math.round(data.eased.toA), 'a'),
+      '. Ease off with the pedal before it runs wide.',
     ])
   if (turnDown) {
     const last = turnDown.at(-1)!

@@ -13,8 +13,12 @@ import type { StationPlan } from './parts'
 import { AC_TIG_ARC_V, ARC_ENTERS, interpassOf, turnDownOf } from './soak-up'
 import { airC, type WarmData } from './warm'
 import type { WeldData, WeldPass } from './weld-data'
+import { currentByPass } from '../warm/current'
 import { weldMeans, weldSettings } from './weld-settings'
 import { arcWords } from './weld-words'
+
+/** An easing worth a word, A. */
+const TOLD_EASE_A = 5
 
 function passesOf(open: OpenData, job: Job): WeldPass[] {
   const { groove } = open
@@ -28,6 +32,7 @@ function passesOf(open: OpenData, job: Job): WeldPass[] {
     kind: within === 0 ? 'root' : within === groove.passesPerSide - 1 ? 'cap' : 'fill',
     done: job.weld.passesDone.includes(index + 1),
     log: logs.get(index + 1) ?? [],
+    ease: null,
   }))
 }
 
@@ -44,7 +49,7 @@ export function planWeld(
 ): StationPlan<WeldData> {
   const { weld, takeIn } = job
   const arcProcess = process === 'mig-pulse' || process === 'mig-spool' ? process : 'ac-tig'
-  const startC = warm.heating?.reaches === false ? warm.heating.equilibriumC : warm.targetC
+  const startC = warm.reachC
   const settings = weldSettings(job, kit, arcProcess, startC, filler)
   const { machine, setA, tig, mig } = settings
   const passes = passesOf(open, job)
@@ -74,6 +79,27 @@ export function planWeld(
           wireMMin: point.share * mig.wireMMin,
         })) ?? null)
       : null
+  const byPass =
+    arcProcess === 'ac-tig' && body && setA > 0 && takeIn.wallMm.value && passes.length
+      ? currentByPass(
+          {
+            wallMm: takeIn.wallMm.value,
+            joint: 'flat',
+            process: arcProcess,
+            startC,
+            arcMin: layArcMin,
+            passes: passes.length,
+            massG: body.massKg * 1000,
+            skinMm2: body.areaMm2,
+            alloy,
+            zoneWallMm: takeIn.wallMm.value,
+            limitA: setA,
+          },
+          setA,
+        )
+      : []
+  const last = byPass.at(-1)
+  const eased = last && setA - last.easedA >= TOLD_EASE_A ? { fromA: setA, toA: last.easedA, zoneC: last.zoneC } : null
   const faceMm2 = open.groove ? open.groove.topWidthMm * open.groove.runMm : 0
   const brazing = brazeOf(job, kit, body, alloy, warm, process, { volumeMm3: open.groove?.volumeMm3 ?? 0, faceMm2 })
   const flaming = process === 'oxy-fuel' ? flameOf(job, kit, body, alloy, warm, startC, faceMm2) : null
@@ -83,7 +109,11 @@ export function planWeld(
     gas,
     arcMin,
     elapsedMin,
-    passes,
+    passes: passes.map((pass, n) => {
+      const current = byPass[n]
+      return { ...pass, ease: current ? { fromA: current.startA, toA: current.easedA } : null }
+    }),
+    eased,
     rods,
     againG,
     nextMove: nextMove(weld.log),
@@ -115,6 +145,8 @@ export function planWeld(
         arcMin: 0,
         interpass: null,
         turnDown: null,
+        eased: null,
+        passes: data.passes.map(pass => ({ ...pass, ease: null })),
         elapsedMin: minutes,
       },
     }

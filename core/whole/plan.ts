@@ -1,6 +1,7 @@
 import { gasUse } from '../arc/gas'
 import type { ArcProcess } from '../arc/amps'
 import { INTERPASS_C } from '../arc/interpass.table'
+import { easyPreheatC, leastPreheatC, ROOM_C } from '../arc/least-preheat'
 import { postflowS } from '../arc/setup'
 import { NoAnswer, type Step } from '../ask/question'
 import { BRAZE_RODS } from '../braze/rods.table'
@@ -42,11 +43,13 @@ import { PROTECTS } from '../job/words.table'
 import { bodyOf, type Body, type BodyGiven } from '../part/bodies'
 import { massOf, type PartSizes } from '../part/mass'
 import type { Does, Moves } from '../part/words.table'
+import { warmFor, type WarmAsk, type Warmth } from '../warm/decide'
+import { capOf, heatOf } from '../warm/heat'
+import { MOST_RUN_MM, torchReach } from '../warm/torch-reach'
 import { CHECK_MIN, partChecks } from './checks.table'
-import { currentFor, soakedC } from './current'
+import { currentFor, soakedC } from '../warm/current'
 import { orderOf, type Ordered } from './order'
 import { priceOf } from './price'
-import { leastPreheatC, mostPreheatC, ROOM_C, torchMinutes, warmFor, type WarmAsk, type Warmth } from './warm'
 
 export interface PartGiven extends PartSizes {
   does: Does
@@ -78,6 +81,10 @@ export interface JobGiven {
   kit: Kit
   part: PartGiven
   warm: WarmAsk['wanted']
+  /** How it is decided where nothing is wanted, what it is at now, and what else an arc lays on the part. */
+  warmSchool?: WarmAsk['school']
+  startC?: number | undefined
+  alsoArcs?: WarmAsk['arcs']
   mends: readonly MendGiven[]
 }
 
@@ -168,9 +175,12 @@ interface Readied {
   wanted: WantedLay[]
   reason: string | null
   leastC: number
+  easyC: number
   limitA: number
 }
 
+/** The longest run laid at one place, mm: a ring or a face is no longer to a flame than it is wide. */
+const runOf = (work: MendWork): number => Math.min(MOST_RUN_MM, Math.max(0, ...work.laid.map(one => one.runMm)))
 const interpassC = (body: Body) => INTERPASS_C[body.alloy.family].mostC
 /** What a mend's arc warms the whole part by, K. */
 const soaksUpC = ({ process, startA, easedA, arcMin }: PlannedMend, massG: number, body: Body): number =>
@@ -219,7 +229,7 @@ function bestFillerFor(part: PartGiven): BestFiller {
  */
 function ready(
   given: MendGiven,
-  { kit, part, warm }: JobGiven,
+  { kit, part, warm, warmSchool, startC }: JobGiven,
   bodies: readonly Body[],
   facts: PartFacts,
   mass: { massG: number; skinMm2: number },
@@ -243,28 +253,20 @@ function ready(
     filler: findAlloy(filler)!,
     opened: given.opened,
   } as unknown as KindInput<Fields>)
-  const base = { given, work, bodies: mine, filler, limitA: 0, leastC: ROOM_C, reason: null }
+  const base = { given, work, bodies: mine, filler, limitA: 0, leastC: ROOM_C, easyC: ROOM_C, reason: null }
   if (!work.laid.length) return { ...base, process: null, wanted: [] }
   // What a torch of the kit can bring the zone to is heat that a machine need not give.
-  const most = mostPreheatC(first.alloy)
-  const warms =
-    warm !== 'none' && kit.torches.some(torch => torchMinutes(torch, mass, first.alloy, work.wallMm, most) !== null)
-  const arcs = kit.machines.map(({ process, highA, ratedA, ratedPct, torchA }): KitProcess & { leastC: number } => {
-    const maxA = Math.min(highA, torchA)
-    const leastC = leastPreheatC(work.wallMm, maxA, process, work.joint)
-    // Warmed so far it reaches: weighed as a machine that just does.
-    return {
-      process,
-      maxA:
-        leastC > ROOM_C && warms && leastC <= most
-          ? Math.max(maxA, (maxA * (620 - ROOM_C)) / (620 - Math.min(leastC, 120)))
-          : maxA,
-      ratedA,
-      dutyPct: ratedPct,
-      torchA: undefined,
-      leastC,
-    }
+  const heat = heatOf(kit.torches, mass, first.alloy, work.wallMm, {
+    runMm: runOf(work),
+    capC: capOf({ wanted: warm, school: warmSchool, startC }),
   })
+  const arcs = kit.machines.map(({ process, highA, ratedA, ratedPct, torchA }): KitProcess => ({
+    process,
+    maxA: highA,
+    ratedA,
+    dutyPct: ratedPct,
+    torchA,
+  }))
   const flames: KitProcess[] = kit.torches.length
     ? [
         { process: 'zinc-rod-braze' },
@@ -285,7 +287,9 @@ function ready(
       work.laid.reduce((sum, one) => sum + one.runMm * one.wideMm, 0),
     ),
     count: 1,
-    kit: [...arcs.map(({ leastC: _, ...rest }) => rest), ...flames],
+    kit: [...arcs, ...flames],
+    joint: work.joint,
+    heat,
   })
   const asked = given.lays?.find(lay => lay.process)?.process
   const chosen = asked ?? ranked.find(row => row.verdict !== 'never')?.process ?? null
@@ -303,7 +307,7 @@ function ready(
     const machine = machineFor(kit, process)
     if (!machine) return [`no-machine`]
     const leastC = leastPreheatC(work.wallMm, Math.min(machine.highA, machine.torchA), process, work.joint)
-    return leastC > ROOM_C && (!warms || leastC > most) ? ['does-not-melt-in'] : []
+    return leastC > ROOM_C && (leastC > heat.mostC || !heat.reach(leastC)) ? ['does-not-melt-in'] : []
   })
   const arc = processes.find(isArc)
   const machine = arc ? machineFor(kit, arc) : null
@@ -314,6 +318,7 @@ function ready(
     wanted,
     limitA,
     leastC: arc && machine ? leastPreheatC(work.wallMm, limitA, arc, work.joint) : ROOM_C,
+    easyC: arc && machine ? easyPreheatC(work.wallMm, limitA, arc, work.joint) : ROOM_C,
     reason: chosen ? (reasons[0] ?? null) : 'nothing-reaches',
   }
 }
@@ -343,7 +348,7 @@ function brazeTrouble(
   })
   if (plan.verdict === 'refused') return 'braze-refused'
   return plan.verdict === 'too-cold' &&
-    torchMinutes(torch, mass, body.alloy, body.wallMm, BRAZE_RODS[rod].liquidusC + BRAZE_RODS[rod].overK, atEdge) ===
+    torchReach(torch, mass, body.alloy, body.wallMm, BRAZE_RODS[rod].liquidusC + BRAZE_RODS[rod].overK, { atEdge }) ===
       null
     ? 'never-melts-rod'
     : null
@@ -377,14 +382,25 @@ export function planWhole(job: JobGiven): JobPlanned {
   const readied = job.mends.map(mend => ready(mend, job, bodies, facts, mass, bestFiller))
   const warm = warmFor({
     wanted: job.warm,
+    school: job.warmSchool,
+    startC: job.startC,
     torches: kit.torches,
     part: { ...mass, protect: part.protect },
     body: main,
-    arcs: readied
-      .filter(one => one.process && isArc(one.process) && !one.reason)
-      .map(one => ({ leastC: one.leastC, wallMm: one.work.wallMm, soak: part.soak })),
+    arcs: [
+      ...readied
+        .filter(one => one.process && isArc(one.process) && !one.reason)
+        .map(one => ({
+          leastC: one.leastC,
+          easyC: one.easyC,
+          wallMm: one.work.wallMm,
+          soak: part.soak,
+          runMm: runOf(one.work),
+        })),
+      ...(job.alsoArcs ?? []),
+    ],
   })
-  const startC = warm.need !== 'none' && warm.reaches ? warm.toC : ROOM_C
+  const startC = warm.need !== 'none' && warm.reaches ? warm.toC : (job.startC ?? ROOM_C)
   // Each mend finds the part as warm as those before it have left it.
   const cold = readied.map(one => planOne(one, job, mass, startC, startC))
   const order = orderOf(

@@ -13,7 +13,9 @@ const look = useChartLook()
 const warm = computed(() => store.plan?.warm.data)
 const heating = computed(() => warm.value?.heating ?? null)
 const temperature = (c: number) => temperatureIn(c, settings.system)
-const lastS = computed(() => heating.value?.curve.at(-1)?.s ?? 1)
+const zone = computed(() => warm.value?.zoneCurve ?? null)
+const curve = computed(() => zone.value ?? heating.value?.curve ?? [])
+const lastS = computed(() => curve.value.at(-1)?.s ?? 1)
 const flat = (c: number) => [
   { x: 0, y: temperature(c) },
   { x: lastS.value / 60, y: temperature(c) },
@@ -21,8 +23,8 @@ const flat = (c: number) => [
 const data = computed(() => ({
   datasets: [
     {
-      label: 'the part',
-      data: (heating.value?.curve ?? []).map(point => ({ x: point.s / 60, y: temperature(point.c) })),
+      label: zone.value ? 'the zone' : 'the part',
+      data: curve.value.map(point => ({ x: point.s / 60, y: temperature(point.c) })),
       borderColor: look.value.chestnut,
       borderWidth: 3,
       pointRadius: 0,
@@ -49,7 +51,7 @@ const options = useLineOptions(() => ({ x: 'minutes', y: settings.system === 'in
 </script>
 
 <template>
-  <p class="label">Temperature of the part, torch held on</p>
+  <p class="label">Temperature of {{ zone ? 'the place under the flame' : 'the part' }}, torch held on</p>
   <template v-if="heating && warm">
     <div class="chart">
       <Line
@@ -60,7 +62,7 @@ const options = useLineOptions(() => ({ x: 'minutes', y: settings.system === 'in
       />
     </div>
     <ul class="key small">
-      <li><span class="swatch part" /> the part</li>
+      <li><span class="swatch part" /> {{ zone ? 'the zone' : 'the part' }}</li>
       <li>
         <span class="swatch want" /> wanted, <span class="figure">{{ settings.text(warm.targetC, 'c') }}</span>
       </li>
@@ -69,16 +71,21 @@ const options = useLineOptions(() => ({ x: 'minutes', y: settings.system === 'in
         <span class="figure">{{ settings.text(guard.limitC, 'c') }}</span>
       </li>
     </ul>
-    <p>
+    <p v-if="!zone">
       Held on for good it settles at
       <button type="button" class="open-figure figure" @click="emit('working')">
         {{ settings.text(heating.equilibriumC, 'c') }}</button>: what comes in then all goes out again.
     </p>
-    <p class="quiet small">
+    <p v-if="zone" class="quiet small">
+      The middle of a flame swept along the run, on a plate of this wall that goes on: heat runs off into the rest, so
+      it cools as soon as the flame is off.
+    </p>
+    <p v-else class="quiet small">
       The part is taken as one lump at one temperature, which aluminium of hand size nearly is; the spot under the flame
       runs ahead of it.
     </p>
   </template>
+  <p v-else-if="warm?.warmth.need === 'none'" class="quiet">It is not warmed, so there is no curve to draw.</p>
   <p v-else class="quiet">With a torch and the part's sizes, its heating curve is drawn here.</p>
 </template>
 

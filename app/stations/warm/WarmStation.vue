@@ -3,11 +3,26 @@ import { computed } from 'vue'
 import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'
 import StationFrame from '~/bench/StationFrame.vue'
+import { WARM_SCHOOLS } from '#core/warm/schools.table'
+import { useJob } from '~/stores/job'
+import { useSettings } from '~/stores/settings'
 import { useShop } from '~/stores/shop'
 import HeatingCurve from './HeatingCurve.vue'
 
 const shop = useShop()
+const store = useJob()
+const settings = useSettings()
 const route = useRoute()
+const names = (table: Readonly<Record<string, { name: string }>>) =>
+  Object.fromEntries(Object.entries(table).map(([id, { name }]) => [id, name]))
+const decided = computed(() => {
+  const warmth = store.plan?.warm.data.warmth
+  if (store.job?.warm.targetC.value != null) return 'clear it to have it decided'
+  if (!warmth) return 'empty: decided by what lies on the bench'
+  return warmth.need === 'none'
+    ? 'empty: decided, and it wants none'
+    : `empty: decided, ${settings.text(warmth.toC, 'c')}`
+})
 const torches = computed(() => Object.fromEntries(shop.kit.torches.map(torch => [torch.id, torch.name])))
 </script>
 
@@ -16,7 +31,8 @@ const torches = computed(() => Object.fromEntries(shop.kit.torches.map(torch => 
     <template #readings>
       <PickField v-if="shop.kit.torches.length" path="warm.torch" label="Torch" :words="torches" />
       <p v-else>No torch in the kit yet. <NuxtLink to="/kit">Put one in</NuxtLink>.</p>
-      <ReadingField path="warm.targetC" unit="c" label="Warm it to" note="95 °C by stick is usual" />
+      <PickField path="warm.school" label="Warming is decided" :words="names(WARM_SCHOOLS)" />
+      <ReadingField path="warm.targetC" unit="c" label="Warm it to" :note="decided" />
       <ReadingField path="warm.startC" unit="c" label="It is at" />
       <ReadingField path="warm.massG" unit="g" label="Weighed" note="empty: reckoned from its sizes" />
       <ReadingField path="takeIn.lengthMm" unit="mm" label="Length over all" />

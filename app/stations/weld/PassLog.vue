@@ -8,6 +8,12 @@ import { useSettings } from '~/stores/settings'
 import { usePuddleLog } from './use-puddle-log'
 
 const KINDS = { root: 'root: hottest, first', fill: 'fill', cap: 'flow the top over' }
+/** The current of a pass, where it is not the same all along. */
+const amps = ({ ease }: { ease: { fromA: number; toA: number } | null }) => {
+  if (!ease) return ''
+  const [from, to] = [Math.round(ease.fromA), Math.round(ease.toA)]
+  return from === to ? `, ${from} A` : `, ${from} to ${to} A`
+}
 const route = useRoute()
 const settings = useSettings()
 const { weld, passes, current, log, tick, saw, note } = usePuddleLog()
@@ -33,7 +39,7 @@ onKeyStroke('l', event => {
       <li v-for="pass in passes" :key="pass.number" :class="{ current: pass.number === current && !pass.done }">
         <v-checkbox
           :model-value="pass.done"
-          :label="`${pass.number}, side ${pass.side}: ${KINDS[pass.kind]}${pass.log.length ? ` (${pass.log.map(entry => SEEN_IN_PUDDLE[entry.saw].name).join(', ')})` : ''}`"
+          :label="`${pass.number}, side ${pass.side}: ${KINDS[pass.kind]}${amps(pass)}${pass.log.length ? ` (${pass.log.map(entry => SEEN_IN_PUDDLE[entry.saw].name).join(', ')})` : ''}`"
           @update:model-value="tick(pass.number, $event)"
         />
       </li>

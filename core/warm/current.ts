@@ -1,4 +1,4 @@
-import { ampsNeed, type ArcProcess, type Joint } from '../arc/amps'
+import { ampsNeed, MELTING_C, type ArcProcess, type Joint } from '../arc/amps'
 import { INTERPASS_C } from '../arc/interpass.table'
 import { turnDown } from '../heat/turn-down'
 import type { Alloy } from '../metal/alloys.table'
@@ -7,7 +7,6 @@ import { conductivityWmK } from '../metal/conductivity'
 /** Share of the arc's power that enters, and its volts. Common practice (ASM Handbook vol. 6, from memory). */
 const ENTERS = { 'ac-tig': 0.6, 'mig-pulse': 0.75, 'mig-spool': 0.75 } as const
 const VOLTS = { 'ac-tig': 15, 'mig-pulse': 21, 'mig-spool': 18 } as const
-const MELTING_C = 620
 /** An arc is never eased below this share of what it began with. */
 const LEAST_SHARE = 0.4
 const LEAST_S = 5
@@ -25,13 +24,7 @@ export interface Current {
   zoneC: number
 }
 
-/**
- * Current to start with at the heat the zone is at, and what it is eased to as the zone soaks up the arc's own heat:
- * the power of one puddle goes with melting less start (Rosenthal 1946), marched with what it warms (`heat/turn-down`),
- * over one pass; earlier passes have warmed the whole part up to its interpass limit. The zone is the wall out to where
- * heat gets in the arc's time, √(4αt), no more than the whole part. Accuracy: a quarter.
- */
-export function currentFor(input: {
+export interface CurrentInput {
   wallMm: number
   joint: Joint
   process: ArcProcess
@@ -43,10 +36,29 @@ export function currentFor(input: {
   alloy: Alloy
   zoneWallMm: number
   limitA: number
-}): Current {
+}
+
+/**
+ * Current to start with at the heat the zone is at, and what it is eased to as the zone soaks up the arc's own heat:
+ * the power of one puddle goes with melting less start (Rosenthal 1946), marched with what it warms (`heat/turn-down`),
+ * over one pass; earlier passes have warmed the whole part up to its interpass limit. The zone is the wall out to where
+ * heat gets in the arc's time, √(4αt), no more than the whole part. Accuracy: a quarter.
+ */
+export function currentFor(input: CurrentInput): Current {
+  const { startC, limitA } = input
+  const startA = Math.min(ampsNeed(input.wallMm, Math.min(startC, 480), input.process, input.joint).a, limitA)
+  const { easedA, zoneC } = passFrom(input, startA, input.passes - 1)
+  return { startA, easedA, zoneC }
+}
+
+/** The same pass by pass: what each begins with on the part as the ones before left it, and what it is eased to. */
+export function currentByPass(input: CurrentInput, startA: number): Current[] {
+  return Array.from({ length: input.passes }, (_, n) => passFrom(input, startA, n))
+}
+
+/** One pass on a part that those before it have warmed, no further than the next may begin at. */
+function passFrom(input: CurrentInput, startA: number, before: number): Current {
   const { alloy, process, startC } = input
-  const need = ampsNeed(input.wallMm, Math.min(startC, 480), process, input.joint)
-  const startA = Math.min(need.a, input.limitA)
   const seconds = (input.arcMin * 60) / input.passes
   if (seconds < LEAST_S || startC >= MELTING_C) return { startA, easedA: startA, zoneC: startC }
   const densityKgM3 = alloy.densityGcm3 * 1000
@@ -54,9 +66,8 @@ export function currentFor(input: {
   const reachM = Math.sqrt(4 * diffusivity * seconds)
   const zoneKg = Math.min(input.massG / 1000, ((densityKgM3 * input.zoneWallMm) / 1000) * Math.PI * reachM ** 2)
   const share = zoneKg / (input.massG / 1000)
-  // The passes before the last have warmed the whole part, no further than the next may begin at.
   const powerW = startA * VOLTS[process] * ENTERS[process]
-  const soakedC = startC + (powerW * seconds * (input.passes - 1)) / ((input.massG / 1000) * alloy.specificHeatJkgK)
+  const soakedC = startC + (powerW * seconds * before) / ((input.massG / 1000) * alloy.specificHeatJkgK)
   const lastC = Math.min(soakedC, Math.max(startC, INTERPASS_C[alloy.family].mostC))
   const points = turnDown(
     {
@@ -75,7 +86,7 @@ export function currentFor(input: {
   )
   const last = points.at(-1)!
   return {
-    startA,
+    startA: startA * ((MELTING_C - lastC) / (MELTING_C - startC)),
     easedA: startA * Math.max(LEAST_SHARE, (MELTING_C - last.partC) / (MELTING_C - startC)),
     zoneC: last.partC,
   }

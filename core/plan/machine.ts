@@ -1,0 +1,13 @@
+import type { ProcessId } from '../call/process.table'
+import type { Job, Kit } from '../job/job.schema'
+
+export type Machine = Kit['machines'][number]
+
+/** Most current a machine gives through its torch, A. */
+export const mostA = ({ highA, torchA }: Machine): number => Math.min(highA, torchA)
+
+/** The machine this job goes by for a process: the one picked, else the strongest there is. */
+export function machineOf(job: Job, kit: Kit, process: ProcessId): Machine | null {
+  const fits = kit.machines.filter(entry => entry.process === process)
+  return fits.find(entry => entry.id === job.weld.machine) ?? fits.toSorted((a, b) => mostA(b) - mostA(a))[0] ?? null
+}

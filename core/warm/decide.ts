@@ -1,0 +1,120 @@
+import { mostPreheatC, PREHEAT_C, ROOM_C } from '../arc/least-preheat'
+import type { Alloy } from '../metal/alloys.table'
+import type { WarmSchool } from './schools.table'
+import { torchReach, type Torch } from './torch-reach'
+import type { WarmWhy } from './words'
+
+/** The chill taken off, °C: dry and even to the hand. Common practice, no source. */
+export const CHILL_C = 58
+/** What is called a preheat rather than a chill taken off begins above this, °C. */
+const CHILL_TO_C = 70
+/** Colder than this, water stands on the metal and its first inch is slow: the chill is taken off whatever it is. */
+const COLD_C = 8
+/**
+ * Castings from this wall are warmed, cleaner and truer for it; wrought metal from this one. Common practice, no
+ * source.
+ */
+const CAST_WARM_MM = 6
+const WROUGHT_WARM_MM = 10
+/** A clean casting thinner than this is not warmed. */
+const THIN_CAST_MM = 4
+/** Protected things that stand no more than the chill taken off. */
+const COOL_THINGS = ['fuel', 'electronics', 'lip-seal']
+
+export interface Warmth {
+  need: 'none' | 'chill' | 'preheat'
+  toC: number
+  minutes: number
+  reaches: boolean
+  where: 'whole' | 'zone'
+  why: WarmWhy[]
+}
+
+export interface WarmAsk {
+  wanted: 'auto' | 'none' | { toC: number; torch?: string | undefined }
+  school?: WarmSchool | undefined
+  /** What it is at on the bench. */
+  startC?: number | undefined
+  torches: readonly (Torch & { id: string })[]
+  part: { massG: number; skinMm2: number; protect: readonly string[] }
+  body: { alloy: Alloy; wallMm: number }
+  /**
+   * Mends that an arc or a flame lays metal in: the least heat that the machine wants for each, the heat at which its
+   * usual current is enough, its wall and how long it runs.
+   */
+  arcs: readonly { leastC: number; easyC?: number; wallMm: number; soak: string; runMm?: number }[]
+}
+
+const tens = (c: number) => Math.ceil(c / 10) * 10
+
+/** How far, where nobody has said: by the school, the machine, wall, metal, oil, cold and what is near. */
+function wantedHeat({ school = 'decide', startC = ROOM_C, part, body, arcs }: WarmAsk): {
+  toC: number
+  why: WarmWhy[]
+} {
+  const wallMm = Math.max(...arcs.map(arc => arc.wallMm))
+  const machineC = Math.max(...arcs.map(arc => arc.leastC))
+  const easyC = Math.max(machineC, ...arcs.map(arc => arc.easyC ?? ROOM_C))
+  const cast = body.alloy.form === 'cast'
+  const near = part.protect.some(thing => COOL_THINGS.includes(thing))
+  const mostC = mostPreheatC(body.alloy)
+  if (school === 'never') return { toC: startC, why: ['school-never'] }
+  if (school === 'chill') return { toC: CHILL_C, why: ['school-chill'] }
+  if (school === 'always') return { toC: Math.max(PREHEAT_C, tens(machineC)), why: ['school-always'] }
+  // A machine that does not melt in cold decides alone: less heat would be no weld.
+  if (machineC > ROOM_C) return { toC: Math.max(PREHEAT_C, tens(machineC)), why: ['small-machine'] }
+  const [toC, why]: [number, WarmWhy[]] =
+    wallMm >= (cast ? CAST_WARM_MM : WROUGHT_WARM_MM)
+      ? [PREHEAT_C, ['thick-wall']]
+      : arcs.some(arc => arc.soak === 'oil-soaked')
+        ? [PREHEAT_C, ['drives-oil-out']]
+        : easyC > ROOM_C
+          ? [Math.min(PREHEAT_C, tens(easyC)), ['eases-machine']]
+          : cast && (wallMm >= THIN_CAST_MM || arcs.some(arc => arc.soak === 'oily'))
+            ? [CHILL_C, ['chill-off']]
+            : startC < COLD_C
+              ? [CHILL_C, ['cold-part']]
+              : [startC, [cast ? 'thin-clean' : 'thin-wrought']]
+  const kept = near && toC > CHILL_C
+  return { toC: Math.min(kept ? CHILL_C : toC, mostC), why: kept ? [...why, 'kept-cool-near'] : why }
+}
+
+/**
+ * Whether to warm the part at all, how far, and how long that takes: by wall, metal, machine, oil, cold and what is
+ * near, unless somebody says a temperature or a school. Schools: common practice, no source. Minutes: `torchReach`.
+ */
+export function warmFor(ask: WarmAsk): Warmth {
+  const { wanted, torches, part, body, arcs, startC = ROOM_C } = ask
+  const none = (why: WarmWhy[]): Warmth => ({
+    need: 'none',
+    toC: startC,
+    minutes: 0,
+    reaches: true,
+    where: 'whole',
+    why,
+  })
+  if (wanted === 'none') return none(['not-wanted'])
+  if (typeof wanted !== 'object' && !arcs.length) return none(['nothing-laid'])
+  const torch =
+    typeof wanted === 'object' && wanted.torch
+      ? (torches.find(entry => entry.id === wanted.torch) ?? null)
+      : (torches[0] ?? null)
+  const { toC, why } =
+    typeof wanted === 'object' ? { toC: wanted.toC, why: ['as-wanted'] satisfies WarmWhy[] } : wantedHeat(ask)
+  if (toC <= startC) return none(why)
+  const wallMm = Math.max(body.wallMm, ...arcs.map(arc => arc.wallMm))
+  const found = torch
+    ? torchReach(torch, part, body.alloy, wallMm, toC, {
+        startC,
+        runMm: Math.max(0, ...arcs.map(arc => arc.runMm ?? 0)),
+      })
+    : null
+  return {
+    need: toC <= CHILL_TO_C ? 'chill' : 'preheat',
+    toC,
+    minutes: found?.minutes ?? 0,
+    reaches: found !== null,
+    where: found?.where ?? 'whole',
+    why: torch ? why : [...why, 'no-torch'],
+  }
+}
