@@ -4,6 +4,7 @@ import { useKit, type KitColumn, type KitList } from '~/composables/use-kit'
 
 const props = defineProps<{ list: KitList; title: string; columns: readonly KitColumn[]; empty: string }>()
 const { rows, add, remove, set, shown } = useKit()
+const asked = (row: Record<string, unknown>) => props.columns.filter(column => !column.only || column.only(row))
 const wrong = ref<Record<string, string>>({})
 
 function take(id: string, column: KitColumn, text: string) {
@@ -18,7 +19,7 @@ function take(id: string, column: KitColumn, text: string) {
     <h2>{{ title }}</h2>
     <p v-if="rows(list).length === 0" class="quiet">{{ empty }}</p>
     <div v-for="row in rows(list)" :key="row.id" class="item">
-      <template v-for="column in columns" :key="column.key">
+      <template v-for="column in asked(row)" :key="column.key">
         <v-select
           v-if="column.choices"
           :model-value="String(row[column.key] ?? '')"

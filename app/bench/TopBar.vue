@@ -21,7 +21,7 @@ const lightName = computed(
       ><img src="/sparrow.svg" alt="" width="30" height="30"
     /></NuxtLink>
     <div v-if="job" class="title">
-      <strong>{{ job.title }}</strong>
+      <strong>{{ job.title }}</strong>{{ ' ' }}
       <span class="quiet"
         >{{ job.customer ? `for ${job.customer} · ` : '' }}taken in {{ format(new Date(job.takenInAt), 'd MMM') }}</span
       >

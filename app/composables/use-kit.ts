@@ -16,6 +16,8 @@ export interface KitColumn {
   suffix?: string
   choices?: Readonly<Record<string, string>>
   blank: string | number | null
+  /** Rows it is asked of; left out, all. */
+  only?: (row: Record<string, unknown>) => boolean
 }
 type Row = Record<string, unknown> & { id: string }
 

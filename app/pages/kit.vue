@@ -5,6 +5,8 @@ import KitTable from '~/bench/KitTable.vue'
 import { useKit, type KitColumn } from '~/composables/use-kit'
 
 const { kit, unreadTaps, unreadDrills, rates, setRate, problem } = useKit()
+/** A gun has no AC to set. */
+const isTig = (row: Record<string, unknown>) => row.process === 'ac-tig'
 const MACHINES: KitColumn[] = [
   { key: 'name', label: 'Machine', blank: 'AC TIG' },
   {
@@ -18,19 +20,25 @@ const MACHINES: KitColumn[] = [
   { key: 'ratedA', label: 'Rated at', unit: 'a', blank: 200 },
   { key: 'ratedPct', label: 'for', unit: 'pct', blank: 25 },
   { key: 'torchA', label: 'Torch', unit: 'a', blank: 150 },
-  { key: 'lowHz', label: 'AC from', unit: 'hz', blank: 50 },
-  { key: 'highHz', label: 'AC to', unit: 'hz', blank: 200 },
+  { key: 'ranges', label: 'Ranges, as 5-60, 40-200', blank: '' },
+  { key: 'currentDial', label: 'Current dial reads', choices: { amps: 'ampere', percent: 'per cent' }, blank: 'amps' },
+  { key: 'supplyV', label: 'Mains, volts', unit: 'v', blank: null },
+  { key: 'breakerA', label: 'Breaker', unit: 'a', blank: null },
+  { key: 'lowHz', label: 'AC from', unit: 'hz', blank: 50, only: isTig },
+  { key: 'highHz', label: 'AC to', unit: 'hz', blank: 200, only: isTig },
   {
     key: 'dialReads',
     label: 'Balance dial reads',
     choices: Object.fromEntries(DIAL_READINGS.map(id => [id, DIAL_WORDS[id]])),
     blank: 'cleaning-share',
+    only: isTig,
   },
   {
     key: 'halves',
     label: 'Positive and negative current',
     choices: { together: 'one for both', apart: 'set apart' },
     blank: 'together',
+    only: isTig,
   },
   { key: 'paid', label: 'It cost', unit: 'number', blank: null },
 ]

@@ -200,7 +200,11 @@ describe('a disk that is full', () => {
     expect(
       await shop.saveKit({
         ...EMPTY_KIT,
-        learnt: { at: '2026-11-12T09:00:00.000Z', ratios: { weld: { ratio: 21, jobs: 3, low: null, high: null } } },
+        learnt: {
+          at: '2026-11-12T09:00:00.000Z',
+          ratios: { weld: { ratio: 21, jobs: 3, low: null, high: null } },
+          odds: null,
+        },
       }),
     ).toMatch(/at most 20/)
     expect(shop.kit.ratePerHour).toBe(42)

@@ -1,3 +1,5 @@
+import type { ProcessId } from './process.table'
+
 /**
  * What raises and lowers the chance that a repair lasts, in percentage points: judgement, from common practice
  * (a part that never held oil welds well, over nine in ten lasting; one that held oil for decades may never stop
@@ -9,6 +11,41 @@ export const SOAK_POINTS = { dry: 0, handled: -2, oily: -12, 'oil-soaked': -27 }
 export const EARLIER_POINTS = { none: 0, weld: -8, epoxy: -6, insert: -3, braze: -30 } as const
 export const FUSION_POINTS = { good: 0, fair: -7, poor: -22, never: -88 } as const
 export const LOAD_POINTS = { seal: -3, static: 0, cyclic: -12 } as const
+/**
+ * By what lays the metal, for each load: a gun traps what an arc with a rod boils out, and a zinc joint lets go under
+ * repeated load. Judgement, from common practice.
+ */
+export const PROCESS_POINTS: Readonly<Record<ProcessId, Readonly<Record<keyof typeof LOAD_POINTS, number>>>> = {
+  'ac-tig': { seal: 0, static: 0, cyclic: 0 },
+  'mig-pulse': { seal: -3, static: -1, cyclic: -4 },
+  'mig-spool': { seal: -3, static: -2, cyclic: -10 },
+  'zinc-rod-braze': { seal: -6, static: -14, cyclic: -55 },
+  'al-si-braze': { seal: -5, static: -8, cyclic: -30 },
+  'oxy-fuel': { seal: -4, static: -4, cyclic: -8 },
+}
+/** A gun on metal that held oil: dirt is laid over, not boiled out. Beside what the oil itself costs. */
+export const GUN_ON_OIL_POINTS = { dry: 0, handled: 0, oily: -4, 'oil-soaked': -8 } as const
+/** A heavy casting struck cold: it starts in pinholes and pulls harder. Judgement. */
+export const COLD_HEAVY_MM = 8
+export const COLD_HEAVY_POINTS = -3
+/** A filler that its own ranking says avoid, or never, to. */
+export const FILLER_POINTS = { first: 0, works: 0, avoid: -8, never: -40 } as const
+/** What a kind of mend takes or gives beside the rest. Judgement; kinds not named take nothing. */
+export const KIND_POINTS: Readonly<Record<string, readonly [points: number, why: string]>> = {
+  bent: [-4, 'pressed back: metal worked twice'],
+  bore: [-2, 'a bore moves as it is welded'],
+}
+/** The state that a thread's hole is in, worst counting. Judgement. */
+export const STATE_POINTS: Readonly<Record<string, readonly [points: number, why: string]>> = {
+  stripped: [0, 'a stripped hole'],
+  oversize: [-1, 'a hole too wide'],
+  crooked: [-1, 'a crooked hole'],
+  leaking: [-4, 'a hole that leaks'],
+  'broken-stud': [-3, 'a stud to be got out first'],
+  'failed-insert': [-4, 'an insert that failed there before'],
+  cracked: [-6, 'a cracked boss'],
+  gone: [-4, 'a boss that is gone'],
+}
 /** A repair without the cause comes back. */
 export const CAUSE_POINTS = { unknown: -8, known: -4, 'put-right': 0 } as const
 export const THIN_WALL_MM = 2

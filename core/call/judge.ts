@@ -1,8 +1,15 @@
 import type { Step } from '../ask/question'
 import { FAMILIES, type FamilyId } from '../metal/families.table'
-import type { Soak } from './process.table'
+import { PROCESSES, type ProcessId, type Soak } from './process.table'
 import {
   CAUSE_POINTS,
+  COLD_HEAVY_MM,
+  COLD_HEAVY_POINTS,
+  FILLER_POINTS,
+  GUN_ON_OIL_POINTS,
+  KIND_POINTS,
+  PROCESS_POINTS,
+  STATE_POINTS,
   DECLINE_BELOW_PCT,
   EARLIER_POINTS,
   FUSION_POINTS,
@@ -34,6 +41,16 @@ export interface JudgeInput {
   newWeeks?: number | undefined
   /** Whether the cause of the failure is known and put right; left out, it does not count. */
   cause?: keyof typeof CAUSE_POINTS | undefined
+  /** How it is mended, where that is known: each counts only where it is given. */
+  process?: ProcessId | undefined
+  warmed?: 'none' | 'chill' | 'preheat' | undefined
+  fillerVerdict?: keyof typeof FILLER_POINTS | undefined
+  kind?: string | undefined
+  state?: readonly string[] | undefined
+  /** What this shop's own finished jobs came out over what was foretold, percentage points, and from how many. */
+  record?: { points: number; jobs: number } | undefined
+  /** Whatever else counts, in words with its points. */
+  also?: readonly { reason: string; effect: number }[] | undefined
 }
 export type JudgeVerdict = 'repair' | 'repair-with-limits' | 'refer' | 'decline'
 export interface Judged {
@@ -43,6 +60,34 @@ export interface Judged {
   because: string
   limits: string[]
   working: Step[]
+}
+
+const FOR_LOAD = { seal: 'what must seal', static: 'steady load', cyclic: 'repeated load' } as const
+
+/** What the way it is mended takes or gives: process, warmth, filler, kind, the state of the hole, the shop's record. */
+function howParts(input: JudgeInput): { reason: string; effect: number }[] {
+  const { process, load, soak, wallMm, warmed, fillerVerdict, kind, state = [], record, also = [] } = input
+  const gun = process === 'mig-pulse' || process === 'mig-spool'
+  const worst = state.flatMap(id => (STATE_POINTS[id] ? [STATE_POINTS[id]] : [])).toSorted((a, b) => a[0] - b[0])[0]
+  const ofKind = kind === undefined ? undefined : KIND_POINTS[kind]
+  return [
+    ...(process
+      ? [{ reason: `${PROCESSES[process].name} for ${FOR_LOAD[load]}`, effect: PROCESS_POINTS[process][load] }]
+      : []),
+    ...(gun ? [{ reason: 'a gun lays over what an arc would boil out', effect: GUN_ON_OIL_POINTS[soak] }] : []),
+    ...(process && PROCESSES[process].fusion && warmed === 'none' && wallMm >= COLD_HEAVY_MM
+      ? [{ reason: 'a heavy wall welded cold', effect: COLD_HEAVY_POINTS }]
+      : []),
+    ...(fillerVerdict
+      ? [{ reason: `a filler its ranking says ${fillerVerdict} to`, effect: FILLER_POINTS[fillerVerdict] }]
+      : []),
+    ...(ofKind ? [{ reason: ofKind[1], effect: ofKind[0] }] : []),
+    ...(worst ? [{ reason: worst[1], effect: worst[0] }] : []),
+    ...also,
+    ...(record
+      ? [{ reason: `this shop's own ${record.jobs === 1 ? 'job' : `${record.jobs} jobs`}`, effect: record.points }]
+      : []),
+  ]
 }
 
 /**
@@ -84,6 +129,7 @@ export function judge(input: JudgeInput): Judged {
           },
         ]
       : []),
+    ...howParts(input),
     ...(wallMm < THIN_WALL_MM ? [{ reason: 'thin wall', effect: THIN_WALL_POINTS }] : []),
     ...(wallMm > HEAVY_WALL_MM ? [{ reason: 'heavy wall', effect: HEAVY_WALL_POINTS }] : []),
   ].filter((part, index) => index === 0 || Math.abs(part.effect) > 0.05)

@@ -9,11 +9,12 @@ import { JOINT_SHARE, type Joint } from '../arc/amps'
 import { heatOf, plateSkinMm2 } from '../warm/heat'
 import { chooseFiller } from './filler'
 import { judge } from './judge'
-import { EARLIER_POINTS, SAFETY_CRITICAL } from './judge.table'
+import { EARLIER_POINTS, SAFETY_CRITICAL, STATE_POINTS } from './judge.table'
 import { chooseProcess } from './process'
 import { PROCESS_IDS, SOAKS } from './process.table'
 
 const JOINTS = Object.keys(JOINT_SHARE) as [Joint, ...Joint[]]
+const STATE_IDS = Object.keys(STATE_POINTS) as [string, ...string[]]
 const familyId = z.enum(FAMILY_IDS, { error: `one of ${FAMILY_IDS.join(', ')}` })
 const load = z.enum(['seal', 'static', 'cyclic'], { error: 'one of seal, static, cyclic' })
 const soak = z.enum(SOAKS, { error: `one of ${SOAKS.join(', ')}` })
@@ -171,6 +172,17 @@ export const repairJudge = question({
       repairPrice: z.number().min(0).max(1e7).optional(),
       newWeeks: z.number().min(0).max(520).optional(),
       cause: z.enum(['unknown', 'known', 'put-right'], { error: 'one of unknown, known, put-right' }).optional(),
+      process: z.enum(PROCESS_IDS, { error: `one of ${PROCESS_IDS.join(', ')}` }).optional(),
+      warmed: z.enum(['none', 'chill', 'preheat'], { error: 'one of none, chill, preheat' }).optional(),
+      fillerVerdict: z.enum(['first', 'works', 'avoid', 'never'], { error: 'first, works, avoid or never' }).optional(),
+      kind: z.string().max(40).optional(),
+      state: z
+        .array(z.enum(STATE_IDS, { error: `one of ${STATE_IDS.join(', ')}` }))
+        .max(8)
+        .optional(),
+      record: z
+        .strictObject({ points: z.number().min(-100).max(100), jobs: z.number().int().min(1).max(50_000) })
+        .optional(),
     })
     .superRefine((input, context) => {
       if (!input.family && !input.families)

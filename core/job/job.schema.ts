@@ -2,6 +2,7 @@ import '../quantity/zod-config'
 import { z } from 'zod'
 import { DIAL_READINGS } from '../arc/balance'
 import { MIG_MODES } from '../arc/mig'
+import { readRanges } from '../arc/ranges'
 import { CLAMP_SCHOOLS, PEEN_SCHOOLS } from '../arc/schools.table'
 import { WARM_SCHOOLS } from '../warm/schools.table'
 import { EARLIER_POINTS, SAFETY_CRITICAL } from '../call/judge.table'
@@ -354,6 +355,14 @@ export const kitSchema = z.strictObject({
         ratedA: between(1, 2000),
         ratedPct: between(1, 100),
         torchA: between(1, 2000),
+        /** The mains it hangs on: volts and the breaker; empty, they are no limit. */
+        supplyV: between(50, 1000).nullable().default(null),
+        breakerA: between(1, 400).nullable().default(null),
+        /** Its current ranges as they are written on it, such as 5-60, 40-200; empty, it has one. */
+        ranges: text(80).refine(written => readRanges(written) !== null, {
+          error: 'ranges are written like 5-60, 40-200',
+        }),
+        currentDial: z.enum(['amps', 'percent']).default('amps'),
         dialReads: z.enum(DIAL_READINGS),
         halves: z.enum(['together', 'apart']).default('together'),
         paid: money.nullable().default(null),
@@ -427,6 +436,11 @@ export const kitSchema = z.strictObject({
           high: z.number().nullable(),
         }),
       ),
+      /** What came out over what was foretold, percentage points of chance, from how many jobs. */
+      odds: z
+        .strictObject({ points: z.number().min(-100).max(100), jobs: z.number().int().min(1) })
+        .nullable()
+        .default(null),
     })
     .nullable()
     .default(null),

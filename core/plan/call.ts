@@ -9,7 +9,9 @@ import type { KnowData } from './know'
 import { capital, figure, words, type Sentence, type StationPlan, type Working } from './parts'
 import { money } from './hand-over'
 import type { Body } from './body'
+import type { Warmth } from '../warm/decide'
 import { capOf } from '../warm/heat'
+import { mostA } from './machine'
 import { torchFirst, warmWish, weighed } from './warm-decision'
 
 export interface FillerChoice {
@@ -80,12 +82,11 @@ export function chooseProcessFor(
   const family = know.families[0]!.id
   const capC = capOf(warmWish(job))
   const wall = takeIn.wallMm.value ?? 6
-  const arcs = kit.machines.map(({ process, highA, ratedA, ratedPct, torchA }) => ({
-    process,
-    maxA: highA,
-    ratedA,
-    dutyPct: ratedPct,
-    torchA,
+  const arcs = kit.machines.map(machine => ({
+    process: machine.process,
+    maxA: mostA(machine),
+    ratedA: machine.ratedA,
+    dutyPct: machine.ratedPct,
   }))
   const flames = [
     ...(kit.torches.length ? [{ process: 'zinc-rod-braze' as const }] : []),
@@ -135,6 +136,7 @@ export function planCall(
   know: KnowData,
   choices: FillerChoice & ProcessChoice,
   price: number | null,
+  warm: Pick<Warmth, 'need'>,
 ): StationPlan<CallData> {
   const { takeIn, call } = job
   const wants = [
@@ -143,6 +145,7 @@ export function planCall(
     ...(takeIn.does ? [] : ['what it does']),
     ...(takeIn.wallMm.value ? [] : ['the wall']),
   ]
+  const chosenFiller = choices.fillers.find(entry => entry.filler === choices.filler)
   const families = know.families.map(({ id, probability }) => ({ id, probability }))
   const asked =
     takeIn.wallMm.value && takeIn.soak && takeIn.does
@@ -156,12 +159,16 @@ export function planCall(
           ...(takeIn.newPrice ? { newPrice: takeIn.newPrice } : {}),
           ...(price !== null ? { repairPrice: price } : {}),
           ...(takeIn.newWeeks !== null ? { newWeeks: takeIn.newWeeks } : {}),
+          process: choices.process,
+          warmed: warm.need,
+          ...(chosenFiller ? { fillerVerdict: chosenFiller.verdict } : {}),
+          ...(kit.learnt?.odds ? { record: kit.learnt.odds } : {}),
           cause: takeIn.cause === 'unknown' ? 'unknown' : takeIn.causeCure.trim() ? 'put-right' : 'known',
         })
       : null
   const judged = asked?.ok ? asked.answer : null
   const process = choices.processes.find(entry => entry.process === choices.process)
-  const filler = choices.fillers.find(entry => entry.filler === choices.filler)
+  const filler = chosenFiller
   /** Nothing there does it: the call says so, and what would. */
   const beaten = !call.process && kit.machines.length + kit.torches.length > 0 && process?.verdict === 'never'
   const outcome =
@@ -216,6 +223,8 @@ export function planCall(
       earlierRepair: takeIn.earlierRepair,
       load: takeIn.does,
       safetyCritical: takeIn.safetyCritical,
+      process: choices.process,
+      warmed: warm.need,
       wallMm: takeIn.wallMm.value,
     })
     if (clean.ok && clean.answer.chancePct > judged.chancePct + 1)

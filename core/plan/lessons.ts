@@ -1,7 +1,7 @@
 import { LEAST_RATIO, MOST_RATIO, type Job, type Kit } from '../job/job.schema'
 import { PROCESSES } from '../call/process.table'
 import { COMEBACKS } from '../job/words.table'
-import { learn, timeRatio, type FinishedJob, type Group, type Ratio } from '../shop/learn'
+import { learn, oddsOf, timeRatio, type FinishedJob, type Group, type Ratio } from '../shop/learn'
 import { KIND_IDS, kindOf } from '../mend/registry'
 import { kindPhase, type Phase } from './phases'
 import { planJob } from './plan-job'
@@ -17,6 +17,8 @@ export interface Learnt {
 }
 export interface Lessons {
   finished: number
+  /** What came out over what was foretold, drawn towards nothing by ten jobs' worth. */
+  odds: { points: number; jobs: number } | null
   all: Group | null
   groups: Group[]
   learnt: Learnt[]
@@ -59,6 +61,7 @@ export function lessonsOf(jobs: readonly Job[], kit: Kit): Lessons {
     if (actual !== null && actual > 0 && planned > 0) ratios.set(key, [...(ratios.get(key) ?? []), actual / planned])
   }
   const earned = new Map<string, { earned: number; jobs: number }>()
+  const foretold: { chancePct: number; held: boolean }[] = []
   const records = finished.map((job): FinishedJob => {
     const plan = planJob(job, plain)
     const { phases, quote } = plan['hand-over'].data
@@ -90,6 +93,8 @@ export function lessonsOf(jobs: readonly Job[], kit: Kit): Lessons {
       timed.reduce((sum, phase) => sum + phase.minutes, 0),
       timed.reduce((sum, phase) => sum + phase.actualMin!, 0),
     ]
+    const chancePct = opening ? plan.call.data.judged?.chancePct : Math.min(...laid.map(mend => mend.chancePct))
+    if (chancePct !== undefined && Number.isFinite(chancePct)) foretold.push({ chancePct, held: !returned.has(job.id) })
     const family = plan.know.data.families[0]?.name
     return {
       success: !returned.has(job.id),
@@ -108,6 +113,7 @@ export function lessonsOf(jobs: readonly Job[], kit: Kit): Lessons {
     job.takeIn.comebackOf && job.takeIn.comebackWhy ? [COMEBACKS[job.takeIn.comebackWhy]] : [],
   )
   return {
+    odds: oddsOf(foretold),
     finished: finished.length,
     all,
     groups,

@@ -127,7 +127,7 @@ export function planJob(job: Job, kit: Kit): JobPlan {
   const handOver = grounded(
     planHandOver(job, kit, phases, open.data, weld.data, choices.filler, unmetBefore(job, before, prove.data), mends),
   )
-  const judged = planCall(job, kit, know.data, choices, handOver.data.quote?.total ?? null)
+  const judged = planCall(job, kit, know.data, choices, handOver.data.quote?.total ?? null, warm.data.warmth)
   const call = warned({ ...judged, why: [...judged.why, ...mendVerdicts(mends)] })
   const all = { 'take-in': takeIn, know, call, open, warm, weld, rebuild, prove, 'hand-over': handOver }
   return {

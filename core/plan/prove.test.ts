@@ -134,7 +134,7 @@ describe('lessons', () => {
     expect(weld.ratio.jobs).toBe(3)
     // Three jobs at twice the time, drawn towards one by two: 2^(3/5).
     expect(weld.ratio.ratio).toBeCloseTo(2 ** 0.6, 6)
-    const taught = { ...kit, learnt: { at: shutter.updatedAt, ratios: { weld: weld.ratio } } }
+    const taught = { ...kit, learnt: { at: shutter.updatedAt, ratios: { weld: weld.ratio }, odds: null } }
     const phase = planJob(shutter, taught)['hand-over'].data.phases.find(entry => entry.id === 'weld')!
     expect([phase.startingMin, phase.fromJobs]).toEqual([plannedMin, 3])
     expect(phase.minutes).toBeCloseTo(plannedMin * 2 ** 0.6, 6)

@@ -7,6 +7,8 @@ import { halvesFor } from '../arc/halves'
 import type { MigMode, MigSetup } from '../arc/mig'
 import { postflowS, type TigSetup } from '../arc/setup'
 import type { AcWave } from '../arc/wave'
+import { mostCurrent } from '../arc/machine-reach'
+import { dialFor, readRanges } from '../arc/ranges'
 import { NoAnswer } from '../ask/question'
 import type { Job, Kit } from '../job/job.schema'
 import { askFor } from './ask-core'
@@ -34,6 +36,10 @@ export interface WeldSettings {
   wantedHz: number
   frequencyHz: number
   dial: number | null
+  /** What stops the machine at `limitA`. */
+  limitBy: 'machine' | 'torch' | 'mains'
+  /** The range to set and where its dial stands, on a machine that has several or whose dial reads per cent. */
+  range: { lowA: number; highA: number; dialPct: number } | null
   copied: Copied | null
   wave: AcWave | null
   duty: Duty | null
@@ -81,7 +87,7 @@ export function weldSettings(
     machine && byHand
       ? clamp(machine.lowA, weld.currentA.value!, machine.highA)
       : need && machine
-        ? clamp(machine.lowA, need.a, limitA)
+        ? clamp(Math.min(machine.lowA, limitA), need.a, limitA)
         : 0
   const enPct = clamp(1, weld.enPct.value ?? 68, 99)
   const wantedHz = weld.frequencyHz.value ?? 100
@@ -152,6 +158,8 @@ export function weldSettings(
     wantedHz,
     frequencyHz,
     dial,
+    limitBy: machine ? mostCurrent(machine).by : 'machine',
+    range: machine && setA > 0 && (machine.ranges || machine.currentDial === 'percent') ? rangeOf(machine, setA) : null,
     copied:
       machine && tigging && weld.copiedDial.value !== null
         ? copiedBalance(weld.copiedDial.value, machine.dialReads)
@@ -164,6 +172,12 @@ export function weldSettings(
     migReason: migAsked && !migAsked.ok ? migAsked.reason : null,
     workings,
   }
+}
+
+/** The range of a machine that holds a current; one that has no ranges written has its own. */
+const rangeOf = ({ ranges, lowA, highA }: Machine, a: number) => {
+  const written = readRanges(ranges) ?? []
+  return dialFor(written.length ? written : [{ lowA, highA }], a)
 }
 
 /** Gas and elapsed time of all passes at those settings. */

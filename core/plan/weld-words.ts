@@ -9,6 +9,13 @@ import { capital, count, figure, words, type Sentence, type StationPlan } from '
 import { DIAL_WORDS, MIG_MODE_WORDS, type WeldData } from './weld-data'
 import type { ArcProcess, WeldSettings } from './weld-settings'
 
+/** What stops the current there. */
+const LIMIT_WORDS = {
+  machine: 'the machine stops at ',
+  torch: 'its torch stops at ',
+  mains: 'the mains it hangs on stop at ',
+} as const
+
 /** A part that warms less than this in a pass is not worth a wait. */
 const TOLD_RISE_C = 15
 
@@ -96,7 +103,7 @@ export function arcWords(
       : !reaches && !data.byHand
         ? [
             `The ${machine.name} stops at `,
-            figure(limitA, 'a'),
+            figure(Math.floor(limitA), 'a'),
             '; this wall wants at least ',
             figure(need.lowA, 'a', 'amps'),
             '. Warm it further, or use another machine.',
@@ -153,10 +160,19 @@ export function arcWords(
       figure(Math.round(need.lowA), 'a', 'amps'),
       ' if you wait, to ',
       figure(Math.round(need.highA), 'a', 'amps'),
-      '); the machine and its torch stop at ',
-      figure(limitA, 'a'),
+      '); ',
+      LIMIT_WORDS[data.limitBy],
+      figure(Math.floor(limitA), 'a'),
       '.',
     ])
+    if (data.range)
+      why.push([
+        'On this machine: range ',
+        words(`${data.range.lowA} to ${data.range.highA} A`, 'amps'),
+        ', dial at ',
+        figure(Math.round(data.range.dialPct), 'pct'),
+        '.',
+      ])
     if (data.byHand)
       why.push([
         'Set by hand at ',

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { questions } from '../questions'
-import { learn, successRate, timeRatio } from './learn'
+import { learn, successRate, timeRatio, oddsOf } from './learn'
 
 describe('success rates', () => {
   it("have Jeffreys' interval: 90 % of 0 in 10 and 5 in 10 (Brown, Cai and DasGupta 2001, by the beta distribution)", () => {
@@ -75,4 +75,13 @@ describe('log.learn', () => {
     expect(questions.ask('log.learn', { records: records.toReversed() })).toEqual(
       questions.ask('log.learn', { records }),
     ))
+})
+
+describe('odds of a shop', () => {
+  it('are what came out over what was foretold, drawn towards nothing by ten jobs', () => {
+    expect(oddsOf([])).toBeNull()
+    const held = Array.from({ length: 30 }, () => ({ chancePct: 80, held: true }))
+    expect(oddsOf(held)).toEqual({ points: (30 * 20) / 40, jobs: 30 })
+    expect(oddsOf([{ chancePct: 90, held: false }])!.points).toBeCloseTo(-90 / 11, 9)
+  })
 })

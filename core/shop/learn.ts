@@ -87,6 +87,19 @@ function groupOf(by: Group['by'], value: string, jobs: readonly FinishedJob[]): 
   }
 }
 
+/** Draws a small shop's odds towards what is foretold: as if so many jobs had come out as foretold. Judgement. */
+const PRIOR_ODDS_JOBS = 10
+
+/**
+ * By how many percentage points a shop's jobs held oftener, or seldomer, than was foretold of them: the mean of (held −
+ * chance), drawn towards nought by ten jobs' worth. Source: shrinkage of a mean towards its prior, any text.
+ */
+export function oddsOf(jobs: readonly { chancePct: number; held: boolean }[]): { points: number; jobs: number } | null {
+  if (!jobs.length) return null
+  const over = jobs.reduce((sum, { chancePct, held }) => sum + (held ? 100 : 0) - chancePct, 0)
+  return { points: over / (jobs.length + PRIOR_ODDS_JOBS), jobs: jobs.length }
+}
+
 /** What a job counts under: one thing, or each kind of mend it had. */
 const under = (job: FinishedJob, by: (typeof KINDS)[number]): readonly string[] =>
   by === 'mend' ? (job.mends ?? []) : job[by] ? [job[by]] : []

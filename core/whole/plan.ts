@@ -1,7 +1,8 @@
+import { mostCurrent } from '../arc/machine-reach'
 import { gasUse } from '../arc/gas'
 import type { ArcProcess } from '../arc/amps'
 import { INTERPASS_C } from '../arc/interpass.table'
-import { easyPreheatC, leastPreheatC, ROOM_C } from '../arc/least-preheat'
+import { easyPreheatC, leastPreheatC, PREHEAT_C, ROOM_C } from '../arc/least-preheat'
 import { postflowS } from '../arc/setup'
 import { NoAnswer, type Step } from '../ask/question'
 import { BRAZE_RODS } from '../braze/rods.table'
@@ -150,18 +151,6 @@ export interface JobPlanned {
 const WORST: readonly JudgeVerdict[] = ['repair', 'repair-with-limits', 'refer', 'decline']
 const worse = (a: JudgeVerdict, b: JudgeVerdict) => (WORST.indexOf(a) >= WORST.indexOf(b) ? a : b)
 const DECLINE_BELOW_PCT = 35
-/**
- * Gun and flame are not weighed like an arc with a rod: points off the chance by process and load. Judgement: a zinc
- * joint lets go under repeated load.
- */
-const PROCESS_POINTS: Readonly<Record<ProcessId, Readonly<Record<Does, number>>>> = {
-  'ac-tig': { seal: 0, static: 0, cyclic: 0 },
-  'mig-pulse': { seal: -3, static: -1, cyclic: -4 },
-  'mig-spool': { seal: -3, static: -2, cyclic: -10 },
-  'zinc-rod-braze': { seal: -6, static: -14, cyclic: -55 },
-  'al-si-braze': { seal: -5, static: -8, cyclic: -30 },
-  'oxy-fuel': { seal: -4, static: -4, cyclic: -8 },
-}
 const FLOW_L_MIN = 7
 const isArc = (process: ProcessId): process is ArcProcess => PROCESSES[process].needsAmps
 const SEATS = ['locating-diameter', 'gasket-face', 'seat']
@@ -186,11 +175,14 @@ const interpassC = (body: Body) => INTERPASS_C[body.alloy.family].mostC
 const soaksUpC = ({ process, startA, easedA, arcMin }: PlannedMend, massG: number, body: Body): number =>
   process && isArc(process) && startA !== null ? soakedC(process, (startA + easedA!) / 2, arcMin, massG, body.alloy) : 0
 
+/** The states that a thread or boss of a mend is in. */
+const statesOf = ({ state }: Record<string, unknown>): string[] =>
+  (Array.isArray(state) ? state : [state]).filter(one => typeof one === 'string')
+
 /** The machine of a process with the most current it can give through its torch. */
 const machineFor = (kit: Kit, process: ProcessId) =>
-  kit.machines
-    .filter(entry => entry.process === process)
-    .toSorted((a, b) => Math.min(b.highA, b.torchA) - Math.min(a.highA, a.torchA))[0] ?? null
+  kit.machines.filter(entry => entry.process === process).toSorted((a, b) => mostCurrent(b).a - mostCurrent(a).a)[0] ??
+  null
 
 type BestFiller = (a: Alloy, b: Alloy) => string
 const USUAL_DILUTION_PCT = 30
@@ -260,12 +252,11 @@ function ready(
     runMm: runOf(work),
     capC: capOf({ wanted: warm, school: warmSchool, startC }),
   })
-  const arcs = kit.machines.map(({ process, highA, ratedA, ratedPct, torchA }): KitProcess => ({
-    process,
-    maxA: highA,
-    ratedA,
-    dutyPct: ratedPct,
-    torchA,
+  const arcs = kit.machines.map((entry): KitProcess => ({
+    process: entry.process,
+    maxA: mostCurrent(entry).a,
+    ratedA: entry.ratedA,
+    dutyPct: entry.ratedPct,
   }))
   const flames: KitProcess[] = kit.torches.length
     ? [
@@ -306,12 +297,12 @@ function ready(
   const reasons = processes.filter(isArc).flatMap(process => {
     const machine = machineFor(kit, process)
     if (!machine) return [`no-machine`]
-    const leastC = leastPreheatC(work.wallMm, Math.min(machine.highA, machine.torchA), process, work.joint)
+    const leastC = leastPreheatC(work.wallMm, mostCurrent(machine).a, process, work.joint)
     return leastC > ROOM_C && (leastC > heat.mostC || !heat.reach(leastC)) ? ['does-not-melt-in'] : []
   })
   const arc = processes.find(isArc)
   const machine = arc ? machineFor(kit, arc) : null
-  const limitA = machine ? Math.min(machine.highA, machine.torchA) : 0
+  const limitA = machine ? mostCurrent(machine).a : 0
   return {
     ...base,
     process: chosen,
@@ -613,9 +604,12 @@ function planOne(
     safetyCritical: part.safetyCritical,
     wallMm: Math.max(0.5, work.wallMm),
     newPrice: part.newPrice,
+    process: (laid.length && process) || undefined,
+    warmed: startC >= PREHEAT_C ? 'preheat' : startC > ROOM_C ? 'chill' : 'none',
+    state: statesOf(given.values),
+    record: kit.learnt?.odds ?? undefined,
   })
-  const points =
-    sum(work.risks.map(risk => risk.points)) + (process && laid.length ? PROCESS_POINTS[process][part.does] : 0)
+  const points = sum(work.risks.map(risk => risk.points))
   const chancePct = trouble ? 2 : Math.min(98, Math.max(2, judged.chancePct + points))
   const decision: JudgeVerdict =
     judged.verdict === 'refer'

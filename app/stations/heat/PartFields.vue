@@ -38,7 +38,7 @@ const { bringIn, report, inches, back } = useStl(computed(() => props.index))
     <template v-if="setup.mesh">
       <p>
         The shape comes from a file.
-        <button type="button" class="plain-button slight" @click="inches()">It was in inches</button>
+        <button type="button" class="plain-button slight" @click="inches()">It was in inches</button>{{ ' ' }}
         <button type="button" class="plain-button slight" @click="back()">Back to solids</button>
       </p>
     </template>

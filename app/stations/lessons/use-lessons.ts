@@ -47,7 +47,10 @@ export function useLessons() {
       learnt.filter(({ ratio }) => plannable(ratio.ratio)).map(({ key, ratio }) => [key, ratio]),
     )
     const left = learnt.filter(({ ratio }) => !plannable(ratio.ratio)).map(({ name }) => name)
-    const refused = await shop.saveKit({ ...toRaw(shop.kit), learnt: { at: new Date().toISOString(), ratios } })
+    const refused = await shop.saveKit({
+      ...toRaw(shop.kit),
+      learnt: { at: new Date().toISOString(), ratios, odds: lessons.value?.odds ?? null },
+    })
     trouble.value =
       refused ??
       (left.length

@@ -65,10 +65,10 @@ const takeOff = (n: number) =>
         {{ TRACE_KINDS[entry.trace.kind] }}</label
       >
       <p v-if="entry.measure">
-        <b class="figure">{{ settings.text(entry.measure.lengthMm, 'mm') }}</b>
+        <b class="figure">{{ settings.text(entry.measure.lengthMm, 'mm') }}</b>{{ ' ' }}
         <span class="figure small">± {{ settings.text(entry.measure.uncertaintyMm, 'mm') }}</span>
         <template v-if="entry.trace.kind !== 'crack' && entry.measure.areaMm2 > 0"
-          ><br />inside <b class="figure">{{ settings.text(entry.measure.areaMm2, 'mm2') }}</b>
+          ><br />inside <b class="figure">{{ settings.text(entry.measure.areaMm2, 'mm2') }}</b>{{ ' ' }}
           <span class="figure small">± {{ settings.text(entry.measure.areaUncertaintyMm2, 'mm2') }}</span></template
         >
       </p>

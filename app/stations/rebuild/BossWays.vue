@@ -19,7 +19,7 @@ const HEAT = { none: 'no heat', little: 'a little heat', much: 'much heat' }
     <ol>
       <li v-for="way in boss.ranked" :key="way.method" :class="{ out: !way.possible }">
         <p>
-          <b>{{ BOSS_WORDS[way.method] }}</b>
+          <b>{{ BOSS_WORDS[way.method] }}</b>{{ ' ' }}
           <span class="quiet small">about {{ settings.text(way.minutes, 'min') }}, {{ HEAT[way.heat] }}</span>
         </p>
         <div class="bar" role="img" :aria-label="`holds ${way.factor.toFixed(1)} times the load`">

@@ -25,7 +25,12 @@ const opener = (ref: string) => ({
         </td>
         <td class="quiet small">
           {{ weld.machine.name }}, {{ weld.machine.lowA }} to {{ weld.machine.highA }} A; torch
-          {{ weld.machine.torchA }} A{{ weld.byHand ? '; set by hand' : '' }}
+          {{ weld.machine.torchA }} A{{ weld.byHand ? '; set by hand' : ''
+          }}{{
+            weld.range
+              ? `; range ${weld.range.lowA} to ${weld.range.highA} A, dial at ${Math.round(weld.range.dialPct)} %`
+              : ''
+          }}
         </td>
       </tr>
       <tr v-if="weld.mig">

@@ -1,0 +1,59 @@
+import { describe, expect, it } from 'vitest'
+import { mostCurrent } from './machine-reach'
+import { mainsA, mainsLimitA } from './mains'
+import { dialFor, readRanges } from './ranges'
+
+const tig = { process: 'ac-tig' as const, highA: 200, torchA: 180, ratedA: 200, ratedPct: 25 }
+
+describe('what stops a machine', () => {
+  it('itself, its torch, or the mains it hangs on', () => {
+    expect(mostCurrent({ ...tig, torchA: 250 })).toEqual({ a: 200, by: 'machine' })
+    expect(mostCurrent(tig)).toEqual({ a: 180, by: 'torch' })
+    expect(mostCurrent({ ...tig, supplyV: 120, breakerA: 15 })).toMatchObject({ by: 'mains' })
+  })
+  // Common practice, no source: a 200 A machine on 230 V and 16 A gives its rating; on 120 V and 15 A well under 100.
+  it('230 V and 16 A bear a 200 A machine at its duty; 120 V and 15 A bear 60 to 100 A', () => {
+    expect(mainsA({ ...tig, supplyV: 230 }, 200)).toBeLessThan(16)
+    const small = mainsLimitA({ ...tig, supplyV: 120, breakerA: 15 })
+    expect(small).toBeGreaterThan(60)
+    expect(small).toBeLessThan(100)
+  })
+  // IEC 60974-1, from memory: load volts of TIG at 100 A are 14 V; drawn current is power over efficiency and factor.
+  it('draws the arc’s power at the load volts of the standard', () =>
+    expect(mainsA({ ...tig, ratedPct: 100, supplyV: 230 }, 100)).toBeCloseTo((100 * 14) / (0.8 * 0.75 * 230), 9))
+  it('the limit is where the breaker is met', () => {
+    const supply = { ...tig, supplyV: 120, breakerA: 15 }
+    expect(mainsA(supply, mainsLimitA(supply))).toBeCloseTo(15, 6)
+    expect(mainsLimitA({ ...tig, supplyV: 1000, breakerA: 400 })).toBe(Infinity)
+  })
+})
+
+describe('ranges as they are written', () => {
+  it.each([
+    [
+      '5-60, 40-200',
+      [
+        [5, 60],
+        [40, 200],
+      ],
+    ],
+    [
+      '40 to 200 A; 5–60 A',
+      [
+        [5, 60],
+        [40, 200],
+      ],
+    ],
+    ['', []],
+  ])('%s', (written, ranges) => expect(readRanges(written)?.map(({ lowA, highA }) => [lowA, highA])).toEqual(ranges))
+  it.each(['sixty', '60-5', '5-60-90', '5-60, ?'])('%s is not understood', written =>
+    expect(readRanges(written)).toBeNull(),
+  )
+  it('the lowest that holds a current is set, its dial linear; past all of them the highest at its end', () => {
+    const ranges = readRanges('5-60, 40-200')!
+    expect(dialFor(ranges, 50)).toEqual({ lowA: 5, highA: 60, dialPct: (45 / 55) * 100 })
+    expect(dialFor(ranges, 120)).toEqual({ lowA: 40, highA: 200, dialPct: 50 })
+    expect(dialFor(ranges, 300)!.dialPct).toBe(100)
+    expect(dialFor([], 100)).toBeNull()
+  })
+})

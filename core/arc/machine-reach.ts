@@ -1,0 +1,20 @@
+import type { ArcProcess } from './amps'
+import { mainsLimitA } from './mains'
+
+export interface MachineRating {
+  process: ArcProcess
+  highA: number
+  torchA: number
+  ratedA: number
+  ratedPct: number
+  supplyV?: number | null | undefined
+  breakerA?: number | null | undefined
+}
+
+/** Most current a machine gives, A, and what stops it there: itself, its torch, or the mains it hangs on. */
+export function mostCurrent(machine: MachineRating): { a: number; by: 'machine' | 'torch' | 'mains' } {
+  const { highA, torchA, supplyV, breakerA } = machine
+  const mains = supplyV && breakerA ? mainsLimitA({ ...machine, supplyV, breakerA }) : Infinity
+  const a = Math.min(highA, torchA, mains)
+  return { a, by: a === highA ? 'machine' : a === torchA ? 'torch' : 'mains' }
+}
