@@ -31,6 +31,10 @@ const route = useRoute()
       </button>
     </div>
     <CautionNote v-for="caution in plan.cautions" :key="caution.code" :caution="caution" />
+    <div v-if="plan.hands?.length" class="change" data-testid="hands">
+      <strong>At the bench:</strong>
+      <p v-for="hand in plan.hands" :key="hand">{{ hand }}</p>
+    </div>
     <div v-if="plan.change.length" class="change">
       <strong>Would change this:</strong>
       <p v-for="(sentence, index) in plan.change" :key="index">

@@ -64,7 +64,7 @@ export interface Judged {
 
 const FOR_LOAD = { seal: 'what must seal', static: 'steady load', cyclic: 'repeated load' } as const
 
-/** What the way it is mended takes or gives: process, warmth, filler, kind, the state of the hole, the shop's record. */
+/** What the way it is mended takes or gives: process, warmth, filler, kind, state of the hole, the shop's record. */
 function howParts(input: JudgeInput): { reason: string; effect: number }[] {
   const { process, load, soak, wallMm, warmed, fillerVerdict, kind, state = [], record, also = [] } = input
   const gun = process === 'mig-pulse' || process === 'mig-spool'

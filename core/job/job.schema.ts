@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { DIAL_READINGS } from '../arc/balance'
 import { MIG_MODES } from '../arc/mig'
 import { readRanges } from '../arc/ranges'
-import { CLAMP_SCHOOLS, PEEN_SCHOOLS } from '../arc/schools.table'
+import { BRUSH_SCHOOLS, CLAMP_SCHOOLS, PEEN_SCHOOLS, TUNGSTEN_SCHOOLS } from '../arc/schools.table'
 import { WARM_SCHOOLS } from '../warm/schools.table'
 import { EARLIER_POINTS, SAFETY_CRITICAL } from '../call/judge.table'
 import { PROCESS_IDS, SOAKS } from '../call/process.table'
@@ -174,6 +174,8 @@ export const weldSchema = z.strictObject({
   interpassC: reading(),
   clamp: z.enum(keys(CLAMP_SCHOOLS)).default('free'),
   peen: z.enum(keys(PEEN_SCHOOLS)).default('leave'),
+  brush: z.enum(keys(BRUSH_SCHOOLS)).default('stainless'),
+  tungsten: z.enum(keys(TUNGSTEN_SCHOOLS)).default('blunted'),
   migMode: z.enum(MIG_MODES).nullable().default(null),
   wireMm: reading('0.9 mm', 0.9),
   log: z.array(logEntrySchema).max(5000).default([]),

@@ -27,6 +27,10 @@ const ROD_LONG_MM = 914
 const PUDDLE_MIN = 0.15
 const NONE: Means = { passes: 0, massG: 0, rods: 0, wireM: 0, arcMin: 0, flameMin: 0 }
 
+/** Section of the bead that a gun lays at its usual travel, mm². */
+export const gunBeadMm2 = (depositGMin: number, densityGcm3: number): number =>
+  ((depositGMin / densityGcm3) * 1000) / GUN_TRAVEL_MM_MIN
+
 /** Passes of beads of one section over a volume: at least one. */
 const passesFor = (lay: Lay, beadMm2: number) =>
   Math.max(1, Math.ceil(lay.volumeMm3 / (beadMm2 * Math.max(1, lay.runMm)) - 1e-9))
@@ -47,7 +51,7 @@ export function meansOf(lay: Lay, filler: Alloy, wallMm: number, startC: number)
       massG,
       wireM: massG / LANDS_SHARE.wire / filler.densityGcm3 / ((Math.PI / 4) * WIRE_MM ** 2),
       arcMin: massG / depositGMin,
-      passes: passesFor(lay, ((depositGMin / filler.densityGcm3) * 1000) / GUN_TRAVEL_MM_MIN),
+      passes: passesFor(lay, gunBeadMm2(depositGMin, filler.densityGcm3)),
     }
   }
   const rodMm = rodForWall(wallMm)

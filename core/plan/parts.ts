@@ -28,6 +28,8 @@ export interface StationPlan<Data = unknown> {
   readonly call: Sentence
   readonly why: readonly Sentence[]
   readonly change: readonly Sentence[]
+  /** What practised hands do here. */
+  readonly hands?: readonly string[]
   readonly cautions: readonly Caution[]
   readonly workings: Readonly<Record<string, Working>>
   /** Clocks worth starting here, with their times. */

@@ -13,6 +13,7 @@ import { planProve, type ProveData } from './prove'
 import { planRebuild, type RebuildData } from './rebuild'
 import { basisOf, changesSince, type Change } from './stale'
 import { planTakeIn } from './take-in'
+import { handsAt } from './hands.table'
 import { planWarm, type WarmData } from './warm'
 import { decideWarm, openingArcs } from './warm-decision'
 import { planWeld } from './weld'
@@ -131,7 +132,9 @@ export function planJob(job: Job, kit: Kit): JobPlan {
   const call = warned({ ...judged, why: [...judged.why, ...mendVerdicts(mends)] })
   const all = { 'take-in': takeIn, know, call, open, warm, weld, rebuild, prove, 'hand-over': handOver }
   return {
-    ...Object.fromEntries(STATION_IDS.map(id => [id, { ...all[id], ...standing(job, all[id]) }])),
+    ...Object.fromEntries(
+      STATION_IDS.map(id => [id, { ...all[id], hands: handsAt(id, job, choices.process), ...standing(job, all[id]) }]),
+    ),
     mends,
   } as unknown as JobPlan
 }

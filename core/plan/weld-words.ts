@@ -1,5 +1,5 @@
 import type { AmpsNeed } from '../arc/amps'
-import { CLAMP_SCHOOLS, PEEN_SCHOOLS } from '../arc/schools.table'
+import { BRUSH_SCHOOLS, CLAMP_SCHOOLS, PEEN_SCHOOLS, TUNGSTEN_SCHOOLS } from '../arc/schools.table'
 import { FREQUENCY_SCHOOLS } from '../arc/setup.table'
 import type { Job, Kit } from '../job/job.schema'
 import { SEEN_IN_PUDDLE } from '../job/words.table'
@@ -208,7 +208,7 @@ export function arcWords(
     why.push([
       'Tungsten ',
       figure(tig.tungstenMm, 'mm', 'setup'),
-      `, ${tig.tip}; No. ${tig.cup} cup, `,
+      `, ${TUNGSTEN_SCHOOLS[weld.tungsten].name}; No. ${tig.cup} cup, `,
       figure(tig.gasLMin, 'lMin', 'setup'),
       ', post-flow ',
       figure(tig.postflowS, 's', 'setup'),
@@ -305,6 +305,8 @@ export function arcWords(
   why.push(
     [`${capital(CLAMP_SCHOOLS[weld.clamp].name)}: ${CLAMP_SCHOOLS[weld.clamp].buys}.`],
     [`${capital(PEEN_SCHOOLS[weld.peen].name)}: ${PEEN_SCHOOLS[weld.peen].buys}.`],
+    [`Brush: ${BRUSH_SCHOOLS[weld.brush].name}: ${BRUSH_SCHOOLS[weld.brush].buys}.`],
+    ...(tig ? [[`${capital(TUNGSTEN_SCHOOLS[weld.tungsten].name)}: ${TUNGSTEN_SCHOOLS[weld.tungsten].buys}.`]] : []),
   )
   const change: Sentence[] = []
   if (need && takeIn.wallMm.value) {

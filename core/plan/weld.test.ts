@@ -119,9 +119,11 @@ describe('brazing in the plan', () => {
 
 describe('the gun', () => {
   it('is turned down by the heat model, step by step, and the call gives wire and volts', () => {
-    const plan = by('mig-spool')
+    // Its own beads are fewer than the rod's, so what was ticked of those is not carried over here.
+    const fresh = edit(bracket, 'weld.passesDone', [])
+    const plan = by('mig-spool', fresh)
     expect(words(plan)).toMatch(/Weld at \d+ A, spray: wire [\d.]+ m\/min, [\d.]+ V/)
-    expect(words(by('mig-spool', edit(bracket, 'weld.migMode', 'cold')))).toMatch(/cold stitches/)
+    expect(words(by('mig-spool', edit(fresh, 'weld.migMode', 'cold')))).toMatch(/cold stitches/)
     const heavy = edit(edit(bracket, 'open.crackMm', read('400 mm', 400)), 'warm.massG', read('400 g', 400))
     const { turnDown } = by('mig-spool', heavy).weld.data
     expect(turnDown![0]!.share).toBe(1)

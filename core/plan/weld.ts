@@ -2,6 +2,8 @@ import type { Alloy } from '../metal/alloys.table'
 import type { Job, Kit, LogEntry } from '../job/job.schema'
 import { sideOrder } from '../groove/sequence'
 import type { ProcessId } from '../call/process.table'
+import { gunBeadMm2 } from '../lay/means'
+import { findAlloy } from '../metal/find-alloy'
 import { groundOutPasses, nextMove } from '../puddle/next-move'
 import { caution } from '../safety/cautions.table'
 import type { Body } from './body'
@@ -20,16 +22,23 @@ import { arcWords } from './weld-words'
 /** An easing worth a word, A. */
 const TOLD_EASE_A = 5
 
-function passesOf(open: OpenData, job: Job): WeldPass[] {
+/** Passes a side of a groove by the bead of its rod, or by that of the gun's own wire. */
+function passesPerSide(groove: NonNullable<OpenData['groove']>, sides: number, beadMm2: number | null): number {
+  if (beadMm2 === null) return groove.passesPerSide
+  return Math.max(1, Math.ceil(groove.volumeMm3 / sides / (beadMm2 * Math.max(1, groove.runMm)) - 1e-9))
+}
+
+function passesOf(open: OpenData, job: Job, beadMm2: number | null): WeldPass[] {
   const { groove } = open
   if (!groove) return []
   const sides = groove.passes > groove.passesPerSide ? 2 : 1
+  const perSide = passesPerSide(groove, sides, beadMm2)
   const logs = new Map<number, LogEntry[]>()
   for (const entry of job.weld.log) logs.set(entry.pass, [...(logs.get(entry.pass) ?? []), entry])
-  return sideOrder(sides, groove.passesPerSide).map(({ side, within }, index) => ({
+  return sideOrder(sides, perSide).map(({ side, within }, index) => ({
     number: index + 1,
     side,
-    kind: within === 0 ? 'root' : within === groove.passesPerSide - 1 ? 'cap' : 'fill',
+    kind: within === 0 ? 'root' : within === perSide - 1 ? 'cap' : 'fill',
     done: job.weld.passesDone.includes(index + 1),
     log: logs.get(index + 1) ?? [],
     ease: null,
@@ -52,7 +61,8 @@ export function planWeld(
   const startC = warm.reachC
   const settings = weldSettings(job, kit, arcProcess, startC, filler)
   const { machine, setA, tig, mig } = settings
-  const passes = passesOf(open, job)
+  const fillerGcm3 = findAlloy(filler)?.densityGcm3 ?? alloy.densityGcm3
+  const passes = passesOf(open, job, mig ? gunBeadMm2(mig.depositGMin, fillerGcm3) : null)
   // A gun lays its wire in a fraction of the time that a rod is fed by hand; what the groove plan reckons is the rod.
   const layArcMin = open.groove ? (mig ? open.groove.massG / mig.depositGMin : open.groove.arcMin) : 0
   const passArcMin = passes.length ? layArcMin / passes.length : 0

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { CLAMP_SCHOOLS, PEEN_SCHOOLS } from '#core/arc/schools.table'
+import { BRUSH_SCHOOLS, CLAMP_SCHOOLS, PEEN_SCHOOLS, TUNGSTEN_SCHOOLS } from '#core/arc/schools.table'
 import { BRAZE_ROD_OF } from '#core/call/braze-rod.table'
 import { MIG_MODE_WORDS } from '#core/plan/weld-data'
 import PickField from '~/bench/PickField.vue'
@@ -88,6 +88,8 @@ const names = (table: Readonly<Record<string, { name: string }>>) =>
         <ReadingField path="weld.interpassC" unit="c" label="Next pass under" note="empty: by the metal" />
         <PickField path="weld.clamp" label="While it is welded" :words="names(CLAMP_SCHOOLS)" />
         <PickField path="weld.peen" label="Between beads" :words="names(PEEN_SCHOOLS)" />
+        <PickField path="weld.brush" label="Brush before the arc" :words="names(BRUSH_SCHOOLS)" />
+        <PickField v-if="!gun" path="weld.tungsten" label="Tungsten" :words="names(TUNGSTEN_SCHOOLS)" />
       </template>
     </template>
     <template #piece="{ working }">
