@@ -32,6 +32,8 @@ function take(id: string, column: KitColumn, text: string) {
           :model-value="shown(row, column)"
           :label="column.label"
           :suffix="column.suffix"
+          :placeholder="column.placeholder"
+          :persistent-placeholder="column.placeholder !== undefined"
           maxlength="80"
           :error-messages="wrong[`${row.id}.${column.key}`] ? [wrong[`${row.id}.${column.key}`]!] : []"
           @change="take(row.id, column, ($event.target as HTMLInputElement).value)"
@@ -56,23 +58,19 @@ h2 {
   font-size: 1.1rem;
 }
 .item {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  padding: 8px 0;
-  border-bottom: 1px solid var(--hairline);
-  margin-bottom: 8px;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(132px, 1fr));
+  gap: 12px 8px;
+  padding: 14px;
+  border: 1px solid var(--hairline);
+  background: var(--sheet);
+  margin-bottom: 10px;
 }
-.item > * {
-  flex: 1 1 104px;
-}
+.item > :first-child,
 .item > .v-select {
-  flex-basis: 170px;
-}
-.item > :first-child {
-  flex: 2 1 170px;
+  grid-column: span 2;
 }
 .item > button {
-  flex: 0 0 auto;
+  justify-self: start;
 }
 </style>

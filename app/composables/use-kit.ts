@@ -14,6 +14,8 @@ export interface KitColumn {
   label: string
   unit?: UnitKey
   suffix?: string
+  /** How it is written, shown while it is empty. */
+  placeholder?: string
   choices?: Readonly<Record<string, string>>
   blank: string | number | null
   /** Rows it is asked of; left out, all. */

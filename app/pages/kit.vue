@@ -20,10 +20,10 @@ const MACHINES: KitColumn[] = [
   { key: 'ratedA', label: 'Rated at', unit: 'a', blank: 200 },
   { key: 'ratedPct', label: 'for', unit: 'pct', blank: 25 },
   { key: 'torchA', label: 'Torch', unit: 'a', blank: 150 },
-  { key: 'ranges', label: 'Ranges, as 5-60, 40-200', blank: '' },
+  { key: 'ranges', label: 'Ranges on it', placeholder: '5-60, 40-200', blank: '' },
   { key: 'currentDial', label: 'Current dial reads', choices: { amps: 'ampere', percent: 'per cent' }, blank: 'amps' },
-  { key: 'supplyV', label: 'Mains, volts', unit: 'v', blank: null },
-  { key: 'breakerA', label: 'Breaker', unit: 'a', blank: null },
+  { key: 'supplyV', label: 'Mains', placeholder: '230 V', unit: 'v', blank: null },
+  { key: 'breakerA', label: 'Breaker', placeholder: '16 A', unit: 'a', blank: null },
   { key: 'lowHz', label: 'AC from', unit: 'hz', blank: 50, only: isTig },
   { key: 'highHz', label: 'AC to', unit: 'hz', blank: 200, only: isTig },
   {
@@ -35,7 +35,7 @@ const MACHINES: KitColumn[] = [
   },
   {
     key: 'halves',
-    label: 'Positive and negative current',
+    label: 'Two halves',
     choices: { together: 'one for both', apart: 'set apart' },
     blank: 'together',
     only: isTig,

@@ -25,6 +25,29 @@ export function weighed(body: Body | null, job: Job, alloy: Alloy): { massG: num
   return { massG, skinMm2: plateSkinMm2(massG, alloy.densityGcm3, job.takeIn.wallMm.value || ASSUMED_WALL_MM) }
 }
 
+/** The part as a plate of its weight and wall, where it was weighed and its sizes are missing; null without a wall. */
+export function weighedBody(job: Job, alloy: Alloy): Body | null {
+  const massG = job.warm.massG.value || job.know.dryG.value
+  const wallMm = job.takeIn.wallMm.value
+  if (!massG || !wallMm) return null
+  const areaMm2 = plateSkinMm2(massG, alloy.densityGcm3, wallMm)
+  return {
+    massKg: massG / 1000,
+    areaMm2,
+    volumeMm3: (massG / alloy.densityGcm3) * 1000,
+    steps: [
+      { label: 'Mass', formula: 'weighed', value: massG / 1000, unit: 'kg', source: 'the scale' },
+      {
+        label: 'Surface that cools',
+        formula: 'both sides of a plate of its weight and wall',
+        value: areaMm2 / 100,
+        unit: 'cm²',
+        source: 'plane geometry; its sizes are not told',
+      },
+    ],
+  }
+}
+
 /** What this job says of its own warming: a temperature, or a school to decide by. */
 export function warmWish({ warm }: Job): Pick<WarmAsk, 'wanted' | 'school' | 'startC'> {
   const toC = warm.targetC.value

@@ -8,7 +8,7 @@ import { WARM_SCHOOLS, type WarmSchool } from '../warm/schools.table'
 import { WARM_WHY } from '../warm/words'
 import { zoneCurve } from '../warm/torch-reach'
 import { askFor } from './ask-core'
-import { ASSUMED_WALL_MM, zoneRunMm } from './warm-decision'
+import { ASSUMED_WALL_MM, weighedBody, zoneRunMm } from './warm-decision'
 import type { Body } from './body'
 import { capital, figure, list, type Sentence, type StationPlan } from './parts'
 import { protectOf } from './take-in'
@@ -54,8 +54,9 @@ const USUAL_AIR_C = 20
 export const airC = (startC: number) => (startC > HOTTEST_AIR_C ? USUAL_AIR_C : startC)
 
 /** Warm: minutes with this torch, the heating curve, whether it gets there at all. */
-export function planWarm(job: Job, kit: Kit, body: Body | null, alloy: Alloy, warmth: Warmth): StationPlan<WarmData> {
+export function planWarm(job: Job, kit: Kit, sized: Body | null, alloy: Alloy, warmth: Warmth): StationPlan<WarmData> {
   const { warm, takeIn } = job
+  const body = sized ?? weighedBody(job, alloy)
   const torch = kit.torches.find(entry => entry.id === warm.torch) ?? kit.torches[0] ?? null
   const targetC = warm.targetC.value ?? warmth.toC
   const startC = warm.startC.value ?? ROOM_C
@@ -206,7 +207,14 @@ export function planWarm(job: Job, kit: Kit, body: Body | null, alloy: Alloy, wa
     ],
     workings: {
       ...(asked?.ok ? { preheat: asked.working } : {}),
-      ...(body ? { body: { title: 'Mass and surface from the sizes', steps: body.steps } } : {}),
+      ...(body
+        ? {
+            body: {
+              title: sized ? 'Mass and surface from the sizes' : 'Mass and surface from its weight',
+              steps: body.steps,
+            },
+          }
+        : {}),
     },
     clocks:
       heating && zone
