@@ -41,6 +41,21 @@ export interface BrazePlan {
 
 const note = (code: string, title: string, text: string): Caution => ({ code, level: 'caution', title, text })
 
+/** Why a rod is not for a metal in this service; null where it is. Sources: as `braze.plan`. */
+export function brazeRefusal(base: Alloy, id: BrazeRod, serviceC: number): string | null {
+  const rod = BRAZE_RODS[id]
+  const workingC = rod.liquidusC + rod.overK
+  const magnesium = base.pct.Mg ?? 0
+  if (base.family === 'magnesium') return 'magnesium is not brazed with these rods'
+  if (workingC >= base.solidusC)
+    return `the ${rod.name} is worked at ${workingC} °C and ${base.name} begins to melt at ${base.solidusC} °C`
+  if (rod.flux && magnesium > FLUX_MG_PCT)
+    return `${base.name} holds ${magnesium.toFixed(1)} % magnesium: flux does not wet it`
+  if (serviceC > rod.serviceC)
+    return `it runs at ${Math.round(serviceC)} °C and the ${rod.name} is good to about ${rod.serviceC} °C`
+  return null
+}
+
 /**
  * Whether a rod brazes a part, and whether this flame brings this mass to its working heat.
  *
@@ -69,17 +84,7 @@ export function planBraze(input: BrazeInput): BrazePlan {
     workingC,
     Math.max(COOL_TO_C, ambientC + 15),
   )
-  const magnesium = base.pct.Mg ?? 0
-  const reason =
-    base.family === 'magnesium'
-      ? 'magnesium is not brazed with these rods'
-      : marginToSolidusC <= 0
-        ? `the ${rod.name} is worked at ${workingC} °C and ${base.name} begins to melt at ${base.solidusC} °C`
-        : rod.flux && magnesium > FLUX_MG_PCT
-          ? `${base.name} holds ${magnesium.toFixed(1)} % magnesium: flux does not wet it`
-          : serviceC > rod.serviceC
-            ? `it runs at ${Math.round(serviceC)} °C and the ${rod.name} is good to about ${rod.serviceC} °C`
-            : null
+  const reason = brazeRefusal(base, input.rod, serviceC)
   const verdict = reason ? 'refused' : !heating.reaches ? 'too-cold' : marginToSolidusC < TIGHT_K ? 'tight' : 'good'
   const cautions = [
     ...(input.rod === 'zinc-al'

@@ -2,8 +2,12 @@ import type { Step } from '../ask/question'
 import { ampsNeed, type ArcProcess, type Joint } from '../arc/amps'
 import { dutyAt, elapsedMin } from '../arc/duty'
 import { easyPreheatC, leastPreheatC, ROOM_C } from '../arc/least-preheat'
+import { brazeRefusal } from '../braze/plan'
+import type { Alloy } from '../metal/alloys.table'
 import { figures } from '../quantity/show'
+import { BRAZE_RODS } from '../braze/rods.table'
 import type { Heat } from '../warm/heat'
+import { BRAZE_ROD_OF } from './braze-rod.table'
 import type { Family } from '../metal/families.table'
 import {
   ARC_SHARE,
@@ -44,6 +48,9 @@ export interface ProcessInput {
    */
   arcMin?: number | undefined
   joint?: Joint | undefined
+  /** The metal itself and what it stands in service: then a rod that is not for it is ruled out. */
+  base?: Alloy | undefined
+  serviceC?: number | undefined
   /** What the torches there are can do; left out, a usual preheat is taken for granted. */
   heat?: Heat | undefined
 }
@@ -98,6 +105,19 @@ export function chooseProcess(input: ProcessInput): { ranked: RankedProcess[]; w
         never = true
         reasons.push(`${family.name} is not fusion welded`)
       } else take(FUSION_OFF[family.fusion], `${family.name} fuses ${family.fusion}ly`)
+    }
+    const rod = BRAZE_ROD_OF[process]
+    const unfit = rod && inKit && input.base ? brazeRefusal(input.base, rod, input.serviceC ?? 40) : null
+    if (unfit) {
+      never = true
+      reasons.push(unfit)
+    }
+    if (rod && inKit && !unfit && input.heat) {
+      const workingC = BRAZE_RODS[rod].liquidusC + BRAZE_RODS[rod].overK
+      if (!input.heat.reach(workingC)) {
+        never = true
+        reasons.push(`no torch here brings the place to ${Math.round(workingC)} °C, where the rod flows`)
+      }
     }
     if (row.needsAmps && inKit && kit.length > 0) {
       const best = machines.reduce((a, b) =>

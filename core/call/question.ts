@@ -97,6 +97,13 @@ export const processChoose = question({
       .optional(),
     /** No hotter than this, whatever the torch could do. */
     mostC: quantity('c', { min: -50, max: 600 }).optional(),
+    /** The metal by name, and what it stands in service: then a rod that is not for it is ruled out. */
+    base: base.optional(),
+    serviceC: quantity('c', { min: -60, max: 400 }).default(40),
+    /** The flame works at an edge of the part, where heat has half as far to run. */
+    atEdge: z.boolean().default(false),
+    /** How long a run the flame is swept along. */
+    runMm: quantity('mm', { min: 0, max: 20_000 }).default(0),
     massG: positive('g').default(1500),
     skinMm2: positive('mm2').optional(),
     joint: z.enum(JOINTS, { error: `one of ${JOINTS.join(', ')}` }).default('flat'),
@@ -125,8 +132,8 @@ export const processChoose = question({
   },
   solve: input => {
     const family = familyById(input.family)!
-    const { torches, mostC, massG, skinMm2, ...rest } = input
-    const alloy = ALLOYS.find(row => row.name === family.sampleAlloy)!
+    const { torches, mostC, atEdge, runMm, massG, skinMm2, ...rest } = input
+    const alloy = rest.base ?? ALLOYS.find(row => row.name === family.sampleAlloy)!
     const part = { massG, skinMm2: skinMm2 ?? plateSkinMm2(massG, alloy.densityGcm3, input.wallMm) }
     const heat =
       torches &&
@@ -135,7 +142,7 @@ export const processChoose = question({
         part,
         alloy,
         input.wallMm,
-        { capC: mostC },
+        { capC: mostC, atEdge, runMm },
       )
     const { ranked, working } = chooseProcess({ ...rest, family, heat })
     return {

@@ -4,8 +4,10 @@ import type { BrazeRod } from '../braze/rods.table'
 import { BRAZE_RODS } from '../braze/rods.table'
 import type { Job, Kit } from '../job/job.schema'
 import type { Alloy } from '../metal/alloys.table'
+import { torchReach, type Reach } from '../warm/torch-reach'
 import { askFor } from './ask-core'
 import type { Body } from './body'
+import { weighed, zoneRunMm } from './warm-decision'
 import { capital, count, figure, type NoArcStation, type Sentence, type Working } from './parts'
 import type { Torch, WarmData } from './warm'
 import { PROCESSES, type ProcessId } from '../call/process.table'
@@ -17,6 +19,8 @@ export interface BrazeData {
   torch: Torch
   base: { name: string; solidusC: number; liquidusC: number }
   serviceC: number
+  /** Where this torch brings only the place to working heat, or that far sooner than the whole: how long it takes. */
+  zone: Reach | null
   /** To working heat, and laying the rod by hand; without the cooling. */
   minutes: number
   /** The heavier rod on a turning part; null where it does not turn or nothing is known of the filling. */
@@ -63,13 +67,24 @@ export function brazeOf(
           atRadiusMm: radiusMm,
         })
       : null
+  const wallMm = job.takeIn.wallMm.value
+  const reach =
+    asked.answer.verdict !== 'refused' && wallMm
+      ? torchReach(torch, weighed(body, job, alloy), alloy, wallMm, asked.answer.workingC, {
+          atEdge: job.open.work === 'build-up',
+          startC: warm.startC,
+          runMm: zoneRunMm(job),
+        })
+      : null
+  const zone = reach?.where === 'zone' ? reach : null
   return {
+    zone,
     plan: asked.answer,
     rod,
     torch,
     base: { name: alloy.name, solidusC: alloy.solidusC, liquidusC: alloy.liquidusC },
     serviceC,
-    minutes: (asked.answer.timeS ?? 0) / 60 + joint.faceMm2 / PROCESSES[process].mm2PerMin,
+    minutes: (zone?.minutes ?? (asked.answer.timeS ?? 0) / 60) + joint.faceMm2 / PROCESSES[process].mm2PerMin,
     unbalance: heavy?.ok ? { ...heavy.answer, radiusMm: radiusMm! } : null,
     working: asked.working,
     unbalanceWorking: heavy?.ok ? heavy.working : null,
@@ -77,7 +92,7 @@ export function brazeOf(
 }
 
 /** What brazing says: the move first, then why. */
-export function brazeSentences({ plan, rod, torch, base, serviceC, unbalance }: BrazeData): {
+export function brazeSentences({ plan, rod, torch, base, serviceC, unbalance, zone }: BrazeData): {
   short: string
   call: Sentence
   why: Sentence[]
@@ -87,23 +102,33 @@ export function brazeSentences({ plan, rod, torch, base, serviceC, unbalance }: 
   const call: Sentence =
     plan.verdict === 'refused'
       ? [`Do not braze it: ${plan.reason}.`]
-      : plan.verdict === 'too-cold'
+      : zone
         ? [
-            `The ${torch.name} never brings it to `,
-            figure(plan.workingC, 'c', 'braze'),
-            `; it would take `,
-            figure(Math.ceil(plan.leastSourceW / 10) * 10, 'w', 'braze'),
-            ' of flame, or an oven under it.',
-          ]
-        : [
             `Braze it with the ${name} at `,
             figure(plan.workingC, 'c', 'braze'),
-            ': ',
-            figure(plan.timeS!, 's', 'braze'),
-            ` with the ${torch.name}, then `,
+            `: hold the ${torch.name} at the place, `,
+            figure(60 * zone.minutes, 's'),
+            ' brings that there; then ',
             figure(Math.round(plan.coolMin), 'min', 'braze'),
             ' to cool, covered.',
           ]
+        : plan.verdict === 'too-cold'
+          ? [
+              `The ${torch.name} never brings it to `,
+              figure(plan.workingC, 'c', 'braze'),
+              `; it would take `,
+              figure(Math.ceil(plan.leastSourceW / 10) * 10, 'w', 'braze'),
+              ' of flame, or an oven under it.',
+            ]
+          : [
+              `Braze it with the ${name} at `,
+              figure(plan.workingC, 'c', 'braze'),
+              ': ',
+              figure(plan.timeS!, 's', 'braze'),
+              ` with the ${torch.name}, then `,
+              figure(Math.round(plan.coolMin), 'min', 'braze'),
+              ' to cool, covered.',
+            ]
   const why: Sentence[] = [
     [
       'The rod is all liquid and works at ',
@@ -117,6 +142,13 @@ export function brazeSentences({ plan, rod, torch, base, serviceC, unbalance }: 
     ['In service it stands about ', figure(mostC, 'c'), ' for long; this part runs at ', figure(serviceC, 'c'), '.'],
     ...(plan.verdict === 'refused' ? [] : plan.steps.map((step): Sentence => [step])),
   ]
+  if (zone)
+    why.push([
+      plan.reaches
+        ? 'The whole of it would take far longer'
+        : 'The whole of it never gets there with this flame: it settles below',
+      '; the place under the flame does, since heat runs off more slowly than it comes in. Keep the flame on it while the rod goes in.',
+    ])
   if (unbalance)
     why.push([
       'It turns: the heavier rod puts ',
@@ -125,12 +157,12 @@ export function brazeSentences({ plan, rod, torch, base, serviceC, unbalance }: 
       figure(unbalance.correctG, 'g', 'unbalance'),
       ' opposite it at the same radius puts it right.',
     ])
-  const change: Sentence[] = [[`${capital(plan.reason)}.`]]
+  const change: Sentence[] = zone && plan.verdict === 'too-cold' ? [] : [[`${capital(plan.reason)}.`]]
   return {
     short:
       plan.verdict === 'refused'
         ? 'not brazed'
-        : plan.verdict === 'too-cold'
+        : plan.verdict === 'too-cold' && !zone
           ? 'flame too small'
           : `braze at ${Math.round(plan.workingC)} °C`,
     call,

@@ -12,7 +12,7 @@ import type { Body } from './body'
 import type { Warmth } from '../warm/decide'
 import { capOf } from '../warm/heat'
 import { mostA } from './machine'
-import { torchFirst, warmWish, weighed } from './warm-decision'
+import { torchFirst, warmWish, weighed, zoneRunMm } from './warm-decision'
 
 export interface FillerChoice {
   fillers: RankedFiller[]
@@ -111,6 +111,10 @@ export function chooseProcessFor(
       efficiencyPct,
     })),
     ...weighed(body, job, know.alloy),
+    base: know.alloy.name,
+    serviceC: Math.min(400, takeIn.hotC.value ?? 40),
+    atEdge: open.work === 'build-up',
+    runMm: zoneRunMm(job),
     ...(Number.isFinite(capC) ? { mostC: capC } : {}),
     ...(arcMin === undefined ? {} : { arcMin }),
   })

@@ -17,11 +17,11 @@ export const heatOf = (
   part: Warmed,
   alloy: Alloy,
   wallMm: number,
-  { runMm = 0, capC = Infinity }: { runMm?: number; capC?: number | undefined } = {},
+  { runMm = 0, capC = Infinity, atEdge = false }: { runMm?: number; capC?: number | undefined; atEdge?: boolean } = {},
 ): Heat => ({
   mostC: Math.min(mostPreheatC(alloy), capC),
   reach: toC => {
-    const found = soonest(torches, part, alloy, wallMm, toC, runMm)
+    const found = soonest(torches, part, alloy, wallMm, toC, { runMm, atEdge })
     return found && { minutes: found.minutes, where: found.where, torch: found.torch.name }
   },
 })

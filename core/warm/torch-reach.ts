@@ -99,10 +99,10 @@ export function soonest<T extends Torch>(
   alloy: Alloy,
   wallMm: number,
   toC: number,
-  runMm = 0,
+  place: { runMm?: number; atEdge?: boolean } = {},
 ): (Reach & { torch: T }) | null {
   const found = torches.flatMap(torch => {
-    const reach = torchReach(torch, part, alloy, wallMm, toC, { runMm })
+    const reach = torchReach(torch, part, alloy, wallMm, toC, place)
     return reach ? [{ ...reach, torch }] : []
   })
   return found.length ? found.reduce((a, b) => (b.minutes < a.minutes ? b : a)) : null

@@ -250,6 +250,7 @@ function ready(
   // What a torch of the kit can bring the zone to is heat that a machine need not give.
   const heat = heatOf(kit.torches, mass, first.alloy, work.wallMm, {
     runMm: runOf(work),
+    atEdge: given.kind === 'edge',
     capC: capOf({ wanted: warm, school: warmSchool, startC }),
   })
   const arcs = kit.machines.map((entry): KitProcess => ({
@@ -280,6 +281,8 @@ function ready(
     count: 1,
     kit: [...arcs, ...flames],
     joint: work.joint,
+    base: first.alloy,
+    serviceC: part.hotC,
     heat,
   })
   const asked = given.lays?.find(lay => lay.process)?.process
