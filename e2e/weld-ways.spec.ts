@@ -53,6 +53,7 @@ test("a gun: wire and volts are the command line's, and the output is turned dow
   await bringDemo(page)
   await process(page, /spool-gun MIG/)
   // What was laid by rod is ticked; the gun's own beads are fewer, and begin anew.
+  await expect(page.getByTestId('call')).toContainText('All passes laid')
   for (const box of await page.getByRole('list').getByRole('checkbox').all()) await box.uncheck()
   await expect(page.getByTestId('call')).toContainText(/Weld at \d+ A, spray: wire/)
   const { wireMMin } = askOnCommandLine<{ wireMMin: number }>('mig.setup', {
