@@ -28,7 +28,7 @@ export function lossW(body: LumpedBody, temperatureC: number): number {
   return (
     areaM2 *
     (body.filmWm2K * (temperatureC - body.ambientC) +
-      body.emissivity * STEFAN_BOLTZMANN_WM2K4 * (t ** 4 - ambient ** 4))
+      body.emissivity * STEFAN_BOLTZMANN_WM2K4 * (t * t * t * t - ambient * ambient * ambient * ambient))
   )
 }
 
@@ -69,7 +69,7 @@ const GAUSS = [
 export function secondsBetween(body: LumpedBody, fromC: number, toC: number): number {
   if (fromC === toC) return 0
   if (rate(body, toC) * (toC - fromC) <= 0 || rate(body, fromC) * (toC - fromC) <= 0) return Infinity
-  const pieces = 200
+  const pieces = 60
   const at = (share: number) => toC + (fromC - toC) * (1 - share) ** 3
   let seconds = 0
   for (let piece = 0; piece < pieces; piece++) {

@@ -18,13 +18,20 @@ export const heatOf = (
   alloy: Alloy,
   wallMm: number,
   { runMm = 0, capC = Infinity, atEdge = false }: { runMm?: number; capC?: number | undefined; atEdge?: boolean } = {},
-): Heat => ({
-  mostC: Math.min(mostPreheatC(alloy), capC),
-  reach: toC => {
-    const found = soonest(torches, part, alloy, wallMm, toC, { runMm, atEdge })
-    return found && { minutes: found.minutes, where: found.where, torch: found.torch.name }
-  },
-})
+): Heat => {
+  const known = new Map<number, ReturnType<Heat['reach']>>()
+  return {
+    mostC: Math.min(mostPreheatC(alloy), capC),
+    reach: toC => {
+      const before = known.get(toC)
+      if (before !== undefined) return before
+      const found = soonest(torches, part, alloy, wallMm, toC, { runMm, atEdge })
+      const reach = found && { minutes: found.minutes, where: found.where, torch: found.torch.name }
+      known.set(toC, reach)
+      return reach
+    },
+  }
+}
 
 /** No hotter than this by what somebody said or by their school, °C; nothing stands in the way otherwise. */
 export function capOf({ wanted, school, startC = ROOM_C }: Pick<WarmAsk, 'wanted' | 'school' | 'startC'>): number {

@@ -1,6 +1,6 @@
 import { ROOM_C } from '../arc/least-preheat'
 import { fuelOf, SPOT_MM } from '../flame/fuels.table'
-import { preheat, STILL_AIR } from '../heat/lumped'
+import { secondsBetween, STILL_AIR } from '../heat/lumped'
 import { spotRise, type Spot } from '../heat/spot'
 import type { Alloy } from '../metal/alloys.table'
 import { conductivityWmK } from '../metal/conductivity'
@@ -26,6 +26,18 @@ export const MOST_RUN_MM = 150
 const MOST_MIN = 20
 /** Times at which the zone is looked at, s. */
 const ZONE_TRIES_S = [30, 60, 90, 120, 180, 240, 300, 420, 600, 900]
+
+/** The first of ascending values that does, where all past it do too: by halving, since each look is dear. */
+function firstOf(values: readonly number[], does: (value: number) => boolean): number | undefined {
+  if (!does(values.at(-1)!)) return undefined
+  let [low, high] = [0, values.length - 1]
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if (does(values[middle]!)) high = middle
+    else low = middle + 1
+  }
+  return values[low]
+}
 
 /** The flame as a spot on this wall, swept along a run. */
 function spotOf(torch: Torch, alloy: Alloy, wallMm: number, runMm: number): Spot {
@@ -73,23 +85,20 @@ export function torchReach(
   { atEdge = false, startC = ROOM_C, runMm = 0 }: { atEdge?: boolean; startC?: number; runMm?: number } = {},
 ): Reach | null {
   const absorbedW = (torch.powerW * torch.efficiencyPct) / 100
-  const whole = preheat(
-    {
-      massKg: part.massG / 1000,
-      specificHeatJkgK: alloy.specificHeatJkgK,
-      areaMm2: part.skinMm2,
-      ambientC: Math.min(startC, ROOM_C),
-      absorbedW,
-      ...STILL_AIR,
-    },
-    startC,
-    toC,
-  )
-  if (whole.reaches && whole.timeS! / 60 <= MOST_MIN) return { minutes: whole.timeS! / 60, where: 'whole' }
+  const lump = {
+    massKg: part.massG / 1000,
+    specificHeatJkgK: alloy.specificHeatJkgK,
+    areaMm2: part.skinMm2,
+    ambientC: Math.min(startC, ROOM_C),
+    absorbedW,
+    ...STILL_AIR,
+  }
+  const wholeMin = (startC >= toC ? 0 : secondsBetween(lump, startC, toC)) / 60
+  if (wholeMin <= MOST_MIN) return { minutes: wholeMin, where: 'whole' }
   const spot = spotOf(torch, alloy, wallMm, runMm)
-  const seconds = ZONE_TRIES_S.find(each => startC + (atEdge ? 2 : 1) * spotRise(spot, each) >= toC)
+  const seconds = firstOf(ZONE_TRIES_S, each => startC + (atEdge ? 2 : 1) * spotRise(spot, each) >= toC)
   if (seconds !== undefined) return { minutes: seconds / 60, where: 'zone' }
-  return whole.reaches ? { minutes: whole.timeS! / 60, where: 'whole' } : null
+  return Number.isFinite(wholeMin) ? { minutes: wholeMin, where: 'whole' } : null
 }
 
 /** The torch that is there soonest, and how long it takes; null where none gets there. */
