@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { mostCurrent } from './machine-reach'
 import { mainsA, mainsLimitA } from './mains'
+import { findAlloy } from '../metal/find-alloy'
+import { migSetup } from './mig'
 import { dialFor, readRanges } from './ranges'
 
 const tig = { process: 'ac-tig' as const, highA: 200, torchA: 180, ratedA: 200, ratedPct: 25 }
@@ -56,4 +58,20 @@ describe('ranges as they are written', () => {
     expect(dialFor(ranges, 300)!.dialPct).toBe(100)
     expect(dialFor([], 100)).toBeNull()
   })
+})
+
+// Common practice, no source: thin wire on a thick wall, in several beads.
+describe('thin wire on a thick wall', () => {
+  const gun = (wallMm: number, startC = 20) =>
+    migSetup({ wireMm: 0.9, filler: findAlloy('4043')!, wallMm, mode: 'pulse', startC })
+  it('runs at the most it carries as long as that melts in', () => {
+    expect(gun(3).heldByWire).toBe(false)
+    const thick = gun(10)
+    expect(thick.heldByWire).toBe(true)
+    expect(thick.a).toBeCloseTo(260 * (Math.PI / 4) * 0.81, 6)
+  })
+  it('is refused where even that does not', () =>
+    expect(() => migSetup({ wireMm: 0.8, filler: findAlloy('4043')!, wallMm: 20, mode: 'spray' })).toThrow(
+      /take thicker wire, or warm the part/,
+    ))
 })

@@ -54,6 +54,8 @@ export interface MigSetup {
   depositGMin: number
   sprayFromA: number
   sprays: boolean
+  /** The wire carries no more: it runs at its most, in more beads. */
+  heldByWire: boolean
   working: Step[]
 }
 
@@ -63,7 +65,8 @@ export interface MigSetup {
  * Current from the wall (`amps.need`, spool gun), melted wire in proportion to current, feed = melted ÷ (density ×
  * section).
  * Valid for 0.8–2.4 mm wire, walls 1–20 mm. Accuracy: feed to a tenth, voltage to 2 V; trim by sound and by the bead.
- * @throws NoAnswer where the wire is too thin for the current
+ * Thin wire on a thick wall runs at the most it carries, as long as that melts in (common practice: several beads).
+ * @throws NoAnswer where even that does not melt in
  */
 export function migSetup({
   wireMm,
@@ -80,12 +83,16 @@ export function migSetup({
 }): MigSetup {
   const { startV, slopeVA, share } = MODES[mode]
   const need = ampsNeed(wallMm, startC, 'mig-spool', 'flat')
-  const a = need.a * share
   const sectionMm2 = (Math.PI / 4) * wireMm ** 2
-  if (a > MOST_A_MM2 * sectionMm2)
+  const mostA = MOST_A_MM2 * sectionMm2
+  const leastA = need.lowA * share
+  if (leastA > mostA)
     throw new NoAnswer(
-      `${Math.round(a)} A is more than ${wireMm} mm wire carries before it burns back (about ${Math.round(MOST_A_MM2 * sectionMm2)} A): take thicker wire, or warm the part`,
+      `this wall wants ${Math.round(leastA)} A at least, more than ${wireMm} mm wire carries before it burns back (about ${Math.round(mostA)} A): take thicker wire, or warm the part`,
     )
+  // Thin wire on a thick wall runs at its most, in more beads, as long as that still melts in.
+  const heldByWire = need.a * share > mostA
+  const a = heldByWire ? mostA : need.a * share
   const depositGMin = MELTED_G_MIN_A * a * ((filler.pct.Mg ?? 0) > MAGNESIUM_PCT ? MAGNESIUM_SHARE : 1)
   const wireMMin = depositGMin / (filler.densityGcm3 * sectionMm2)
   const v = startV + slopeVA * a
@@ -98,10 +105,11 @@ export function migSetup({
     depositGMin,
     sprayFromA: from,
     sprays: a >= from,
+    heldByWire,
     working: [
       {
         label: 'Current for this wall',
-        formula: `amps.need, spool gun, at ${Math.round(startC)} °C, × ${share} for ${mode}`,
+        formula: `amps.need, spool gun, at ${Math.round(startC)} °C, × ${share} for ${mode}${heldByWire ? `, held to ${MOST_A_MM2} A/mm² of wire` : ''}`,
         value: a,
         unit: 'A',
         source: common,

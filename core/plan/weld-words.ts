@@ -228,6 +228,12 @@ export function arcWords(
         ? ' of arc for this groove.'
         : ' of arc. It goes over in drops at this current, so pulse it or take thinner wire.',
     ])
+  if (mig?.heldByWire)
+    why.push([
+      'This wire carries no more than ',
+      figure(Math.round(mig.a), 'a', 'setup'),
+      ': several beads, each until it wets. Thicker wire would take the wall’s own current.',
+    ])
   if (data.eased)
     why.push([
       'The place soaks up the arc’s own heat: by the end of the last pass it stands near ',
