@@ -11,6 +11,10 @@ export interface MachineRating {
   breakerA?: number | null | undefined
 }
 
+/** The machine of a process that gives most current; null where there is none. */
+export const strongest = <M extends MachineRating>(machines: readonly M[], process: string): M | null =>
+  machines.filter(entry => entry.process === process).toSorted((a, b) => mostCurrent(b).a - mostCurrent(a).a)[0] ?? null
+
 /** Most current a machine gives, A, and what stops it there: itself, its torch, or the mains it hangs on. */
 export function mostCurrent(machine: MachineRating): { a: number; by: 'machine' | 'torch' | 'mains' } {
   const { highA, torchA, supplyV, breakerA } = machine

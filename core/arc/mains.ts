@@ -2,7 +2,7 @@ import { dutyAt } from './duty'
 import type { ArcProcess } from './amps'
 
 /** Of what a machine draws, the share that reaches the arc, and its power factor. Common practice, no source. */
-const EFFICIENCY = 0.8
+export const MACHINE_EFFICIENCY = 0.75
 const POWER_FACTOR = 0.75
 /** Load volts by current: IEC 60974-1, 11.1 (TIG 10 + 0.04 I, MIG 14 + 0.05 I), from memory. */
 const LOAD_V = { 'ac-tig': [10, 0.04], 'mig-pulse': [14, 0.05], 'mig-spool': [14, 0.05] } as const
@@ -21,7 +21,7 @@ export interface Supply {
  */
 export function mainsA({ process, ratedA, ratedPct, supplyV }: Omit<Supply, 'breakerA'>, a: number): number {
   const [noLoadV, perA] = LOAD_V[process]
-  const drawnA = (a * (noLoadV + perA * a)) / (EFFICIENCY * POWER_FACTOR * supplyV)
+  const drawnA = (a * (noLoadV + perA * a)) / (MACHINE_EFFICIENCY * POWER_FACTOR * supplyV)
   return drawnA * Math.sqrt(dutyAt(ratedA, ratedPct, a, 10).dutyPct / 100)
 }
 

@@ -31,10 +31,10 @@ export const COLD_HEAVY_POINTS = -3
 /** A filler that its own ranking says avoid, or never, to. */
 export const FILLER_POINTS = { first: 0, works: 0, avoid: -8, never: -40 } as const
 /** What a kind of mend takes or gives beside the rest. Judgement; kinds not named take nothing. */
-export const KIND_POINTS: Readonly<Record<string, readonly [points: number, why: string]>> = {
+export const KIND_POINTS = {
   bent: [-4, 'pressed back: metal worked twice'],
   bore: [-2, 'a bore moves as it is welded'],
-}
+} as const
 /** The state that a thread's hole is in, worst counting. Judgement. */
 export const STATE_POINTS: Readonly<Record<string, readonly [points: number, why: string]>> = {
   stripped: [0, 'a stripped hole'],

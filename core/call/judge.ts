@@ -69,7 +69,7 @@ function howParts(input: JudgeInput): { reason: string; effect: number }[] {
   const { process, load, soak, wallMm, warmed, fillerVerdict, kind, state = [], record, also = [] } = input
   const gun = process === 'mig-pulse' || process === 'mig-spool'
   const worst = state.flatMap(id => (STATE_POINTS[id] ? [STATE_POINTS[id]] : [])).toSorted((a, b) => a[0] - b[0])[0]
-  const ofKind = kind === undefined ? undefined : KIND_POINTS[kind]
+  const ofKind = kind !== undefined && kind in KIND_POINTS ? KIND_POINTS[kind as keyof typeof KIND_POINTS] : undefined
   return [
     ...(process
       ? [{ reason: `${PROCESSES[process].name} for ${FOR_LOAD[load]}`, effect: PROCESS_POINTS[process][load] }]

@@ -91,6 +91,7 @@ export const processChoose = question({
           gas: z.string().max(60).default('propane'),
           sourceW: positive('w', { max: 1e6 }),
           efficiencyPct: percent().default(30),
+          filmWm2K: quantity('wm2K', { min: 0, max: 5000 }).optional(),
         }),
       )
       .max(20)
@@ -138,7 +139,11 @@ export const processChoose = question({
     const heat =
       torches &&
       heatOf(
-        torches.map(({ sourceW, ...torch }) => ({ ...torch, powerW: sourceW })),
+        torches.map(({ sourceW, filmWm2K, ...torch }) => ({
+          ...torch,
+          powerW: sourceW,
+          ...(filmWm2K === undefined ? {} : { fitted: { filmWm2K } }),
+        })),
         part,
         alloy,
         input.wallMm,

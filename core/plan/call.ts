@@ -104,11 +104,12 @@ export function chooseProcessFor(
     access: call.access,
     areaMm2: (open.crackMm.value ?? UNKNOWN_RUN_MM) * wall * FACE_WIDTHS_OF_WALL,
     kit: [...arcs, ...flames],
-    torches: torchFirst(kit, job).torches.map(({ name, gas, powerW, efficiencyPct }) => ({
+    torches: torchFirst(kit, job).torches.map(({ name, gas, powerW, efficiencyPct, fitted }) => ({
       name,
       gas,
       sourceW: powerW,
       efficiencyPct,
+      ...(fitted ? { filmWm2K: fitted.filmWm2K } : {}),
     })),
     ...weighed(body, job, know.alloy),
     base: know.alloy.name,

@@ -9,7 +9,8 @@ import { askFor } from './ask-core'
 import type { Body } from './body'
 import { COOL_MIN } from './minutes.table'
 import { capital, figure, type NoArcStation, type Sentence, type Working } from './parts'
-import { airC, type Torch, type WarmData } from './warm'
+import { airC } from '../warm/air'
+import type { Torch, WarmData } from './warm'
 
 export interface FlameData {
   plan: FlamePlan

@@ -1,3 +1,4 @@
+import { MACHINE_EFFICIENCY } from '../arc/mains'
 import type { Job, Kit } from '../job/job.schema'
 import type { Quote } from '../shop/quote'
 import { askFor } from './ask-core'
@@ -7,7 +8,7 @@ import { wirePrice } from '../whole/price'
 import { FACE_SET_UP_MIN, SET_UP_WELD_MIN } from './minutes.table'
 import { capital, count, figure, list, words, type Sentence, type StationPlan } from './parts'
 import type { Phase } from './phases'
-import { AC_TIG_ARC_V } from './soak-up'
+import { VOLTS } from '../warm/current'
 import type { WeldData } from './weld-data'
 
 export interface HandOverData {
@@ -17,9 +18,6 @@ export interface HandOverData {
   plannedTotalMin: number
   currency: string
 }
-
-/** Of what a machine draws from the mains, the share that reaches the arc. Common practice, no source. */
-const MACHINE_EFFICIENCY = 0.75
 
 /** Money as it is written in the shop. */
 export const money = (amount: number, currency: string) => `${currency}${amount.toFixed(2)}`
@@ -53,7 +51,7 @@ export function planHandOver(
       pricePerL: gas ? gas.price / gas.cylinderL : 0,
     },
     power: {
-      kWh: (weld.setA * (weld.mig?.v ?? AC_TIG_ARC_V) * weld.arcMin) / 60 / 1000 / MACHINE_EFFICIENCY,
+      kWh: (weld.setA * (weld.mig?.v ?? VOLTS['ac-tig']) * weld.arcMin) / 60 / 1000 / MACHINE_EFFICIENCY,
       pricePerKWh: kit.pricePerKWh,
     },
     other: [

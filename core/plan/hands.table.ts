@@ -41,7 +41,7 @@ export const HANDS: readonly Hand[] = [
   {
     id: 'strike-at-once',
     at: 'warm',
-    text: 'Have rod, earth and gas ready before the flame: a warmed zone loses a third of its heat while one looks for a glove.',
+    text: 'Have rod, earth and gas ready before the flame: a warmed place is cold again while one looks for a glove.',
     when: cuts,
   },
   {

@@ -5,7 +5,7 @@ import { heatSetupSchema, mm, type HeatSetup } from '../heat/bench/setup.schema'
 import type { Surroundings } from '../heat/bench/to-simulate'
 import type { PlaceKind } from '../heat/bench/places.table'
 import type { Job, Kit } from '../job/job.schema'
-import { airC } from './warm'
+import { airC } from '../warm/air'
 import { figure, list, type Part, type Sentence } from './parts'
 
 /** Cells through a wall at which a torch's heat is still well seen: common practice for such grids. */

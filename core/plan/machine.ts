@@ -1,4 +1,4 @@
-import { mostCurrent } from '../arc/machine-reach'
+import { mostCurrent, strongest } from '../arc/machine-reach'
 import type { ProcessId } from '../call/process.table'
 import type { Job, Kit } from '../job/job.schema'
 
@@ -9,6 +9,6 @@ export const mostA = (machine: Machine): number => mostCurrent(machine).a
 
 /** The machine this job goes by for a process: the one picked, else the strongest there is. */
 export function machineOf(job: Job, kit: Kit, process: ProcessId): Machine | null {
-  const fits = kit.machines.filter(entry => entry.process === process)
-  return fits.find(entry => entry.id === job.weld.machine) ?? fits.toSorted((a, b) => mostA(b) - mostA(a))[0] ?? null
+  const picked = kit.machines.find(entry => entry.process === process && entry.id === job.weld.machine)
+  return picked ?? strongest(kit.machines, process)
 }

@@ -131,9 +131,20 @@ export function planJob(job: Job, kit: Kit): JobPlan {
   const judged = planCall(job, kit, know.data, choices, handOver.data.quote?.total ?? null, warm.data.warmth)
   const call = warned({ ...judged, why: [...judged.why, ...mendVerdicts(mends)] })
   const all = { 'take-in': takeIn, know, call, open, warm, weld, rebuild, prove, 'hand-over': handOver }
+  const laidBy =
+    job.open.work === 'none'
+      ? (mends.rows.find(row => row.planned?.process)?.planned?.process ?? choices.process)
+      : choices.process
   return {
     ...Object.fromEntries(
-      STATION_IDS.map(id => [id, { ...all[id], hands: handsAt(id, job, choices.process), ...standing(job, all[id]) }]),
+      STATION_IDS.map(id => [
+        id,
+        {
+          ...all[id],
+          hands: id === 'warm' && warm.data.warmth.need === 'none' ? [] : handsAt(id, job, laidBy),
+          ...standing(job, all[id]),
+        },
+      ]),
     ),
     mends,
   } as unknown as JobPlan

@@ -4,13 +4,6 @@ import { turnDown, type TurnDownPoint } from '../heat/turn-down'
 import type { Alloy } from '../metal/alloys.table'
 import type { Body } from './body'
 
-/**
- * Share of the arc's power that enters the part: TIG on AC, MIG. Common practice for aluminium (ASM Handbook vol. 6,
- * from memory).
- */
-export const ARC_ENTERS = { tig: 0.6, mig: 0.75 } as const
-/** Volts of an AC TIG arc on aluminium: common practice, no source. */
-export const AC_TIG_ARC_V = 15
 /** A turn-down worth a sentence. */
 const TOLD_SHARE = 0.93
 const TURN_DOWN_POINTS = 6

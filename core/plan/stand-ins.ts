@@ -2,7 +2,7 @@ import type { InstrumentId } from '../instrument/kinds.table'
 import { temperatureCurve } from '../heat/lumped'
 import type { Job } from '../job/job.schema'
 import { lumpOf } from './soak-up'
-import { airC } from './warm'
+import { airC } from '../warm/air'
 import type { JobPlan } from './plan-job'
 
 /** How long the part is followed once the flame is off, s. */

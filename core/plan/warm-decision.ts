@@ -59,8 +59,11 @@ export function warmWish({ warm }: Job): Pick<WarmAsk, 'wanted' | 'school' | 'st
 }
 
 /** How long a zone the flame is swept along for the opening, mm; a longer one is warmed a length at a time. */
-export const zoneRunMm = (job: Job): number =>
-  job.open.work === 'none' ? 0 : Math.min(MOST_RUN_MM, job.open.crackMm.value ?? 0)
+export function zoneRunMm({ open }: Job): number {
+  if (open.work === 'none') return 0
+  // Round a turned part, a patch or along an edge it is long: taken for the most.
+  return open.work === 'crack' ? Math.min(MOST_RUN_MM, open.crackMm.value ?? 0) : MOST_RUN_MM
+}
 
 /** The opening, as an arc that may want the part warm; nothing where a flame does it or there is none. */
 export function openingArcs(job: Job, kit: Kit, process: ProcessId): WarmAsk['arcs'] {

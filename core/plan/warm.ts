@@ -6,9 +6,10 @@ import { ROOM_C } from '../arc/least-preheat'
 import type { Warmth } from '../warm/decide'
 import { WARM_SCHOOLS, type WarmSchool } from '../warm/schools.table'
 import { WARM_WHY } from '../warm/words'
+import { airC } from '../warm/air'
 import { zoneCurve } from '../warm/torch-reach'
 import { askFor } from './ask-core'
-import { ASSUMED_WALL_MM, weighedBody, zoneRunMm } from './warm-decision'
+import { weighedBody } from './warm-decision'
 import type { Body } from './body'
 import { capital, figure, list, type Sentence, type StationPlan } from './parts'
 import { protectOf } from './take-in'
@@ -46,12 +47,6 @@ const ZONE_CURVE_SHARE = 2
 
 /** Time for the heat to even out once the stick melts: common practice, no source. */
 const SOAK_S = 600
-
-/** No shop's air is hotter: a part that starts above this is warm already, in air as usual. Judgement. */
-const HOTTEST_AIR_C = 45
-const USUAL_AIR_C = 20
-/** The air about a part that starts at a temperature: its own, unless it is warm already. */
-export const airC = (startC: number) => (startC > HOTTEST_AIR_C ? USUAL_AIR_C : startC)
 
 /** Warm: minutes with this torch, the heating curve, whether it gets there at all. */
 export function planWarm(job: Job, kit: Kit, sized: Body | null, alloy: Alloy, warmth: Warmth): StationPlan<WarmData> {
@@ -93,14 +88,7 @@ export function planWarm(job: Job, kit: Kit, sized: Body | null, alloy: Alloy, w
   const minutes = Math.max(1, Math.round(warmth.minutes))
   const zoneC =
     zone && torch
-      ? zoneCurve(
-          torch,
-          alloy,
-          takeIn.wallMm.value || ASSUMED_WALL_MM,
-          zoneRunMm(job),
-          startC,
-          ZONE_CURVE_SHARE * 60 * warmth.minutes,
-        )
+      ? zoneCurve(torch, alloy, warmth.wallMm, warmth.runMm, startC, ZONE_CURVE_SHARE * 60 * warmth.minutes)
       : null
   const call: Sentence =
     heating && torch && zone

@@ -12,10 +12,11 @@ import { flameOf, flameStation } from './flame'
 import { BOIL_OUT_ARC_MIN, COOL_MIN } from './minutes.table'
 import type { OpenData } from './open'
 import type { StationPlan } from './parts'
-import { AC_TIG_ARC_V, ARC_ENTERS, interpassOf, turnDownOf } from './soak-up'
-import { airC, type WarmData } from './warm'
+import { interpassOf, turnDownOf } from './soak-up'
+import { airC } from '../warm/air'
+import type { WarmData } from './warm'
 import type { WeldData, WeldPass } from './weld-data'
-import { currentByPass } from '../warm/current'
+import { currentByPass, ENTERS, VOLTS } from '../warm/current'
 import { weldMeans, weldSettings } from './weld-settings'
 import { arcWords } from './weld-words'
 
@@ -76,7 +77,9 @@ export function planWeld(
   const arcMin = layArcMin + boilMin + againMin
   const { gas, gasWorking, elapsedMin } = weldMeans(job, kit, settings, passes.length, arcMin)
   const arcW =
-    arcProcess === 'ac-tig' ? setA * AC_TIG_ARC_V * ARC_ENTERS.tig : (mig?.a ?? 0) * (mig?.v ?? 0) * ARC_ENTERS.mig
+    arcProcess === 'ac-tig'
+      ? setA * VOLTS['ac-tig'] * ENTERS['ac-tig']
+      : (mig?.a ?? 0) * (mig?.v ?? 0) * ENTERS['mig-pulse']
   const interpass =
     body && setA > 0 && passes.length > 1
       ? interpassOf(body, alloy, startC, airC(warm.startC), arcW, passArcMin, weld.interpassC.value)

@@ -5,8 +5,8 @@ import type { Alloy } from '../metal/alloys.table'
 import { conductivityWmK } from '../metal/conductivity'
 
 /** Share of the arc's power that enters, and its volts. Common practice (ASM Handbook vol. 6, from memory). */
-const ENTERS = { 'ac-tig': 0.6, 'mig-pulse': 0.75, 'mig-spool': 0.75 } as const
-const VOLTS = { 'ac-tig': 15, 'mig-pulse': 21, 'mig-spool': 18 } as const
+export const ENTERS = { 'ac-tig': 0.6, 'mig-pulse': 0.75, 'mig-spool': 0.75 } as const
+export const VOLTS = { 'ac-tig': 15, 'mig-pulse': 21, 'mig-spool': 18 } as const
 /** An arc is never eased below this share of what it began with. */
 const LEAST_SHARE = 0.4
 const LEAST_S = 5

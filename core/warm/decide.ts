@@ -27,6 +27,9 @@ export interface Warmth {
   minutes: number
   reaches: boolean
   where: 'whole' | 'zone'
+  /** The wall and the run that it was worked out for, mm. */
+  wallMm: number
+  runMm: number
   why: WarmWhy[]
 }
 
@@ -85,12 +88,16 @@ function wantedHeat({ school = 'decide', startC = ROOM_C, part, body, arcs }: Wa
  */
 export function warmFor(ask: WarmAsk): Warmth {
   const { wanted, torches, part, body, arcs, startC = ROOM_C } = ask
+  const wallMm = Math.max(body.wallMm, ...arcs.map(arc => arc.wallMm))
+  const runMm = Math.max(0, ...arcs.map(arc => arc.runMm ?? 0))
   const none = (why: WarmWhy[]): Warmth => ({
     need: 'none',
     toC: startC,
     minutes: 0,
     reaches: true,
     where: 'whole',
+    wallMm,
+    runMm,
     why,
   })
   if (wanted === 'none') return none(['not-wanted'])
@@ -102,19 +109,15 @@ export function warmFor(ask: WarmAsk): Warmth {
   const { toC, why } =
     typeof wanted === 'object' ? { toC: wanted.toC, why: ['as-wanted'] satisfies WarmWhy[] } : wantedHeat(ask)
   if (toC <= startC) return none(why)
-  const wallMm = Math.max(body.wallMm, ...arcs.map(arc => arc.wallMm))
-  const found = torch
-    ? torchReach(torch, part, body.alloy, wallMm, toC, {
-        startC,
-        runMm: Math.max(0, ...arcs.map(arc => arc.runMm ?? 0)),
-      })
-    : null
+  const found = torch ? torchReach(torch, part, body.alloy, wallMm, toC, { startC, runMm }) : null
   return {
     need: toC <= CHILL_TO_C ? 'chill' : 'preheat',
     toC,
     minutes: found?.minutes ?? 0,
     reaches: found !== null,
     where: found?.where ?? 'whole',
+    wallMm,
+    runMm,
     why: torch ? why : [...why, 'no-torch'],
   }
 }

@@ -1,4 +1,5 @@
 import { ROOM_C } from '../arc/least-preheat'
+import { airC } from './air'
 import { fuelOf, SPOT_MM } from '../flame/fuels.table'
 import { secondsBetween, STILL_AIR } from '../heat/lumped'
 import { spotRise, type Spot } from '../heat/spot'
@@ -10,6 +11,8 @@ export interface Torch {
   gas: string
   powerW: number
   efficiencyPct: number
+  /** What a thermometer has taught of the air about the part. */
+  fitted?: { filmWm2K: number } | undefined
 }
 export interface Warmed {
   massG: number
@@ -89,9 +92,10 @@ export function torchReach(
     massKg: part.massG / 1000,
     specificHeatJkgK: alloy.specificHeatJkgK,
     areaMm2: part.skinMm2,
-    ambientC: Math.min(startC, ROOM_C),
+    ambientC: airC(startC),
     absorbedW,
     ...STILL_AIR,
+    ...(torch.fitted ? { filmWm2K: torch.fitted.filmWm2K } : {}),
   }
   const wholeMin = (startC >= toC ? 0 : secondsBetween(lump, startC, toC)) / 60
   if (wholeMin <= MOST_MIN) return { minutes: wholeMin, where: 'whole' }

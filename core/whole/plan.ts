@@ -1,4 +1,4 @@
-import { mostCurrent } from '../arc/machine-reach'
+import { mostCurrent, strongest } from '../arc/machine-reach'
 import { gasUse } from '../arc/gas'
 import type { ArcProcess } from '../arc/amps'
 import { INTERPASS_C } from '../arc/interpass.table'
@@ -179,11 +179,6 @@ const soaksUpC = ({ process, startA, easedA, arcMin }: PlannedMend, massG: numbe
 const statesOf = ({ state }: Record<string, unknown>): string[] =>
   (Array.isArray(state) ? state : [state]).filter(one => typeof one === 'string')
 
-/** The machine of a process with the most current it can give through its torch. */
-const machineFor = (kit: Kit, process: ProcessId) =>
-  kit.machines.filter(entry => entry.process === process).toSorted((a, b) => mostCurrent(b).a - mostCurrent(a).a)[0] ??
-  null
-
 type BestFiller = (a: Alloy, b: Alloy) => string
 const USUAL_DILUTION_PCT = 30
 
@@ -298,13 +293,13 @@ function ready(
       : []
   const processes = wanted.map(lay => lay.process)
   const reasons = processes.filter(isArc).flatMap(process => {
-    const machine = machineFor(kit, process)
+    const machine = strongest(kit.machines, process)
     if (!machine) return [`no-machine`]
     const leastC = leastPreheatC(work.wallMm, mostCurrent(machine).a, process, work.joint)
     return leastC > ROOM_C && (leastC > heat.mostC || !heat.reach(leastC)) ? ['does-not-melt-in'] : []
   })
   const arc = processes.find(isArc)
-  const machine = arc ? machineFor(kit, arc) : null
+  const machine = arc ? strongest(kit.machines, arc) : null
   const limitA = machine ? mostCurrent(machine).a : 0
   return {
     ...base,

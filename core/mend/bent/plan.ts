@@ -1,3 +1,4 @@
+import { KIND_POINTS } from '../../call/judge.table'
 import { mendKind, PLAIN } from '../kind'
 import { PRESS_STEP_MIN } from '../minutes.table'
 import { fields } from './fields'
@@ -9,7 +10,7 @@ const MOST_STEPS = 6
 const MEASURE_MIN = 4
 /** Bent further than this share of its length it has been drawn too far to trust: judgement. */
 const TOO_FAR_SHARE = 0.15
-const PRESSED_POINTS = -4
+const [PRESSED_POINTS] = KIND_POINTS.bent
 
 /** A rim, flange or ear bent: pressed back warm, in steps, each measured. No metal is laid. */
 export const bent = mendKind({

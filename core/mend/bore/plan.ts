@@ -1,3 +1,4 @@
+import { KIND_POINTS } from '../../call/judge.table'
 import { mendKind, PLAIN } from '../kind'
 import { BORE_MIN, MILL_FIND_MIN } from '../minutes.table'
 import { wipe } from '../steps'
@@ -8,7 +9,7 @@ import { words } from './words'
 /** Built up inside the finished bore, so that it is bored in full metal, mm: common practice, no source. */
 const PROUD_MM = 1.5
 const SCRUB_MIN = 3
-const BORE_MOVES_POINTS = -2
+const [BORE_MOVES_POINTS] = KIND_POINTS.bore
 
 /** A bore or bearing seat worn, scored or cracked through: a skin inside, then boring. */
 export const bore = mendKind({
