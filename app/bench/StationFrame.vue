@@ -17,6 +17,8 @@ const firstWorking = computed(() => Object.keys(plan.value?.workings ?? {})[0] ?
 onKeyStroke('w', event => {
   if (!typingNow(event)) shown.value = shown.value === null ? (firstWorking.value ?? '') : null
 })
+/** A sentence that stands inside another, without its full stop. */
+const bare = (text: string) => text.replace(/\.$/, '') || 'empty'
 </script>
 
 <template>
@@ -31,8 +33,8 @@ onKeyStroke('w', event => {
       <p v-if="plan.changed.length" class="stale" role="status">
         Settled on something else:
         <template v-for="(change, index) in plan.changed" :key="change.what"
-          >{{ index ? '; ' : '' }}{{ change.what }} was <b>{{ change.before || 'empty' }}</b>, now
-          <b>{{ change.after || 'empty' }}</b></template
+          >{{ index ? '; ' : '' }}{{ change.what }} was <b>{{ bare(change.before) }}</b>, now
+          <b>{{ bare(change.after) }}</b></template
         >.
       </p>
       <div class="row actions no-print">

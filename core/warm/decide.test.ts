@@ -67,6 +67,12 @@ describe('whether to warm', () => {
     expect(found.why).toContain('kept-cool-near')
   })
 
+  it('a machine that wants more heat than the metal bears is not helped by any, and says so', () => {
+    const found = warmFor(ask('356', 10, 60))
+    expect(found.toC).toBeLessThanOrEqual(mostPreheatC(findAlloy('356')!))
+    expect(found.why).toContain('machine-beyond')
+  })
+
   it('each school has its way: never, the chill only, always', () => {
     const given = ask('356', 8, 250)
     expect(warmFor({ ...given, school: 'never' })).toMatchObject({ need: 'none', toC: 20 })
@@ -80,7 +86,7 @@ describe('whether to warm', () => {
     expect(warmFor({ ...ask('356', 8, 250), wanted: 'none' }).need).toBe('none')
   })
 
-  it('is never under what it lies at, nor over what the metal is taken to unless the machine wants it', () => {
+  it('is never under what it lies at, nor over what the metal is taken to, whatever the machine wants', () => {
     fc.assert(
       fc.property(
         fc.constantFrom('356', '6061', '5052', '2024', '535', '380'),
@@ -90,8 +96,12 @@ describe('whether to warm', () => {
         (alloy, wallMm, maxA, startC) => {
           const given = ask(alloy, wallMm, maxA, { startC })
           const found = warmFor(given)
-          const most = Math.max(mostPreheatC(given.body.alloy), given.arcs[0]!.leastC + 10)
-          return found.toC >= startC && found.toC <= most && (found.need === 'none') === found.toC <= startC
+          const most = mostPreheatC(given.body.alloy)
+          return (
+            found.toC >= startC &&
+            found.toC <= Math.max(startC, most) &&
+            (found.need === 'none') === found.toC <= startC
+          )
         },
       ),
       { seed: 14, numRuns: 200 },

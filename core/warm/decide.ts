@@ -56,16 +56,19 @@ function wantedHeat({ school = 'decide', startC = ROOM_C, part, body, arcs }: Wa
   why: WarmWhy[]
 } {
   const wallMm = Math.max(...arcs.map(arc => arc.wallMm))
-  const machineC = Math.max(...arcs.map(arc => arc.leastC))
-  const easyC = Math.max(machineC, ...arcs.map(arc => arc.easyC ?? ROOM_C))
+  const mostC = mostPreheatC(body.alloy)
+  const neededC = Math.max(...arcs.map(arc => arc.leastC))
+  // Heat that the metal does not bear is no way to help a machine: the rest then decides.
+  const beyond = neededC > mostC
+  const machineC = beyond ? ROOM_C : neededC
+  const easyC = beyond ? ROOM_C : Math.max(machineC, ...arcs.map(arc => arc.easyC ?? ROOM_C))
   const cast = body.alloy.form === 'cast'
   const near = part.protect.some(thing => COOL_THINGS.includes(thing))
-  const mostC = mostPreheatC(body.alloy)
   if (school === 'never') return { toC: startC, why: ['school-never'] }
   if (school === 'chill') return { toC: CHILL_C, why: ['school-chill'] }
   if (school === 'always') return { toC: Math.max(PREHEAT_C, tens(machineC)), why: ['school-always'] }
   // A machine that does not melt in cold decides alone: less heat would be no weld.
-  if (machineC > ROOM_C) return { toC: Math.max(PREHEAT_C, tens(machineC)), why: ['small-machine'] }
+  if (machineC > ROOM_C) return { toC: Math.max(PREHEAT_C, Math.min(mostC, tens(machineC))), why: ['small-machine'] }
   const [toC, why]: [number, WarmWhy[]] =
     wallMm >= (cast ? CAST_WARM_MM : WROUGHT_WARM_MM)
       ? [PREHEAT_C, ['thick-wall']]
@@ -79,7 +82,10 @@ function wantedHeat({ school = 'decide', startC = ROOM_C, part, body, arcs }: Wa
               ? [CHILL_C, ['cold-part']]
               : [startC, [cast ? 'thin-clean' : 'thin-wrought']]
   const kept = near && toC > CHILL_C
-  return { toC: Math.min(kept ? CHILL_C : toC, mostC), why: kept ? [...why, 'kept-cool-near'] : why }
+  return {
+    toC: Math.min(kept ? CHILL_C : toC, mostC),
+    why: [...(beyond ? (['machine-beyond'] as const) : []), ...why, ...(kept ? (['kept-cool-near'] as const) : [])],
+  }
 }
 
 /**

@@ -8,6 +8,7 @@ export const WARM_WHY = {
   'school-chill': 'Only the chill is taken off: that is your school.',
   'school-always': 'Always warmed: that is your school.',
   'small-machine': 'The machine does not melt in on this wall cold: the heat makes up for it.',
+  'machine-beyond': 'Not even as hot as this metal may be taken does this machine melt in: take another.',
   'eases-machine': 'The machine melts in cold only if one waits; this much heat makes its current the usual one.',
   'thick-wall': 'A wall this thick drinks the arc: warm, it starts cleaner and moves less.',
   'drives-oil-out': 'It held oil: the heat drives it out before the arc finds it.',
