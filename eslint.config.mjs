@@ -14,7 +14,8 @@ const TOPICS = {
   crack: BASE,
   day: BASE,
   groove: BASE,
-  heat: BASE,
+  solid: BASE,
+  heat: [...BASE, 'solid'],
   arc: BASE,
   braze: [...BASE, 'heat'],
   flame: [...BASE, 'heat'],
@@ -40,6 +41,7 @@ const TOPICS = {
     'call',
     'groove',
     'heat',
+    'solid',
     'instrument',
     'fit',
     'face',
@@ -53,7 +55,7 @@ const TOPICS = {
   ],
   field: BASE,
   // The part on the bench, and a place being mended on it: sums and tables of the topics, no job.
-  part: [...BASE, 'field', 'call', 'heat'],
+  part: [...BASE, 'field', 'call', 'solid'],
   mend: [...BASE, 'field', 'part', 'groove', 'thread', 'fit', 'face', 'arc', 'call'],
   lay: [...BASE, 'mend', 'arc', 'call', 'groove', 'braze'],
 }

@@ -1,5 +1,5 @@
-import type { Shape } from '../core/heat/solid/shape.schema'
-import { cut, type Mask } from '../core/heat/solid/mask'
+import { shapeSchema, type Shape } from '../core/solid/shape.schema'
+import { cut, type Mask } from '../core/solid/mask'
 import { coarsen, gridOf, slotAt, type Grid } from '../core/heat/field/grid'
 import { march, finish, type March } from '../core/heat/field/march'
 import { explicitReference, walked, type ReferenceSetup } from '../core/heat/field/explicit.reference'
@@ -7,13 +7,17 @@ import { orbit, pathLengthMm } from '../core/heat/field/path'
 import type { Losses, Material, Place } from '../core/heat/field/setup'
 
 /** The standard case: a hollow housing with a boss on its top, a torch on it for ten minutes, on a cold bench. */
-const housing = (scale: number): Shape => ({
-  kind: 'union',
-  parts: [
-    { shape: { kind: 'hollow-box', xMm: 180 * scale, yMm: 120 * scale, zMm: 80 * scale, wallMm: 6 }, atMm: [0, 0, 0] },
-    { shape: { kind: 'disc', diameterMm: 40, thickMm: 30 }, atMm: [70, 40, 80 * scale] },
-  ],
-})
+const housing = (scale: number): Shape =>
+  shapeSchema.parse({
+    kind: 'union',
+    parts: [
+      {
+        shape: { kind: 'hollow-box', xMm: 180 * scale, yMm: 120 * scale, zMm: 80 * scale, wallMm: 6 },
+        atMm: [0, 0, 0],
+      },
+      { shape: { kind: 'disc', diameterMm: 40, thickMm: 30 }, atMm: [70, 40, 80 * scale] },
+    ],
+  })
 /** A356: ASM Handbook vol. 2, recalled from memory. */
 const METAL: Material = { densityKgm3: 2680, specificHeatJkgK: 963, conductivityWmK: 151 }
 const LOSSES: Losses = { filmWm2K: 10, emissivity: 0.2, ambientC: 20, contactWm2K: 150 }

@@ -2,11 +2,12 @@ import { writeFileSync } from 'node:fs'
 import { BROKEN, FLANGE, SOUND } from './make-pictures'
 import { shopToText } from '../core/job/files'
 import { jobSchema, type Job } from '../core/job/job.schema'
-import { newJob } from '../core/job/new-job'
+import { newJob as emptyJob } from '../core/job/new-job'
 import { planJob } from '../core/plan/plan-job'
 import { pictureSchema } from '../core/job/picture.schema'
 import { finishedJobs } from './finished'
 import { KIT, mend, reading, settle } from './made'
+import { SHAPES } from './shapes'
 
 /**
  * The made-up shop: Larkmoor Bench, its kit, and jobs at different stages. Every figure, person and part here is
@@ -17,6 +18,12 @@ const pixels = (
   view: { toPx(at: readonly [number, number]): [number, number] },
   points: readonly (readonly [number, number])[],
 ) => points.map(point => view.toPx(point).map(value => Math.round(value * 10) / 10) as [number, number])
+
+/** A job just taken in, with the shape made for its part where there is one. */
+function newJob(...given: Parameters<typeof emptyJob>): Job {
+  const job = emptyJob(...given)
+  return { ...job, shape: SHAPES[job.id] ?? job.shape }
+}
 
 /** The flange's picture: its card is marked, its crack is left to be traced. */
 const flangePicture = () =>

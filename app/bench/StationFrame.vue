@@ -4,6 +4,7 @@ import { onKeyStroke } from '@vueuse/core'
 import { STATION_NAMES, type StationId } from '#core/job/stations.table'
 import { typingNow } from '~/composables/typing'
 import { useJob } from '~/stores/job'
+import PartFigure from '~/drawing/PartFigure.vue'
 import SentenceLine from './SentenceLine.vue'
 import TheCall from './TheCall.vue'
 import WorkingDrawer from './WorkingDrawer.vue'
@@ -64,6 +65,7 @@ const bare = (text: string) => text.replace(/\.$/, '') || 'empty'
       <slot name="readings" :plan="plan" />
     </section>
     <section class="piece" aria-label="The piece">
+      <PartFigure :station="id" />
       <slot
         name="piece"
         :plan="plan"

@@ -7,6 +7,7 @@ Chart.register(BarElement, CategoryScale, LinearScale, LineElement, PointElement
 const LOOKS = {
   light: {
     sheet: '#fcfaf5',
+    metal: '#edf0f1',
     soot: '#262321',
     slate: '#54606b',
     hairline: '#d8cdbb',
@@ -19,6 +20,7 @@ const LOOKS = {
   },
   dark: {
     sheet: '#262321',
+    metal: '#4a5157',
     soot: '#efe7da',
     slate: '#adb7c0',
     hairline: '#48413a',

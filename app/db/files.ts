@@ -6,6 +6,7 @@ import { db, type StoredFile } from './database'
 /** The ids of the files a job refers to. */
 export const filesOf = (job: Job): string[] => [
   ...job.pictures.map(picture => picture.id),
+  ...(job.shape.mesh ? [job.shape.mesh.file] : []),
   ...job.warm.setups.flatMap(setup => (setup.mesh ? [setup.mesh] : [])),
 ]
 

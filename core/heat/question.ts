@@ -11,7 +11,7 @@ import { preheat, STILL_AIR } from './lumped'
 import { movingSource } from './moving-source'
 import { cutPart, setUp, simulated, simulationWorking } from './simulate'
 import { lossesSchema, probeSchema, simulateInput, sourceSchema } from './simulate.schema'
-import { shapeSchema } from './solid/shape.schema'
+import { shapeSchema } from '../solid/shape.schema'
 
 /** Specific heat where no alloy is named: J/(kg·K), the middle of the table. */
 const USUAL_SPECIFIC_HEAT_JKGK = 900

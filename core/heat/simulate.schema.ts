@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { alloyName } from '../metal/find-alloy'
 import { percent, positive, quantity } from '../quantity/schema'
-import { placeSchema, shapeSchema } from './solid/shape.schema'
+import { placeSchema, shapeSchema } from '../solid/shape.schema'
 
 const face = z.enum(['top', 'bottom', 'left', 'right', 'front', 'back'])
 const seconds = (limits = {}) => quantity('s', { min: 0, max: 86_400, ...limits })

@@ -6,7 +6,7 @@ import type { March, Setup } from './field/march'
 import { probeAt } from './field/probe'
 import type { Losses, Material, Source } from './field/setup'
 import type { Simulate } from './simulate.schema'
-import { cut, type Mask } from './solid/mask'
+import { cut, type Mask } from '../solid/mask'
 
 /** Specific heat of copper, J/(kg·K): CRC Handbook, from memory. */
 const COPPER_JKGK = 385

@@ -59,11 +59,11 @@ export function packBundle(jobsText: string, files: readonly BundledFile[]): Uin
   return zipSync(entries)
 }
 
-/** Whether a job refers to a file: a picture by its id, a shape by the set-up that has it. */
+/** Whether a job refers to a file: a picture by its id, a shape by the part or the set-up that has it. */
 const refersTo = (job: Job, id: string, kind: 'picture' | 'mesh') =>
   kind === 'picture'
     ? job.pictures.some(picture => picture.id === id)
-    : job.warm.setups.some(setup => setup.mesh === id)
+    : job.shape.mesh?.file === id || job.warm.setups.some(setup => setup.mesh === id)
 
 /**
  * Reads a bundle: its checksums, its jobs, its list of files, and each file against what the list says of it. Nothing

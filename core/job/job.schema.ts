@@ -19,11 +19,12 @@ import { pictureSchema } from './picture.schema'
 import { storedReading } from './reading.schema'
 import { BOSS_METHODS } from '../thread/methods.table'
 import { MOVES } from '../part/words.table'
+import { storedSolidSchema } from '../solid/stored/stored.schema'
 import { STATION_IDS } from './stations.table'
 import { moment, name, text } from './text'
 import { CAUSES, COATINGS, COMEBACKS, MUST_NOT_MOVE, OPENING_WORKS, PROTECTS, SEEN_IN_PUDDLE } from './words.table'
 
-export const JOB_VERSION = 2
+export const JOB_VERSION = 3
 
 const keys = <T extends object>(table: T) => Object.keys(table) as [keyof T & string, ...(keyof T & string)[]]
 const coordinate = z.number().min(-1e5).max(1e5)
@@ -309,6 +310,8 @@ export const jobSchema = z.strictObject({
   rebuild: rebuildSchema.prefault({}),
   prove: proveSchema.prefault({}),
   handOver: handOverSchema.prefault({}),
+  /** The part as one solid, and what is marked on it. */
+  shape: storedSolidSchema.prefault({}),
   /** Places being mended beside the opening: each of its own kind. */
   mends: z.array(mendSchema).max(40).default([]),
   pictures: z.array(pictureSchema).max(60).default([]),

@@ -8,6 +8,7 @@ import { FILE_SCHEMAS, jsonSchemaOf, type FileKind } from './json-schema'
 import { EMPTY_KIT } from './empty-kit'
 import { newJob } from './new-job'
 import { mendSchema } from './mend.schema'
+import { shapeOfSolid } from '../solid/stored/to-shape'
 import { mergeJob, mergeJobs } from './merge'
 import { applyPatch, inverseOf, valueAt } from './patch'
 
@@ -169,7 +170,7 @@ describe('a shop of version 1', () => {
       ) as Record<string, unknown>
     read.jobs.forEach((job, n) => {
       const { version, mends, ...rest } = unnamed(job) as Record<string, unknown> & { takeIn: Record<string, unknown> }
-      expect([version, mends]).toEqual([2, []])
+      expect([version, mends]).toEqual([3, []])
       const { moves, ...takeIn } = rest.takeIn
       expect(moves).toBe('still')
       const { version: _, ...was } = unnamed(before[n])
@@ -178,15 +179,44 @@ describe('a shop of version 1', () => {
     expect(read.corrected).toEqual([])
   })
   it('of a version to come is refused by that name, in a file and in the database', () => {
-    const newer = text.replaceAll('"version": 1', '"version": 3')
+    const newer = text.replaceAll('"version": 1', '"version": 4')
     expect(readFile(newer)).toMatchObject({
       ok: false,
       issues: [{ path: 'version', message: expect.stringContaining('newer') }],
     })
-    expect(readJob({ ...job(), version: 3 })).toMatchObject({
+    expect(readJob({ ...job(), version: 4 })).toMatchObject({
       ok: false,
       issues: [{ message: expect.stringContaining('newer') }],
     })
+  })
+})
+
+describe('a shop of version 2', () => {
+  const text = readFileSync(new URL('./fixtures/shop-version-2.json', import.meta.url), 'utf8')
+  const read = readFile(text)
+  if (!read.ok) throw new Error(JSON.stringify(read.issues))
+  const [two, one, file, none] = read.jobs as [Job, Job, Job, Job]
+  it('has one shape for the whole job: the first on its heat bench', () => {
+    expect(one.shape.pieces.map(({ id, kind }) => [id, kind])).toEqual([
+      ['p1', 'plate'],
+      ['p2', 'disc'],
+    ])
+    expect(one.warm.setups.map(setup => setup.parts)).toEqual([[], []])
+    expect(one.warm.setups[0]!.places).toHaveLength(1)
+    expect(shapeOfSolid(one.shape)?.kind).toBe('union')
+  })
+  it('keeps another shape where a second set-up had one', () => {
+    expect(two.shape.pieces).toHaveLength(2)
+    expect(two.warm.setups.map(setup => setup.parts.length)).toEqual([0, 1])
+  })
+  it('keeps a shape from a file by its name', () => {
+    expect(file.shape.mesh?.file).toBe('mesh-1')
+    expect(file.warm.setups[0]!.mesh).toBeNull()
+  })
+  it('with nothing on its heat bench has no shape, and all else as it was', () => {
+    expect(none.shape).toEqual({ pieces: [], mesh: null, marks: [] })
+    const was = (JSON.parse(text) as { jobs: Record<string, unknown>[] }).jobs[3]!
+    expect(none).toMatchObject({ ...was, version: 3 })
   })
 })
 

@@ -25,9 +25,42 @@ function toTwo(job: Plain): Plain {
   return { ...named, version: 2 }
 }
 
+/** Ids for the pieces of a shape, which had none. */
+const namedPieces = (parts: unknown) =>
+  Array.isArray(parts) ? parts.map((piece, n) => (isPlain(piece) ? { id: `p${n + 1}`, ...piece } : piece)) : []
+const sameShape = (a: Plain, b: Plain) => JSON.stringify([a.parts, a.mesh]) === JSON.stringify([b.parts, b.mesh])
+
+/**
+ * Version 3 has one shape of the part for the whole job: the first set-up's on the heat bench. A second set-up keeps
+ * its own where it was another.
+ */
+function toThree(job: Plain): Plain {
+  const warm = isPlain(job.warm) ? job.warm : {}
+  const setups = Array.isArray(warm.setups) ? warm.setups : []
+  const [first] = setups
+  if (!isPlain(first)) return { ...job, version: 3 }
+  const shared = { ...first, parts: [], mesh: null }
+  const others = setups
+    .slice(1)
+    .map(setup =>
+      isPlain(setup)
+        ? sameShape(setup, first)
+          ? { ...setup, parts: [], mesh: null }
+          : { ...setup, parts: namedPieces(setup.parts) }
+        : setup,
+    )
+  return {
+    ...job,
+    shape: { pieces: namedPieces(first.parts), mesh: typeof first.mesh === 'string' ? { file: first.mesh } : null },
+    warm: { ...warm, setups: [shared, ...others] },
+    version: 3,
+  }
+}
+
 /** Every step from an earlier version to the next, in order. */
 const MIGRATIONS: readonly { readonly from: number; readonly bring: (job: Plain) => Plain }[] = [
   { from: 1, bring: toTwo },
+  { from: 2, bring: toThree },
 ]
 
 /**

@@ -1,7 +1,6 @@
 import { NoAnswer } from '../ask/question'
-import { gridOf } from '../heat/field/grid'
-import { cut } from '../heat/solid/mask'
-import type { Shape } from '../heat/solid/shape.schema'
+import { measured, type Measured } from '../solid/measure'
+import type { Shape } from '../solid/shape.schema'
 import { lumpOfSizes, skinOfMassMm2 } from './size'
 
 export interface PartSizes {
@@ -10,6 +9,8 @@ export interface PartSizes {
   heightMm?: number | undefined
   massG?: number | undefined
   shape?: Shape | undefined
+  /** What its shape measures, where that was worked out already. */
+  measured?: Pick<Measured, 'volumeMm3' | 'skinMm2'> | undefined
 }
 export interface PartMass {
   massG: number
@@ -17,22 +18,10 @@ export interface PartMass {
   from: 'shape' | 'sizes' | 'mass'
 }
 
-/**
- * A first look finds how large a shape is, mm; then so many cells along its longest way: within a few per cent of its
- * closed form, in milliseconds.
- */
-const LOOK_MM = 4
-const CELLS_ALONG = 48
-const FINEST_MM = 0.5
-
-function cellFor(shape: Shape): number {
-  const {
-    nx,
-    ny,
-    nz,
-    stepMm: [x, y, z],
-  } = cut(shape, LOOK_MM)
-  return Math.max(FINEST_MM, Math.max(nx * x, ny * y, nz * z) / CELLS_ALONG)
+/** Cells along the longest way of a shape that was given in cells already, whose skin is counted as air reaches it. */
+const volumeAndSkin = (shape: Shape): Pick<Measured, 'volumeMm3' | 'skinMm2'> => {
+  if (shape.kind !== 'voxels') return measured(shape)
+  throw new NoAnswer('a part in cells has no size of its own: give its sizes, its mass, or another shape')
 }
 
 /**
@@ -40,19 +29,12 @@ function cellFor(shape: Shape): number {
  * weighed goes. @throws NoAnswer where nothing says
  */
 export function massOf(
-  { lengthMm, widthMm, heightMm, massG, shape }: PartSizes,
+  { lengthMm, widthMm, heightMm, massG, shape, measured: known }: PartSizes,
   densityGcm3: number,
   wallMm: number,
 ): PartMass {
-  if (shape) {
-    const grid = gridOf(cut(shape, cellFor(shape)))
-    const [x, y, z] = grid.stepMm
-    return {
-      massG: massG ?? (grid.count * x * y * z * densityGcm3) / 1000,
-      skinMm2: grid.areaMm2.reduce((sum, area) => sum + area, 0),
-      from: 'shape',
-    }
-  }
+  const found = known ?? (shape && volumeAndSkin(shape))
+  if (found) return { massG: massG ?? (found.volumeMm3 * densityGcm3) / 1000, skinMm2: found.skinMm2, from: 'shape' }
   if (lengthMm && widthMm) {
     const lump = lumpOfSizes({ lengthMm, widthMm, heightMm, wallMm })
     return { massG: massG ?? (lump.volumeMm3 * densityGcm3) / 1000, skinMm2: lump.skinMm2, from: 'sizes' }

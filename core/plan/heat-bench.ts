@@ -1,10 +1,11 @@
 import { PREHEAT_C } from '../arc/least-preheat'
 import type { GuardVerdict, HeatVerdict } from '../heat/bench/verdict'
 import type { Changed } from '../heat/bench/changes'
-import { heatSetupSchema, mm, type HeatSetup } from '../heat/bench/setup.schema'
+import { heatSetupSchema, type HeatSetup } from '../heat/bench/setup.schema'
 import type { Surroundings } from '../heat/bench/to-simulate'
 import type { PlaceKind } from '../heat/bench/places.table'
 import type { Job, Kit } from '../job/job.schema'
+import { mm } from '../quantity/stored'
 import { airC } from '../warm/air'
 import { figure, list, type Part, type Sentence } from './parts'
 
@@ -25,16 +26,16 @@ const GUARDED: Partial<Record<Job['takeIn']['protect'][number], PlaceKind>> = {
 }
 
 /**
- * A set-up to start from: a box or plate of the job's sizes, the torch on the middle of its top, its guards at the far
- * side.
+ * A set-up to start from on the part as it is: the torch on the first mend marked, else on the middle of a quarter's
+ * top; guards at the far side where nothing is marked.
  */
 export function firstSetup(job: Job, kit: Kit): HeatSetup {
   const { lengthMm, widthMm, heightMm, wallMm } = job.takeIn
   const [length, width, wall] = [lengthMm.value ?? 180, widthMm.value ?? 120, wallMm.value ?? 6]
-  const height = heightMm.value ?? wall
-  const hollow = height > 2.5 * wall && Math.min(length, width) > 3 * wall
-  const high = hollow ? height : Math.min(height, 2.5 * wall)
-  const zone = { x: mm(length / 4), y: mm(width / 2), z: mm(high) }
+  const high = heightMm.value ?? wall
+  const { marks } = job.shape
+  const mended = marks.find(mark => mark.kind === 'mend')
+  const zone = mended?.at ?? { x: mm(length / 4), y: mm(width / 2), z: mm(high) }
   const guards = job.takeIn.protect
     .flatMap((id, n) =>
       GUARDED[id]
@@ -43,14 +44,14 @@ export function firstSetup(job: Job, kit: Kit): HeatSetup {
     )
     .slice(0, 3)
   return heatSetupSchema.parse({
-    parts: [
-      hollow
-        ? { kind: 'hollow-box', size: { xMm: mm(length), yMm: mm(width), zMm: mm(height), wallMm: mm(wall) } }
-        : { kind: 'plate', size: { lengthMm: mm(length), widthMm: mm(width), thickMm: mm(high) } },
-    ],
     cellMm: mm(Math.max(1, round1(wall / CELLS_A_WALL))),
-    heat: { torch: job.warm.torch || kit.torches[0]?.id || '', at: zone, to: { ...zone, x: mm(length / 2) } },
-    places: [{ id: 'weld-zone', kind: 'weld-zone', at: zone }, ...guards],
+    heat: {
+      torch: job.warm.torch || kit.torches[0]?.id || '',
+      face: mended?.face ?? 'top',
+      at: zone,
+      to: { ...zone, x: mm(length / 2) },
+    },
+    places: marks.length ? [] : [{ id: 'weld-zone', kind: 'weld-zone', at: zone }, ...guards],
   })
 }
 

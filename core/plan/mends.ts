@@ -14,6 +14,7 @@ import type { KnowData } from './know'
 import { figures } from '../quantity/show'
 import { capital, count, figure, type Part, type Sentence, type StationPlan } from './parts'
 import type { WarmAsk } from '../warm/decide'
+import { shapeOrNull as bodyShape } from './body'
 import { ASSUMED_G, ASSUMED_WALL_MM, torchFirst, warmWish } from './warm-decision'
 import { planWhole, type JobGiven, type JobPlanned, type MendGiven, type PlannedMend } from '../whole/plan'
 
@@ -75,12 +76,15 @@ function resolved(mend: StoredMend): { values: Record<string, unknown> } | { wan
 }
 
 /** The part of a job as the whole plan takes it. */
-export function partOf(
-  { takeIn, warm, know: { dryG } }: Job,
-  know: KnowData,
-): { part: JobGiven['part']; assumedG: number | null } {
+export function partOf(job: Job, know: KnowData): { part: JobGiven['part']; assumedG: number | null } {
+  const {
+    takeIn,
+    warm,
+    know: { dryG },
+  } = job
   const weighedG = warm.massG.value ?? dryG.value
-  const sized = takeIn.lengthMm.value && takeIn.widthMm.value
+  const measure = bodyShape(job)
+  const sized = measure !== null || (takeIn.lengthMm.value && takeIn.widthMm.value)
   const assumedG = weighedG || sized ? null : ASSUMED_G
   return {
     assumedG,
@@ -101,6 +105,7 @@ export function partOf(
       widthMm: takeIn.widthMm.value || undefined,
       heightMm: takeIn.heightMm.value || undefined,
       massG: weighedG || assumedG || undefined,
+      measured: measure ?? undefined,
       bodies: [
         {
           id: 'part',

@@ -7,7 +7,7 @@ import { INTERPASS_C } from '../arc/interpass.table'
 import { interpassOf, lumpOf, turnDownOf } from './soak-up'
 
 const alloy = findAlloy('6061')!
-const body = { massKg: 1, areaMm2: 60_000, volumeMm3: 370_000, steps: [] }
+const body = { massKg: 1, areaMm2: 60_000, volumeMm3: 370_000, reckonedKg: 1, from: 'sizes' as const, steps: [] }
 
 describe('between passes', () => {
   it('a pass warms the whole part by its heat over what a degree costs: 2.4 kW for a minute in a kilogram', () => {

@@ -7,6 +7,9 @@ import { capital, figure, list, type Sentence, type StationPlan } from './parts'
 
 export const DOES_WORDS = { seal: 'seals', static: 'carries steady load', cyclic: 'carries repeated load' } as const
 
+/** Shape and scale further apart than this is worth a word, %. */
+const OFF_PCT = 5
+
 export const protectOf = (id: keyof typeof PROTECTS): Protect => PROTECTS[id]
 
 /** Take in: what it is and does, why it broke, what may not move, what is kept from harm. */
@@ -16,7 +19,7 @@ export function planTakeIn(job: Job, body: Body | null): StationPlan<{ body: Bod
     ...(takeIn.does ? [] : ['what it does']),
     ...(takeIn.soak ? [] : ['how oily it is']),
     ...(takeIn.wallMm.value ? [] : ['the wall']),
-    ...(takeIn.lengthMm.value && takeIn.widthMm.value ? [] : ['its sizes']),
+    ...((takeIn.lengthMm.value && takeIn.widthMm.value) || body ? [] : ['its sizes']),
   ]
   const call: Sentence = !takeIn.does
     ? ['Say what it does: seal, carry steady load, or carry repeated load.']
@@ -38,6 +41,15 @@ export function planTakeIn(job: Job, body: Body | null): StationPlan<{ body: Bod
     ])
   for (const id of takeIn.protect) why.push([`${capital(PROTECTS[id].name)}: ${PROTECTS[id].how}.`])
   if (body) why.push(['About ', figure(body.massKg, 'kg', 'body'), ' of metal.'])
+  if (body?.from === 'shape') {
+    const offPct = (body.reckonedKg / body.massKg - 1) * 100
+    if (Math.abs(offPct) >= OFF_PCT)
+      why.push([
+        'The shape comes to ',
+        figure(body.reckonedKg, 'kg', 'body'),
+        `, the scale says ${offPct < 0 ? 'more' : 'less'}: ${offPct < 0 ? 'something is missing on the shape, or a wall is thicker' : 'something is drawn too thick, or it is hollow somewhere'}.`,
+      ])
+  }
   if (takeIn.cause !== 'unknown' && !takeIn.causeCure)
     why.push(['Say what is done about the cause: the record must hold it.'])
   return {
@@ -54,7 +66,7 @@ export function planTakeIn(job: Job, body: Body | null): StationPlan<{ body: Bod
       ],
     ],
     cautions,
-    workings: body ? { body: { title: 'Mass and surface from the sizes', steps: body.steps } } : {},
+    workings: body ? { body: { title: `Mass and surface from the ${body.from}`, steps: body.steps } } : {},
     basis: {
       'what it does': takeIn.does ?? '',
       soak: takeIn.soak ?? '',

@@ -35,6 +35,8 @@ export function weighedBody(job: Job, alloy: Alloy): Body | null {
     massKg: massG / 1000,
     areaMm2,
     volumeMm3: (massG / alloy.densityGcm3) * 1000,
+    reckonedKg: massG / 1000,
+    from: 'sizes',
     steps: [
       { label: 'Mass', formula: 'weighed', value: massG / 1000, unit: 'kg', source: 'the scale' },
       {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { FACES, HEAT_KINDS } from '#core/heat/bench/setup.schema'
+import { HEAT_KINDS } from '#core/heat/bench/setup.schema'
+import { FACES } from '#core/solid/stored/faces.table'
 import { STANDS } from '#core/heat/bench/stands.table'
 import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'

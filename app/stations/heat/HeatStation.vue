@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { Face } from '#core/heat/field/setup'
-import { mm } from '#core/heat/bench/setup.schema'
+import { mm } from '#core/quantity/stored'
 import { firstSetup, heatSentences } from '#core/plan/heat-bench'
 import SentenceLine from '~/bench/SentenceLine.vue'
 import WorkingDrawer from '~/bench/WorkingDrawer.vue'

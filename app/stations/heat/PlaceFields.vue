@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { PLACE_KINDS, type PlaceKind } from '#core/heat/bench/places.table'
-import { mm } from '#core/heat/bench/setup.schema'
+import { mm } from '#core/quantity/stored'
 import ReadingField from '~/bench/ReadingField.vue'
 import WordsField from '~/bench/WordsField.vue'
 import { useJob } from '~/stores/job'

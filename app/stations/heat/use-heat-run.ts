@@ -6,6 +6,7 @@ import type { HeatSetup } from '#core/heat/bench/setup.schema'
 import type { Surroundings } from '#core/heat/bench/to-simulate'
 import type { HeatVerdict } from '#core/heat/bench/verdict'
 import { surroundingsOf } from '#core/plan/heat-bench'
+import { readySetup } from '#core/plan/part-solid'
 import { heldFile } from '~/db/files'
 import { startHeatWorker } from '~/composables/heat-worker'
 import { useJob } from '~/stores/job'
@@ -20,7 +21,10 @@ export function useHeatRun(index: Ref<number>) {
   const store = useJob()
   const shop = useShop()
   const { heat, end } = startHeatWorker()
-  const setup = computed<HeatSetup | null>(() => store.job?.warm.setups[index.value] ?? null)
+  const setup = computed<HeatSetup | null>(() => {
+    const typed = store.job?.warm.setups[index.value]
+    return typed && store.job ? readySetup(store.job, typed) : null
+  })
   const part = shallowRef<DrawnPart | null>(null)
   const run = shallowRef<HeatRun | null>(null)
   /** The set-up the run shown is of; when it differs from the one typed, the run is stale. */
@@ -42,7 +46,7 @@ export function useHeatRun(index: Ref<number>) {
       file && Array.from(new Float32Array(file.bytes)),
     )
   }
-  const current = () => structuredClone(toRaw(setup.value!))
+  const current = () => JSON.parse(JSON.stringify(setup.value!)) as HeatSetup
   const key = computed(() =>
     JSON.stringify([
       setup.value,

@@ -1,11 +1,10 @@
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { Point, PhotoMeasure } from '#core/groove/photo'
+import type { Point } from '#core/groove/photo'
 import type { PageName } from '#core/groove/template-pdf'
 import type { Picture } from '#core/job/picture.schema'
-import { knownOf } from '#core/plan/pictures'
-import { coreWorker } from '~/composables/core-worker'
 import { download, fileName } from '~/composables/use-files'
 import { useJob } from '~/stores/job'
+import { onPart } from './on-part'
 
 export interface TwinTemplate {
   soundMm: [number, number][]
@@ -13,19 +12,6 @@ export interface TwinTemplate {
   missingMm: [number, number][][]
   areaMm2: number
   misfitMm: number
-}
-
-async function onPart(
-  picture: Picture,
-  px: readonly (readonly [number, number])[],
-  what: string,
-): Promise<[number, number][]> {
-  const known = knownOf(picture)
-  if ('wants' in known) throw new Error(`${picture.name || 'a picture'} wants ${known.wants}`)
-  if (px.length < 2) throw new Error(`${picture.name || 'a picture'} wants ${what}`)
-  const asked = await coreWorker().ask('photo.measure', { known: known.known, trace: px })
-  if (!asked.ok) throw new Error(asked.error.kind === 'no-answer' ? asked.error.reason : 'not understood')
-  return (asked.answer as PhotoMeasure).pointsMm
 }
 
 /**

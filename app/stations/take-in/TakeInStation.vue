@@ -10,7 +10,7 @@ import StationFrame from '~/bench/StationFrame.vue'
 import WordsField from '~/bench/WordsField.vue'
 import BrokenPick from './BrokenPick.vue'
 import ComebackFields from './ComebackFields.vue'
-import PartPiece from './PartPiece.vue'
+import PartFacts from './PartFacts.vue'
 
 const SAFETY = Object.fromEntries(
   SAFETY_CRITICAL.map(id => [
@@ -70,6 +70,6 @@ const PROTECT_WORDS = Object.fromEntries(Object.entries(PROTECTS).map(([id, { na
       <PickMany path="takeIn.mustNotMove" label="May not move" :words="MUST_NOT_MOVE" />
       <PickMany path="takeIn.protect" label="Keep from harm" :words="PROTECT_WORDS" />
     </template>
-    <template #piece="{ working }"><PartPiece @working="working('body')" /></template>
+    <template #piece="{ working }"><PartFacts @working="working('body')" /></template>
   </StationFrame>
 </template>

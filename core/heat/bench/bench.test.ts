@@ -6,9 +6,8 @@ import { dissolutionS, softening } from '../softening'
 import { backwards } from './backwards'
 import { oneChanges } from './changes'
 import { PLACE_KINDS } from './places.table'
-import { heatSetupSchema, mm, type HeatSetup } from './setup.schema'
-import { SOLIDS } from './solids.table'
-import { simpleShapeSchema } from '../solid/shape.schema'
+import { mm } from '../../quantity/stored'
+import { heatSetupSchema, type HeatSetup } from './setup.schema'
 import { toSimulate, type Surroundings } from './to-simulate'
 import { crossing, heatVerdict } from './verdict'
 
@@ -40,11 +39,6 @@ const done = <Out>(steps: Generator<number, Out>): Out => {
 }
 
 describe('a set-up of the heat bench', () => {
-  it.each(Object.keys(SOLIDS) as (keyof typeof SOLIDS)[])('%s can be cut at the sizes it starts from', kind => {
-    const size = Object.fromEntries(Object.entries(SOLIDS[kind].sizes).map(([key, [, start]]) => [key, start]))
-    expect(simpleShapeSchema.safeParse({ kind, ...size }).error).toBeUndefined()
-    expect(cutPart({ shape: { kind, ...size } as never, cellMm: 4 }).grid.count).toBeGreaterThan(50)
-  })
   it("names what is missing in the bench's words", () => {
     const reason = (change: Partial<HeatSetup>, around = AROUND) => {
       try {
@@ -54,7 +48,7 @@ describe('a set-up of the heat bench', () => {
         return error instanceof NoAnswer ? error.message : 'fault'
       }
     }
-    expect(reason({ parts: [{ kind: 'plate', size: { lengthMm: mm(100), widthMm: mm(50) }, at: at(0, 0, 0) }] })).toBe(
+    expect(reason({ parts: [{ ...PLATE.parts[0]!, size: { lengthMm: mm(100), widthMm: mm(50) } }] })).toBe(
       'plate: thick is missing',
     )
     expect(reason({ cellMm: { typed: 'small', value: null } })).toBe('the cells is not understood: small')

@@ -1,28 +1,12 @@
 import { z } from 'zod'
 import { PLACE_KINDS } from './places.table'
-import { SOLIDS } from './solids.table'
+import { FACES } from '../../solid/stored/faces.table'
+import { placeOf as place, readingOf as reading } from '../../quantity/stored'
+import { pieceSchema } from '../../solid/stored/stored.schema'
 import { STANDS } from './stands.table'
 
 const keys = <T extends object>(table: T) => Object.keys(table) as [keyof T & string, ...(keyof T & string)[]]
-/** What was typed, and the value in the unit of its key; null where it was not understood or is empty. */
-const stored = z.object({ typed: z.string().max(60), value: z.number().min(-1e12).max(1e12).nullable() })
-const reading = (typed: string, value: number | null) => stored.default({ typed, value })
-const place = (x: number, y: number, z0: number) =>
-  z.object({ x: stored, y: stored, z: stored }).default({ x: mm(x), y: mm(y), z: mm(z0) })
-/** A length as a stored reading. */
-export const mm = (value: number) => ({
-  typed: `${Math.round(value * 10) / 10} mm`,
-  value: Math.round(value * 10) / 10,
-})
 
-export const FACES = {
-  top: 'from above',
-  bottom: 'from below',
-  front: 'from the front',
-  back: 'from behind',
-  left: 'from the left',
-  right: 'from the right',
-} as const
 export const HEAT_KINDS = {
   held: 'torch held',
   walked: 'torch walked round',
@@ -33,11 +17,9 @@ export const HEAT_KINDS = {
 
 /** One set-up on the heat bench, as it is stored in a job. */
 export const heatSetupSchema = z.object({
-  parts: z
-    .array(z.object({ kind: z.enum(keys(SOLIDS)), size: z.record(z.string().max(20), stored), at: place(0, 0, 0) }))
-    .min(1)
-    .max(8),
-  /** A file of triangles that takes the place of the solids. */
+  /** A shape of its own for this set-up alone; none, the part's. */
+  parts: z.array(pieceSchema).max(60).default([]),
+  /** A file of triangles of its own. */
   mesh: z.string().max(64).nullable().default(null),
   cellMm: reading('3 mm', 3),
   heat: z

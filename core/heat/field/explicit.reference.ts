@@ -1,5 +1,5 @@
 import { STEFAN_BOLTZMANN_WM2K4, ZERO_C_IN_K } from '../../quantity/constants'
-import type { Mask } from '../solid/mask'
+import type { Mask } from '../../solid/mask'
 import { exposedFaces } from './exposed'
 import { placeAlong } from './path'
 import type { Losses, Material, Place } from './setup'

@@ -1,4 +1,4 @@
-import type { Mask } from '../solid/mask'
+import type { Mask } from '../../solid/mask'
 
 const DIRECTIONS = [
   [-1, 0, 0],

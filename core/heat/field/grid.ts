@@ -1,4 +1,4 @@
-import type { Mask } from '../solid/mask'
+import type { Mask } from '../../solid/mask'
 import { exposedFaces } from './exposed'
 
 /**

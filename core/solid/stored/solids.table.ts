@@ -1,8 +1,8 @@
-import type { SimpleShape } from '../solid/shape.schema'
+import type { SimpleShape } from '../shape.schema'
 
 /**
- * A solid of the heat bench: its words, and its sizes in order, each with its words and a size to start from, mm (a
- * count for ribs and fins).
+ * A piece a part is put together from: its words, and its sizes in order, each with its words and a size to start from,
+ * mm (a count for ribs and fins).
  */
 interface Row {
   readonly name: string
@@ -64,5 +64,22 @@ export const SOLIDS = {
   tube: { name: 'tube, lying', sizes: { outsideMm: ['outside', 50], wallMm: ['wall', 4], lengthMm: ['length', 200] } },
   disc: { name: 'disc or boss', sizes: { diameterMm: ['across', 40], thickMm: ['high', 30] } },
   ring: { name: 'ring', sizes: { outsideMm: ['outside', 140], insideMm: ['inside', 100], thickMm: ['high', 15] } },
+  lug: {
+    name: 'lug or ear',
+    sizes: { longMm: ['long', 50], wideMm: ['wide', 30], thickMm: ['thick', 10], holeMm: ['hole', 12] },
+  },
+  elbow: { name: 'pipe elbow', sizes: { outsideMm: ['outside', 40], wallMm: ['wall', 4], bendMm: ['bend', 60] } },
+  slot: { name: 'slot, round-ended', sizes: { longMm: ['long', 40], wideMm: ['wide', 10], deepMm: ['deep', 20] } },
+  fillet: { name: 'fillet in a corner', sizes: { longMm: ['long', 80], radiusMm: ['radius', 6] } },
+  outline: { name: 'traced outline', sizes: { thickMm: ['thick', 8] } },
 } as const satisfies Record<SimpleShape['kind'], Row>
 export type SolidKind = keyof typeof SOLIDS
+/** Pieces that are mostly cut out of others, in the words of a bench. */
+export const CUT_NAMES: Partial<Record<SolidKind, string>> = {
+  disc: 'hole',
+  box: 'pocket',
+  slot: 'slot',
+  bar: 'hole through its length',
+  ring: 'ring groove',
+}
+export const isCount = (key: string): boolean => key === 'ribs' || key === 'fins'

@@ -1,6 +1,7 @@
-import { ref, type Ref } from 'vue'
+import { ref } from 'vue'
 import { MM_PER_INCH } from '#core/quantity/constants'
-import { mm } from '#core/heat/bench/setup.schema'
+import { NoAnswer } from '#core/ask/question'
+import { measureMesh } from '#core/solid/measure'
 import { isFull, refusalWords } from '~/composables/refusal'
 import { db } from '~/db/database'
 import { heldFile } from '~/db/files'
@@ -10,10 +11,9 @@ const LONGEST_NAME = 120
 const MOST_TRIANGLES = 1_000_000
 
 /** A part's shape from an STL file: kept beside the job as triangles, its lowest corner moved to the origin. */
-export function useStl(index: Ref<number>) {
+export function useStl() {
   const store = useJob()
   const report = ref<string | null>(null)
-  const base = () => ['warm', 'setups', index.value]
 
   async function keep(figures: Float32Array, name: string) {
     const low = [Infinity, Infinity, Infinity],
@@ -33,8 +33,8 @@ export function useStl(index: Ref<number>) {
       type: 'model/stl',
       bytes: moved.buffer as ArrayBuffer,
     })
-    store.edit([...base(), 'mesh'], id)
-    store.edit([...base(), 'cellMm'], mm(Math.max(0.5, Math.max(...size) / 80)))
+    const { volumeMm3, skinMm2, sizeMm } = measureMesh(moved)
+    store.edit(['shape', 'mesh'], { file: id, name: name.slice(0, LONGEST_NAME), volumeMm3, skinMm2, sizeMm })
     report.value = `${name}: ${figures.length / 9} triangles, ${size.map(value => Math.round(value * 10) / 10).join(' × ')} mm over all, if the file is in millimetres.`
   }
 
@@ -54,14 +54,17 @@ export function useStl(index: Ref<number>) {
         report.value = `${file.name} has ${figures.length / 9} triangles, more than a million: save it coarser. Nothing was changed.`
       else await keep(Float32Array.from(figures), file.name)
     } catch (error) {
-      report.value = isFull(error)
-        ? `${file.name}: ${refusalWords(error)}. Nothing was changed.`
-        : `${file.name} is not an STL file that can be read. Nothing was changed.`
+      report.value =
+        error instanceof NoAnswer
+          ? `${file.name}: ${error.message}. Nothing was changed.`
+          : isFull(error)
+            ? `${file.name}: ${refusalWords(error)}. Nothing was changed.`
+            : `${file.name} is not an STL file that can be read. Nothing was changed.`
     }
   }
 
   async function inches() {
-    const file = await heldFile(store.job!.id, store.job!.warm.setups[index.value]!.mesh!)
+    const file = await heldFile(store.job!.id, store.job!.shape.mesh!.file)
     if (file)
       await keep(
         new Float32Array(file.bytes).map(value => value * MM_PER_INCH),
@@ -69,5 +72,5 @@ export function useStl(index: Ref<number>) {
       )
   }
 
-  return { report, bringIn, inches, back: () => store.edit([...base(), 'mesh'], null) }
+  return { report, bringIn, inches, back: () => store.edit(['shape', 'mesh'], null) }
 }

@@ -1,9 +1,16 @@
 import { z } from 'zod'
-import { positive, quantity } from '../../quantity/schema'
+import { positive, quantity } from '../quantity/schema'
+import { LIES, type Lies } from './forms'
 
 const mm = () => positive('mm', { max: 5000 })
 const coordinate = quantity('mm', { min: -5000, max: 5000 })
 export const placeSchema = z.tuple([coordinate, coordinate, coordinate], { error: 'a place [x, y, z]' })
+
+const orNone = () => quantity('mm', { min: 0, max: 5000 }).default(0)
+const ring = z
+  .array(z.tuple([coordinate, coordinate], { error: 'a point [x, y]' }))
+  .min(3, { error: 'three points at least' })
+  .max(2000)
 
 /** The simple solids. Each stands with a corner of its bounding box at the origin, z up; sizes are over all. */
 const SIMPLE = [
@@ -52,7 +59,7 @@ const SIMPLE = [
       plateMm: mm(),
       bossMm: mm(),
       bossHighMm: mm(),
-      holeMm: quantity('mm', { min: 0, max: 5000 }).default(0),
+      holeMm: orNone(),
     })
     .refine(part => part.bossMm <= Math.min(part.xMm, part.yMm), {
       path: ['bossMm'],
@@ -81,6 +88,31 @@ const SIMPLE = [
     finMm: mm(),
     gapMm: mm(),
     finOutMm: mm(),
+  }),
+  z
+    .strictObject({ kind: z.literal('lug'), longMm: mm(), wideMm: mm(), thickMm: mm(), holeMm: orNone() })
+    .refine(lug => lug.wideMm / 2 <= lug.longMm, { path: ['wideMm'], error: 'its round end is longer than the lug' })
+    .refine(lug => lug.holeMm < lug.wideMm, { path: ['holeMm'], error: 'must be less than the lug is wide' }),
+  z
+    .strictObject({ kind: z.literal('elbow'), outsideMm: mm(), wallMm: mm(), bendMm: mm() })
+    .refine(elbow => elbow.wallMm * 2 <= elbow.outsideMm, {
+      path: ['wallMm'],
+      error: 'must not be more than half the outside',
+    })
+    .refine(elbow => elbow.bendMm >= elbow.outsideMm / 2, {
+      path: ['bendMm'],
+      error: 'the bend is tighter than the pipe is thick',
+    }),
+  z
+    .strictObject({ kind: z.literal('slot'), longMm: mm(), wideMm: mm(), deepMm: mm() })
+    .refine(slot => slot.wideMm <= slot.longMm, { path: ['wideMm'], error: 'must not be more than its length' }),
+  z.strictObject({ kind: z.literal('fillet'), longMm: mm(), radiusMm: mm() }),
+  z.strictObject({
+    kind: z.literal('outline'),
+    /** Corner by corner, from the origin; the last joins the first. */
+    outlineMm: ring,
+    holesMm: z.array(ring).max(60).default([]),
+    thickMm: mm(),
   }),
 ] as const
 
@@ -111,20 +143,33 @@ const voxels = z
 
 export const simpleShapeSchema = z.discriminatedUnion('kind', SIMPLE, {
   error:
-    'a solid: box, plate, bar, tube, disc, ring, hollow-box, flanged-box, boss-on-plate, ribbed-cover or finned-cylinder',
+    'a solid: box, plate, bar, tube, disc, ring, hollow-box, flanged-box, boss-on-plate, ribbed-cover, finned-cylinder, lug, elbow, slot, fillet or outline',
 })
 export type SimpleShape = z.output<typeof simpleShapeSchema>
 
 const union = z.strictObject({
   kind: z.literal('union'),
   parts: z
-    .array(z.strictObject({ shape: simpleShapeSchema, atMm: placeSchema.default([0, 0, 0]) }))
+    .array(
+      z.strictObject({
+        shape: simpleShapeSchema,
+        atMm: placeSchema.default([0, 0, 0]),
+        /** Turned before it is moved: what was up lies along x or across, y. */
+        lies: z.enum(Object.keys(LIES) as [Lies, ...Lies[]]).default('up'),
+        /** Cut out of what stands before it, instead of joined on. */
+        cut: z.boolean().default(false),
+      }),
+    )
     .min(1)
-    .max(40),
+    .max(60)
+    .refine(parts => parts[0] && !parts[0].cut, {
+      path: [0, 'cut'],
+      error: 'the first piece is what the others are cut from',
+    }),
 })
 
 export const shapeSchema = z.discriminatedUnion('kind', [...SIMPLE, mesh, voxels, union], {
   error:
-    'a shape: box, plate, bar, tube, disc, ring, hollow-box, flanged-box, boss-on-plate, ribbed-cover, finned-cylinder, mesh, voxels or union',
+    'a shape: box, plate, bar, tube, disc, ring, hollow-box, flanged-box, boss-on-plate, ribbed-cover, finned-cylinder, lug, elbow, slot, fillet, outline, mesh, voxels or union',
 })
 export type Shape = z.output<typeof shapeSchema>

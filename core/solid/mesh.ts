@@ -1,4 +1,4 @@
-import { NoAnswer } from '../../ask/question'
+import { NoAnswer } from '../ask/question'
 
 export interface MeshSolid {
   sizeMm: [number, number, number]

@@ -1,8 +1,8 @@
-import { NoAnswer } from '../../ask/question'
-import { moved, together, type Distance } from './distance'
+import { NoAnswer } from '../ask/question'
+import { assemble, distanceTo, type Assembly } from './assembly'
+import type { Distance } from './distance'
 import { insideMesh } from './mesh'
 import type { Shape } from './shape.schema'
-import { solidOf, type Solid } from './simple'
 
 /**
  * A part cut into equal cells. Cell (i, j, k) is number i + nx·(j + ny·k); its middle lies at origin + (i + ½, j + ½, k
@@ -33,17 +33,7 @@ function refuse(what: string, count: number, most: number, cellMm: number): neve
   )
 }
 
-function bounded(shape: Exclude<Shape, { kind: 'voxels' | 'mesh' }>): Solid & { originMm: [number, number, number] } {
-  if (shape.kind !== 'union') return { ...solidOf(shape), originMm: [0, 0, 0] }
-  const parts = shape.parts.map(part => ({ ...solidOf(part.shape), at: part.atMm }))
-  const low = [0, 1, 2].map(axis => Math.min(...parts.map(part => part.at[axis]!))) as [number, number, number]
-  const high = [0, 1, 2].map(axis => Math.max(...parts.map(part => part.at[axis]! + part.sizeMm[axis]!)))
-  return {
-    originMm: low,
-    sizeMm: high.map((value, axis) => value - low[axis]!) as [number, number, number],
-    distance: together(...parts.map(part => moved(part.distance, part.at))),
-  }
-}
+const withDistance = (assembly: Assembly) => ({ ...assembly, distance: distanceTo(assembly) })
 
 /**
  * Cuts a shape into cells of about `cellMm`: a cell is solid where its middle lies in the metal.
@@ -61,7 +51,8 @@ export function cut(shape: Shape, cellMm: number): Mask {
     })
     return finish({ nx, ny, nz, stepMm: [cellMm, cellMm, cellMm], originMm: [0, 0, 0], solid, distance: null }, cellMm)
   }
-  const { sizeMm, originMm, ...inside } = shape.kind === 'mesh' ? insideMesh(shape.trianglesMm) : bounded(shape)
+  const { sizeMm, originMm, ...inside } =
+    shape.kind === 'mesh' ? insideMesh(shape.trianglesMm) : withDistance(assemble(shape))
   const [nx, ny, nz] = sizeMm.map(size => Math.max(1, Math.round(size / cellMm))) as [number, number, number]
   if (nx * ny * nz > MOST_BOX_CELLS) refuse('Cells', nx * ny * nz, MOST_BOX_CELLS, cellMm)
   const stepMm: [number, number, number] = [sizeMm[0] / nx, sizeMm[1] / ny, sizeMm[2] / nz]

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { NoAnswer } from '../../ask/question'
+import { NoAnswer } from '../ask/question'
 import { cut } from './mask'
 import { shapeSchema, type Shape } from './shape.schema'
 
@@ -40,13 +40,13 @@ describe('solids cut into cells', () => {
   )
 
   it('a union counts what two share once', () => {
-    const union: Shape = {
+    const union = shapeSchema.parse({
       kind: 'union',
       parts: [
         { shape: { kind: 'box', xMm: 20, yMm: 20, zMm: 10 }, atMm: [0, 0, 0] },
         { shape: { kind: 'box', xMm: 20, yMm: 20, zMm: 10 }, atMm: [10, 0, 0] },
       ],
-    }
+    })
     expect(volumeMm3(union, 1)).toBeCloseTo(30 * 20 * 10, 6)
   })
 
