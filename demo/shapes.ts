@@ -75,13 +75,13 @@ const BRACKET: Job['shape'] = {
   pieces: pieces([
     { kind: 'plate', size: { lengthMm: 140, widthMm: 60, thickMm: 6 } },
     { kind: 'box', size: { xMm: 6, yMm: 60, zMm: 40 } },
-    { kind: 'fillet', size: { longMm: 60, radiusMm: 6 }, at: [6, 0, 6], lies: 'across' },
+    { kind: 'fillet', size: { longMm: 60, radiusMm: 6 }, at: [6, 0, 6], lies: 'along' },
     { kind: 'lug', size: { longMm: 34, wideMm: 28, thickMm: 6, holeMm: 10 }, at: [120, 16, 6], lies: 'along' },
     hole(9, 12, [35.5, 10.5, -3]),
     hole(9, 12, [35.5, 40.5, -3]),
   ]),
   marks: [
-    mark('lug', 'mend', [123, 18, 6], { mend: 'opening', name: 'lug broken off', path: [[123, 44, 6]] }),
+    mark('lug', 'mend', [120, 18, 8], { mend: 'opening', name: 'lug broken off', face: 'left', path: [[120, 44, 8]] }),
     mark('upper', 'holes', [40, 15, 6], { name: 'upper bolt hole', acrossMm: 9 }),
     mark('lower', 'holes', [40, 45, 6], { name: 'lower bolt hole', acrossMm: 9 }),
     mark('finished', 'finished-face', [0, 30, 25], { name: 'finished face', face: 'left' }),

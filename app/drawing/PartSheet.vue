@@ -40,7 +40,7 @@ const drawn = computed(() =>
       line:
         points.length > 1 ? `M${points.map(point => point.map(value => value.toFixed(1)).join(' ')).join('L')}` : null,
       across: mark.acrossMm ? (mark.acrossMm / 2) * scale.value : 0,
-      balloon: [x + (left ? 24 : -24), Math.max(16, y - 22)] as const,
+      balloon: [x + (left ? 22 : -22), Math.max(16, y - 20)] as const,
     }
   }),
 )
@@ -92,19 +92,19 @@ function nudge(event: KeyboardEvent, mark: DrawnMark) {
     @pointerup="release"
   >
     <defs><HatchPattern :id="hatch" /></defs>
-    <path v-for="(d, n) in layers" :key="n" class="layer" :d="d" />
+    <path v-for="(layer, n) in layers" :key="n" class="layer" :class="{ faint: !layer.edge }" :d="layer.d" />
     <path v-if="section" class="section" :d="section" :fill="`url(#${hatch})`" data-testid="section-cut" />
     <DimensionLine
       :x1="frame.left"
-      :y1="frame.top - 16"
+      :y1="frame.top - 40"
       :x2="frame.right"
-      :y2="frame.top - 16"
+      :y2="frame.top - 40"
       :text="settings.text(wide, 'mm')"
     />
     <DimensionLine
-      :x1="frame.right + 14"
+      :x1="frame.right + 38"
       :y1="frame.top"
-      :x2="frame.right + 14"
+      :x2="frame.right + 38"
       :y2="frame.bottom"
       :text="settings.text(high, 'mm')"
       turned
@@ -162,6 +162,10 @@ function nudge(event: KeyboardEvent, mark: DrawnMark) {
   stroke: var(--soot);
   stroke-width: 1.1;
   stroke-linejoin: round;
+}
+.faint {
+  stroke: var(--hatch);
+  stroke-width: 0.4;
 }
 .section {
   fill-rule: evenodd;

@@ -3,7 +3,7 @@ import type { Flat, Triple } from '#core/solid/forms'
 import type { Shape } from '#core/solid/shape.schema'
 import { onSheet, sectionView, viewOf, VIEWS, type ViewId } from '#core/solid/views'
 
-const [WIDTH, HIGHEST, MARGIN] = [560, 400, 48]
+const [WIDTH, HIGHEST, MARGIN] = [560, 430, 62]
 
 export type SolidShape = Exclude<Shape, { kind: 'voxels' }>
 export interface Looking {
@@ -63,7 +63,7 @@ export function usePartSheet(shape: Ref<SolidShape | null>, looking: Ref<Looking
         layer =>
           cutMm.value === null || (looking.value.view === 'plan' ? layer.atMm < cutMm.value : layer.atMm > cutMm.value),
       )
-      .map(layer => pathOf(layer.rings)),
+      .map(layer => ({ d: pathOf(layer.rings), edge: layer.edge })),
   )
   const section = computed(() =>
     cutMm.value === null || !shape.value ? null : pathOf(sectionView(shape.value, looking.value.view, cutMm.value)),

@@ -5,7 +5,7 @@ import type { Job } from '../job/job.schema'
 import { mm } from '../quantity/stored'
 import { measured, type Measured } from '../solid/measure'
 import type { MarkKind } from '../solid/stored/marks.table'
-import { pieceSchema, type StoredPiece, type StoredSolid } from '../solid/stored/stored.schema'
+import { pieceSchema, type StoredMark, type StoredPiece, type StoredSolid } from '../solid/stored/stored.schema'
 import { shapeOfSolid } from '../solid/stored/to-shape'
 
 /** Where the solid that is drawn comes from: put together, a file, or a plain block of the sizes over all. */
@@ -112,12 +112,23 @@ const WATCHED: Partial<Record<MarkKind, PlaceKind>> = {
   clamp: 'held',
 }
 const MOST_PLACES = 12
+/** How far past a bore's edge its metal is watched, mm. */
+const PAST_EDGE_MM = 1
+/** Where the metal of a mark is: of a bore, which is marked at its middle, beside its edge. */
+function inMetal({ at, acrossMm, face }: StoredMark): StoredMark['at'] {
+  const across = acrossMm.value
+  if (!across) return at
+  const aside = mm(
+    (face === 'left' || face === 'right' ? (at.y.value ?? 0) : (at.x.value ?? 0)) + across / 2 + PAST_EDGE_MM,
+  )
+  return face === 'left' || face === 'right' ? { ...at, y: aside } : { ...at, x: aside }
+}
 
 /** A set-up as it is run: with the part's own shape where it has none of its own, and the marks on it as its places. */
 export function readySetup(job: Pick<Job, 'takeIn' | 'shape'>, setup: HeatSetup): HeatSetup {
   const marked = job.shape.marks.flatMap(mark => {
     const kind = WATCHED[mark.kind]
-    return kind ? [{ id: mark.id, kind, name: mark.name, at: mark.at, limitC: { typed: '', value: null } }] : []
+    return kind ? [{ id: mark.id, kind, name: mark.name, at: inMetal(mark), limitC: { typed: '', value: null } }] : []
   })
   const places = [...marked, ...setup.places].slice(0, MOST_PLACES)
   if (setup.parts.length || setup.mesh) return { ...setup, places }

@@ -9,6 +9,8 @@ import { newJob } from '../job/new-job'
 import { applyPatch } from '../job/patch'
 import { CHECKS } from './checks.table'
 import { dayFromJobs, lateJobs, workingDays } from './day'
+import { shapeOfPieces } from '../solid/stored/to-shape'
+import { partDrawing } from './part-drawing'
 import { lessonsOf } from './lessons'
 import { planJob } from './plan-job'
 import { recordOf, sentenceText } from './record'
@@ -99,6 +101,7 @@ describe('the record as a PDF', () => {
       title: shutter.title,
       under: 'For someone.',
       record: recordOf(long, planJob(long, kit), kit, 'metric'),
+      part: partDrawing(cover, planJob(cover, kit), shapeOfPieces(cover.shape.pieces), 'metric'),
       pictures: [
         { name: 'flange', type: 'image/jpeg', bytes: picture },
         { name: 'broken', type: 'image/png', bytes: new Uint8Array([1, 2, 3]) },
@@ -107,6 +110,18 @@ describe('the record as a PDF', () => {
     const pdf = await PDFDocument.load(bytes)
     expect(pdf.getPageCount()).toBeGreaterThan(3)
     expect(pdf.getTitle()).toBe(shutter.title)
+  })
+  it('draws the part with a number at every mark that is said of it', () => {
+    const { layers, marks, low, high } = partDrawing(
+      cover,
+      planJob(cover, kit),
+      shapeOfPieces(cover.shape.pieces),
+      'metric',
+    )
+    expect(layers.length).toBeGreaterThan(3)
+    expect([high[0] - low[0], high[1] - low[1]]).toEqual([279.4, 190.5])
+    expect(marks.map(mark => mark.number)).toEqual(cover.shape.marks.map((_, n) => n + 1))
+    expect(marks[0]!.text).toBe('crack through the flange, 110.2 mm along its line')
   })
   it('writes any text in letters that every reader has, and no line is too wide', async () => {
     const font = await (await PDFDocument.create()).embedFont(StandardFonts.Helvetica)

@@ -1,5 +1,6 @@
 import { PDFDocument, StandardFonts, rgb, type PDFFont, type PDFPage } from 'pdf-lib'
 import { MM_PER_INCH } from '../quantity/constants'
+import type { PartDrawing } from './part-drawing'
 import type { JobRecord } from './record'
 
 /** Points (1/72 in) a millimetre: exact. */
@@ -8,6 +9,9 @@ const [WIDE, HIGH] = [210 * PT_PER_MM, 297 * PT_PER_MM]
 const MARGIN = 18 * PT_PER_MM
 const LABEL_WIDE = 44 * PT_PER_MM
 const PICTURE_HIGH = 52 * PT_PER_MM
+const PART_HIGH = 62 * PT_PER_MM
+const METAL = rgb(0.93, 0.94, 0.945)
+const CRACK = rgb(0.65, 0.15, 0.11)
 const SIZE = 9.5
 const LEADING = 13
 const INK = rgb(0.15, 0.14, 0.13)
@@ -60,6 +64,8 @@ export interface RecordPdf {
   title: string
   under: string
   record: JobRecord
+  /** The part as one solid, from above; null where it has no shape. */
+  part: PartDrawing | null
   pictures: readonly { name: string; type: string; bytes: Uint8Array }[]
 }
 
@@ -67,7 +73,7 @@ export interface RecordPdf {
  * The record of a job as a PDF for customer and inspector: sections, log, pictures, who heeded which caution; pages
  * numbered.
  */
-export async function recordPdf({ shop, title, under, record, pictures }: RecordPdf): Promise<Uint8Array> {
+export async function recordPdf({ shop, title, under, record, part, pictures }: RecordPdf): Promise<Uint8Array> {
   const document = await PDFDocument.create()
   document.setTitle(plainText(title))
   document.setAuthor(plainText(shop))
@@ -101,6 +107,57 @@ export async function recordPdf({ shop, title, under, record, pictures }: Record
   say(shop || 'Repair record', SIZE, font, QUIET)
   say(title, 17, bold)
   say(under)
+  if (part) {
+    const [wide, high] = [part.high[0] - part.low[0], part.high[1] - part.low[1]]
+    const scale = Math.min(PART_HIGH / high, (WIDE - 2 * MARGIN - 40) / wide)
+    need(high * scale + 30)
+    y -= high * scale + 22
+    const foot = y
+    const at = ([u, v]: readonly [number, number]) => ({
+      x: MARGIN + 20 + (u - part.low[0]) * scale,
+      y: foot + (v - part.low[1]) * scale,
+    })
+    // The library's paths run downwards from where they are put.
+    const path = (rings: PartDrawing['layers'][number]['rings']) =>
+      rings
+        .map(
+          ring =>
+            `M${ring.map(([u, v]) => `${((u - part.low[0]) * scale).toFixed(2)} ${(-(v - part.low[1]) * scale).toFixed(2)}`).join('L')}Z`,
+        )
+        .join('')
+    for (const { rings, edge } of part.layers)
+      page.drawSvgPath(path(rings), {
+        x: MARGIN + 20,
+        y: foot,
+        color: METAL,
+        borderColor: edge ? INK : QUIET,
+        borderWidth: edge ? 0.7 : 0.15,
+      })
+    for (const { number, line } of part.marks) {
+      line
+        .slice(1)
+        .forEach((to, n) =>
+          page.drawLine({
+            start: at(line[n]!),
+            end: at(to),
+            thickness: 1.4,
+            color: CRACK,
+            dashArray: [5, 1.5, 1.5, 1.5],
+          }),
+        )
+      const place = at(line[0]!)
+      page.drawCircle({ ...place, size: 6, color: rgb(1, 1, 1), borderColor: INK, borderWidth: 0.7 })
+      page.drawText(String(number), {
+        x: place.x - font.widthOfTextAtSize(String(number), 7) / 2,
+        y: place.y - 2.5,
+        size: 7,
+        font: bold,
+        color: INK,
+      })
+    }
+    y -= 6
+    say(part.marks.map(({ number, text }) => `${number} ${text}`).join('; '), 8.5, font, QUIET)
+  }
   for (const section of record.sections) {
     heading(section.title)
     for (const { label, text } of section.lines) {

@@ -101,7 +101,8 @@ function formRings(form: Form, cutAxis: Axis, at: number): readonly Ring[] {
 export const toPaths = (rings: readonly Ring[]): PathsD => rings.map(ring => ring.map(([x, y]) => ({ x, y })))
 const joinedRings = (forms: readonly Form[], axis: Axis, at: number): PathsD => {
   const cut = forms.map(form => toPaths(formRings(form, axis, at))).filter(paths => paths.length)
-  if (cut.length < 2) return cut[0] ?? []
+  // Of one outline with holes in it the holes are turned against it, as everywhere else.
+  if (cut.length < 2) return cut[0]?.length === 1 ? cut[0] : unionD(cut[0] ?? [], [], FillRule.EvenOdd, DECIMALS)
   return cut.reduce((whole, paths) => unionD(whole, paths, FillRule.EvenOdd, DECIMALS))
 }
 

@@ -1,5 +1,5 @@
 import { assemble, type Assembled, type Assembly } from './assembly'
-import { reach, type Axis, type Flat, type Triple } from './forms'
+import { reach, type Axis, type Flat, type Form, type Triple } from './forms'
 import { meshSection, meshSlices } from './mesh-section'
 import { measureMesh } from './measure'
 import { sectionAt, type Ring } from './section'
@@ -26,27 +26,37 @@ export function onSheet(view: ViewId, [x, y, z]: Readonly<Triple>): Flat {
 const laidOut = (axis: Axis, ring: Ring): Ring => (axis === 1 ? ring.map(([u, v]): Flat => [v, u]) : ring)
 
 /** Heights between which a solid's section keeps its shape, with more of them where it is round the other way. */
-function levels({ pieces, originMm, sizeMm }: Assembly, axis: Axis): number[] {
+function levels({ pieces, originMm, sizeMm }: Assembly, axis: Axis): { at: number[]; edges: Set<number> } {
   const [from, to] = [originMm[axis], originMm[axis] + sizeMm[axis]]
-  const at = pieces
-    .flatMap(piece => [...piece.adds, ...piece.cuts])
-    .flatMap(form => {
-      const { low, high } = reach(form)
-      if (form.form === 'block' || form.axis === axis) return [low[axis], high[axis]]
-      // Evenly by angle: close together where a round turns over.
-      return Array.from(
-        { length: CURVED_CUTS + 1 },
-        (_, n) => low[axis] + ((high[axis] - low[axis]) * (1 - Math.cos((Math.PI * n) / CURVED_CUTS))) / 2,
-      )
-    })
-    .filter(value => value > from + 1e-6 && value < to - 1e-6)
-  return [from, ...[...new Set(at.map(value => Math.round(value * 1000) / 1000))].sort((a, b) => a - b), to]
+  const forms = pieces.flatMap(piece => [...piece.adds, ...piece.cuts])
+  const flat = (form: Form) => form.form === 'block' || form.axis === axis
+  const at = forms.flatMap(form => {
+    const { low, high } = reach(form)
+    if (flat(form)) return [low[axis], high[axis]]
+    // Evenly by angle: close together where a round turns over.
+    return Array.from(
+      { length: CURVED_CUTS + 1 },
+      (_, n) => low[axis] + ((high[axis] - low[axis]) * (1 - Math.cos((Math.PI * n) / CURVED_CUTS))) / 2,
+    )
+  })
+  const edges = forms.flatMap(form => {
+    const { low, high } = reach(form)
+    return flat(form) ? [low[axis], high[axis]] : [(low[axis] + high[axis]) / 2]
+  })
+  const round = (value: number) => Math.round(value * 1000) / 1000
+  const inside = at.filter(value => value > from + 1e-6 && value < to - 1e-6).map(round)
+  return {
+    at: [from, ...[...new Set(inside)].sort((a, b) => a - b), to],
+    edges: new Set([round(from), round(to), ...edges.map(round)]),
+  }
 }
 
 /** One level of a view, seen from the near side: its outline covers what lies behind it. */
 export interface Layer {
   atMm: number
   rings: Ring[]
+  /** Its outline is an edge; else it is one of the levels of what is round, and drawn faintly. */
+  edge: boolean
 }
 
 /** Draws from the far side to the near one: `layers[n]` hides what of the ones before it lies under it. */
@@ -76,7 +86,7 @@ export function viewOf(shape: Exclude<Shape, { kind: 'voxels' }>, view: ViewId):
   return {
     view,
     layers: (FAR_FIRST[view] === 'rising' ? kept : kept.reverse()).map(layer => ({
-      atMm: layer.atMm,
+      ...layer,
       rings: layer.rings.map(ring => laidOut(axis, ring)),
     })),
     low: onSheet(view, originMm),
@@ -86,12 +96,14 @@ export function viewOf(shape: Exclude<Shape, { kind: 'voxels' }>, view: ViewId):
 
 function pieceLayers(shape: Assembled, axis: Axis) {
   const assembly = assemble(shape)
-  const between = levels(assembly, axis)
+  const { at, edges } = levels(assembly, axis)
+  const round = (value: number) => Math.round(value * 1000) / 1000
   return {
     ...assembly,
-    layers: between.slice(1).map((to, n): Layer => {
-      const atMm = (between[n]! + to) / 2
-      return { atMm, rings: sectionAt(assembly, axis, atMm) }
+    layers: at.slice(1).map((to, n): Layer => {
+      const atMm = (at[n]! + to) / 2
+      const edge = edges.has(round(at[n]!)) || edges.has(round(to))
+      return { atMm, rings: sectionAt(assembly, axis, atMm), edge }
     }),
   }
 }
@@ -99,7 +111,7 @@ function meshLayers(trianglesMm: readonly number[], axis: Axis) {
   const { originMm, sizeMm } = measureMesh(trianglesMm)
   const heights = Array.from({ length: MESH_CUTS }, (_, n) => originMm[axis] + ((n + 0.5) / MESH_CUTS) * sizeMm[axis])
   const slices = meshSlices(trianglesMm, axis, heights)
-  return { originMm, sizeMm, layers: heights.map((atMm, n): Layer => ({ atMm, rings: slices[n]! })) }
+  return { originMm, sizeMm, layers: heights.map((atMm, n): Layer => ({ atMm, rings: slices[n]!, edge: false })) }
 }
 
 /** The section of a shape by the plane across a view's axis, on that view's sheet. */

@@ -173,10 +173,6 @@ const { outlines, take, refused } = useFromPicture(props.shaping)
   flex-wrap: wrap;
   gap: 4px;
 }
-.pieces [aria-pressed='true'] {
-  border-color: var(--chestnut);
-  color: var(--chestnut);
-}
 .piece-fields {
   border: 0;
   border-left: 3px solid var(--chestnut);

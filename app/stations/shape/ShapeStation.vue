@@ -229,7 +229,14 @@ input[type='range'] {
     flex-direction: column;
   }
   .piece {
+    order: 1;
     padding: 10px 12px;
+  }
+  .readings {
+    order: 2;
+  }
+  .call {
+    order: 3;
   }
   .readings,
   .call {

@@ -34,7 +34,11 @@ export function useSolidFiles(shape: Ref<SolidShape | null>, looking: Ref<Lookin
   /** The closed skin: a file's own triangles, else put together where the mesh library runs. */
   async function closedSkin(given: SolidShape): Promise<Float32Array> {
     if (given.kind === 'mesh') return Float32Array.from(given.trianglesMm)
-    const answer = await fetch('/api/solid/triangles', { method: 'POST', body: JSON.stringify(given) })
+    const answer = await fetch('/api/solid/triangles', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(given),
+    })
     if (!answer.ok) throw new Error('the shape could not be put together')
     return new Float32Array(await answer.arrayBuffer())
   }

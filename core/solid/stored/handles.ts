@@ -42,10 +42,11 @@ export function corners({ kind, size, at, lies, outline }: StoredPiece): { low: 
   return { low: low as Triple, high: over.map((value, axis) => value + low[axis]!) as Triple }
 }
 
-const snapped = (value: number, to: readonly number[]) => {
+const nearest = (value: number, to: readonly number[]): number | null => {
   const near = to.toSorted((a, b) => Math.abs(a - value) - Math.abs(b - value))[0]
-  return near !== undefined && Math.abs(near - value) <= SNAP_MM ? near : Math.round(value / HALF_MM) * HALF_MM
+  return near !== undefined && Math.abs(near - value) <= SNAP_MM ? near : null
 }
+const halved = (value: number) => Math.round(value / HALF_MM) * HALF_MM
 /** Heights along each axis that other pieces begin, end and have their middle at. */
 function lines(pieces: readonly StoredPiece[], but: string): [number[], number[], number[]] {
   const others = pieces.filter(piece => piece.id !== but).flatMap(piece => corners(piece) ?? [])
@@ -62,11 +63,12 @@ export function moved(piece: StoredPiece, by: Readonly<Triple>, pieces: readonly
   const at = found.low.map((low, axis) => {
     if (!by[axis]) return low
     const size = found.high[axis]! - low
-    const [byLow, byMiddle, byHigh] = [0, size / 2, size].map(off => snapped(low + by[axis]! + off, to[axis]!) - off)
     const wanted = low + by[axis]!
-    return [byLow!, byMiddle!, byHigh!].reduce((best, each) =>
-      Math.abs(each - wanted) < Math.abs(best - wanted) - 1e-9 ? each : best,
-    )
+    const laid = [0, size / 2, size].flatMap(off => {
+      const near = nearest(wanted + off, to[axis]!)
+      return near === null ? [] : [near - off]
+    })
+    return laid.toSorted((a, b) => Math.abs(a - wanted) - Math.abs(b - wanted))[0] ?? halved(wanted)
   })
   return { ...piece, at: { x: mm(at[0]!), y: mm(at[1]!), z: mm(at[2]!) } }
 }
@@ -81,7 +83,8 @@ export function sized(piece: StoredPiece, by: Readonly<Triple>, pieces: readonly
   by.forEach((step, axis) => {
     const key = ALONG[piece.kind][(axis - turns + 3) % 3]
     if (!step || !key) return
-    size[key] = mm(Math.max(HALF_MM, snapped(found.high[axis]! + step, to[axis]!) - found.low[axis]!))
+    const end = found.high[axis]! + step
+    size[key] = mm(Math.max(HALF_MM, (nearest(end, to[axis]!) ?? halved(end)) - found.low[axis]!))
   })
   return { ...piece, size }
 }

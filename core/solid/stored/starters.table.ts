@@ -51,7 +51,7 @@ export const STARTERS = {
     pieces: [
       { kind: 'plate', size: { lengthMm: 100, widthMm: 60, thickMm: 8 } },
       { kind: 'box', size: { xMm: 8, yMm: 60, zMm: 70 } },
-      { kind: 'fillet', size: { longMm: 60, radiusMm: 8 }, at: [8, 0, 8], lies: 'across' },
+      { kind: 'fillet', size: { longMm: 60, radiusMm: 8 }, at: [8, 0, 8], lies: 'along' },
       hole(11, 20, [64.5, 24.5, -5]),
       hole(9, 20, [-5, 25.5, 45], 'along'),
     ],

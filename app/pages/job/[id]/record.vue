@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { format } from 'date-fns'
 import { recordOf } from '#core/plan/record'
+import PartFigure from '~/drawing/PartFigure.vue'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 import { useShop } from '~/stores/shop'
@@ -34,6 +35,7 @@ const print = () => window.print()
         }}.
       </p>
     </header>
+    <PartFigure v-if="store.job.shape.pieces.length || store.job.shape.mesh" station="take-in" />
     <section v-for="section in record.sections" :key="section.title">
       <h2>{{ section.title }}</h2>
       <dl>
