@@ -16,6 +16,8 @@ const TOPICS = {
   groove: BASE,
   solid: BASE,
   heat: [...BASE, 'solid'],
+  // How a bead pulls a part about: the part in cells, its faces as they are measured, the arc that laid it.
+  warp: [...BASE, 'solid', 'flat', 'arc', 'heat'],
   arc: BASE,
   braze: [...BASE, 'heat'],
   flame: [...BASE, 'heat'],
