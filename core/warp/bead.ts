@@ -2,6 +2,7 @@ import type { Step } from '../ask/question'
 import { NoAnswer } from '../ask/question'
 import type { Alloy } from '../metal/alloys.table'
 import { mechanicalOf } from '../metal/mechanical.table'
+import { reachOfRise } from './squeezed'
 
 /**
  * Share of a bead's own thermal shrinkage that stays as a pull along it. Source: Okerblom, The Calculations of
@@ -20,6 +21,8 @@ export interface BeadGiven {
   heatJMm: number
   wallMm: number
   preheatC: number
+  /** What enters the metal, W, where it is known: the zone is then that of an arc at its own speed. */
+  powerW?: number | undefined
 }
 export interface BeadShrinks {
   /** Force that the cooled bead pulls with along itself, N. */
@@ -47,7 +50,7 @@ const reachedBy = (heatJMm: number, heatCapacity: number, thickMm: number, riseC
  * lessening by preheat is judgement. Accuracy: published measurements lie within about a third either way.
  * @throws NoAnswer where nothing is known of the alloy's stiffness, or the preheat is past its solidus
  */
-export function beadShrinks({ alloy, heatJMm, wallMm, preheatC }: BeadGiven): BeadShrinks {
+export function beadShrinks({ alloy, heatJMm, wallMm, preheatC, powerW }: BeadGiven): BeadShrinks {
   if (preheatC >= alloy.solidusC)
     throw new NoAnswer(`${alloy.name} begins to melt at ${alloy.solidusC} °C: the preheat must lie below`)
   const { youngMPa, expansionPerK, proofMPa } = mechanicalOf(alloy)
@@ -60,7 +63,8 @@ export function beadShrinks({ alloy, heatJMm, wallMm, preheatC }: BeadGiven): Be
   // In a thick wall the heat spreads round in a half circle: πr²/2 of it takes the place of 2y times the wall.
   const roundMm = Math.sqrt((2 * heatJMm) / (Math.PI * Math.E * heatCapacity * riseC))
   const depthMm = Math.min(wallMm, roundMm)
-  const halfMm = depthMm < wallMm ? roundMm : reachedBy(heatJMm, heatCapacity, wallMm, riseC)
+  const fastMm = depthMm < wallMm ? roundMm : reachedBy(heatJMm, heatCapacity, wallMm, riseC)
+  const halfMm = powerW ? Math.min(fastMm, reachOfRise(alloy, powerW, powerW / heatJMm, wallMm, riseC)) : fastMm
   const widthMm = 2 * Math.max(halfMm, depthMm / 2)
   const strainAlong = -tendonN / (youngMPa * widthMm * depthMm)
   const strainAcross = (-acrossMm * wallMm) / (widthMm * depthMm)

@@ -14,6 +14,7 @@ export const warpBead = question({
     const { working, ...answer } = beadShrinks({
       ...given,
       heatJMm: heatJMm ?? (a! * v! * efficiencyPct) / 100 / speedMmS!,
+      powerW: heatJMm === undefined ? (a! * v! * efficiencyPct) / 100 : undefined,
     })
     return { answer, working, cautions: [] }
   },

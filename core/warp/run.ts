@@ -3,7 +3,7 @@ import type { Face } from '../solid/stored/faces.table'
 import type { Mask } from '../solid/mask'
 import { elementOf } from './element'
 import { addStress, latticeOf, nodeMm, pull, strainOf, type Lattice } from './lattice'
-import { ALL_WAYS, rigidFit, type Motion, type Place } from './rigid'
+import { ALL_WAYS, rigidFit, withMotion, type Motion, type Place } from './rigid'
 import { solve, solverOf, type Solver } from './solve'
 import { faceNodes, readerOf, type Watch, type Watched } from './watch'
 import { misesOf, returned } from './yielding'
@@ -19,12 +19,16 @@ export interface WarpSetup {
   plastic: boolean
   yieldMPa: number
   tolerance?: number
+  /** Keep every corner's displacement after each bead. */
+  keep?: boolean
 }
 export interface WarpStage {
   id: string
   watched: Watched[]
   /** The same before it is let go, where it is held. */
   held?: Watched[]
+  /** Displacement of every corner let go, whole motion taken off; where it was asked to be kept. */
+  movedMm?: Float32Array
 }
 export interface Warped {
   byBead: WarpStage[]
@@ -51,7 +55,7 @@ const FACE_AXIS: Record<Face, 0 | 1 | 2> = { top: 2, bottom: 2, left: 0, right: 
 const SLIDES: Record<0 | 1 | 2, readonly number[]> = { 0: [1, 2, 3], 1: [0, 2, 4], 2: [0, 1, 5] }
 /** Rounds of flow at most, and the change of stress, as a share of yield, at which it has settled. */
 const MOST_FLOWS = 40
-const SETTLED = 0.01
+const SETTLED = 0.02
 /** Past yield by this much a cell is counted as over it: what a settled flow may leave. */
 const OVER_SHARE = 0.999
 
@@ -208,6 +212,21 @@ export function* warp(setup: WarpSetup): Generator<WarpProgress, Warped> {
     return readers.map(reader => reader(u, motion))
   }
 
+  /** Every corner's displacement with the motion of the whole taken off. */
+  const offWhole = () => {
+    const motion = wholeMotion(ALL_WAYS)
+    const found = u.slice()
+    for (let node = 0; node < lattice.nodes; node++)
+      withMotion(motion, nodeMm(lattice, node)).forEach((value, axis) => (found[3 * node + axis]! -= value))
+    return found
+  }
+  const stageOf = (id: string, held?: Watched[]): WarpStage => ({
+    id,
+    watched: read(ALL_WAYS),
+    ...(held && { held }),
+    ...(setup.keep && { movedMm: Float32Array.from(offWhole()) }),
+  })
+
   const NONE: [Int32Array, Float64Array] = [new Int32Array(0), new Float64Array(0)]
   let solver: Solver | null = null
   for (const [n, bead] of setup.beads.entries()) {
@@ -225,17 +244,16 @@ export function* warp(setup: WarpSetup): Generator<WarpProgress, Warped> {
       const kept = [u.slice(), inside.slice(), stress.slice()] as const
       const free = solverOf(lattice, element, there, null)
       yield* settle(free, ...NONE, n + 0.5)
-      stages.push({ id: bead.id, watched: read(ALL_WAYS), held })
+      stages.push(stageOf(bead.id, held))
       if (n < setup.beads.length - 1) {
         u.set(kept[0])
         inside.set(kept[1])
         stress.set(kept[2])
       }
-    } else stages.push({ id: bead.id, watched: read(ALL_WAYS) })
+    } else stages.push(stageOf(bead.id))
     yield { share: (n + 1) / steps, done: stages }
   }
 
-  const motion = wholeMotion(ALL_WAYS)
   const misesMPa = new Float32Array(lattice.cells)
   let [peakMPa, over, counted] = [0, 0, 0]
   for (let cell = 0; cell < lattice.cells; cell++) {
@@ -244,14 +262,6 @@ export function* warp(setup: WarpSetup): Generator<WarpProgress, Warped> {
     peakMPa = Math.max(peakMPa, misesMPa[cell]!)
     counted += 1
     if (misesMPa[cell]! >= OVER_SHARE * yields[cell]!) over += 1
-  }
-  const displacementMm = u.slice()
-  for (let node = 0; node < lattice.nodes; node++) {
-    const [x, y, z] = nodeMm(lattice, node)
-    const [a, b, c, p, q, r] = motion as [number, number, number, number, number, number]
-    displacementMm[3 * node]! -= a + q * z - r * y
-    displacementMm[3 * node + 1]! -= b + r * x - p * z
-    displacementMm[3 * node + 2]! -= c + p * y - q * x
   }
   return {
     byBead: stages,
@@ -262,7 +272,7 @@ export function* warp(setup: WarpSetup): Generator<WarpProgress, Warped> {
     solves,
     iterations,
     lattice,
-    displacementMm,
+    displacementMm: offWhole(),
     misesMPa,
   }
 }

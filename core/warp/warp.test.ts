@@ -291,3 +291,14 @@ describe('a motion of the whole', () => {
     found.forEach((value, n) => expect(value).toBeCloseTo(motion[n]!, 8))
   })
 })
+
+describe('the zone of an arc at its own speed', () => {
+  const alloy = findAlloy('6061')!
+  it('of a fast one is that of its heat along the run; of a slow one it is narrower', () => {
+    const at = (speedMmS: number) =>
+      beadShrinks({ alloy, heatJMm: 200, powerW: 200 * speedMmS, wallMm: 4, preheatC: 20 }).widthMm
+    const alone = beadShrinks({ alloy, heatJMm: 200, wallMm: 4, preheatC: 20 }).widthMm
+    expect(at(60) / alone).toBeGreaterThan(0.85)
+    expect(at(1) / alone).toBeLessThan(at(10) / alone)
+  })
+})

@@ -1,0 +1,272 @@
+import { NoAnswer } from '../ask/question'
+import type { ArcProcess } from '../arc/amps'
+import { PROCESSES, type ProcessId } from '../call/process.table'
+import type { Job } from '../job/job.schema'
+import { findAlloy } from '../metal/find-alloy'
+import { mechanicalOf } from '../metal/mechanical.table'
+import type { Triple } from '../solid/forms'
+import { measured } from '../solid/measure'
+import type { Shape } from '../solid/shape.schema'
+import type { Face } from '../solid/stored/faces.table'
+import type { StoredMark } from '../solid/stored/stored.schema'
+import { pathLongMm, pathOf } from '../solid/stored/to-shape'
+import { ENTERS, VOLTS } from '../warm/current'
+import { beadShrinks } from '../warp/bead'
+import type { WarpInput } from '../warp/schema'
+import { mendedAt, OPENING } from './on-the-part'
+import type { JobPlan } from './plan-job'
+
+type Solid = Exclude<Shape, { kind: 'voxels' }>
+
+/** Cells of a run on the bench: a few seconds for a whole weld. */
+const BENCH_CELLS = 4500
+/** A mend marked at one place runs this far to each side, mm, where it has no line of its own. */
+const ASIDE_MM = 15
+/** Passes after the root shrink this much of the wall: they lie on top, and what is under them is hot too. Judgement. */
+const OVER_ROOT_DEEP = 0.6
+/** More passes than this a side are taken together, so that a run stays short. */
+const MOST_A_SIDE = 3
+const OPPOSITE: Record<Face, Face> = {
+  top: 'bottom',
+  bottom: 'top',
+  front: 'back',
+  back: 'front',
+  left: 'right',
+  right: 'left',
+}
+const AXIS: Record<Face, 0 | 1 | 2> = { top: 2, bottom: 2, front: 1, back: 1, left: 0, right: 0 }
+const INWARD: Record<Face, 1 | -1> = { top: -1, bottom: 1, front: 1, back: -1, left: 1, right: -1 }
+const isArc = (process: ProcessId): process is ArcProcess => PROCESSES[process].needsAmps
+
+interface Pass {
+  side: 1 | 2
+  powerW: number
+  heatJMm: number
+}
+/** What a way of laying changes of the weld as planned. */
+export interface Way {
+  id: 'planned' | 'one-side' | 'turn-about' | 'held' | 'warm' | 'narrow' | 'middle-out'
+  name: string
+}
+export const WAYS: Record<Way['id'], string> = {
+  planned: 'as planned, free',
+  'one-side': 'one side finished first',
+  'turn-about': 'sides turn about',
+  held: 'clamped flat until it is cold',
+  warm: 'warmed 80 K more',
+  narrow: 'a narrower groove: three quarters of the metal',
+  'middle-out': 'from the middle out, in halves',
+}
+const WARMER_K = 80
+const NARROW = 0.75
+
+export interface PullBench {
+  /** What is watched, in the words of the marks. */
+  watched: { name: string; limitMm: number | null }[]
+  /** What each way of laying asks of the core, the planned one first. */
+  ways: { id: Way['id']; asked: WarpInput }[]
+}
+
+function passesOf(job: Job, plan: JobPlan, mark: StoredMark, longMm: number): Pass[] {
+  const arc = (process: ProcessId | null, a: number | null, arcMin: number, passes: number): Omit<Pass, 'side'> => {
+    const powerW = process && isArc(process) && a ? a * VOLTS[process] * ENTERS[process] : 0
+    return { powerW, heatJMm: (powerW * arcMin * 60) / Math.max(1, passes) / longMm }
+  }
+  if (mark.mend === OPENING) {
+    const { process, passes, setA } = plan.weld.data
+    const arcMin = plan.open.data.groove?.arcMin ?? 0
+    return passes.map(({ side, ease }) => ({
+      side,
+      ...arc(process, ease ? (ease.fromA + ease.toA) / 2 : setA, arcMin, passes.length),
+    }))
+  }
+  const planned = plan.mends.rows.find(row => row.id === mark.mend)?.planned
+  if (!planned) return []
+  const middleA = planned.startA === null ? null : (planned.startA + (planned.easedA ?? planned.startA)) / 2
+  return planned.lays.flatMap(lay =>
+    Array.from({ length: lay.passes }, () => ({
+      side: lay.side,
+      ...arc(lay.process, middleA, planned.arcMin, planned.passes),
+    })),
+  )
+}
+
+/** Passes of a side taken together until few are left, each with the heat of those it stands for. */
+function fewer(passes: readonly Pass[]): Pass[] {
+  const count = (side: 1 | 2) => passes.filter(pass => pass.side === side).length
+  const every = { 1: Math.ceil(count(1) / MOST_A_SIDE), 2: Math.ceil(count(2) / MOST_A_SIDE) }
+  const found: (Pass & { of: number })[] = []
+  for (const pass of passes) {
+    const open = found.findLast(each => each.side === pass.side)
+    if (open && open.of < every[pass.side]) {
+      // Together they heat on, yet what one has shrunk the next does not shrink again: the hottest of them counts.
+      open.heatJMm = Math.max(open.heatJMm, pass.heatJMm)
+      open.of += 1
+    } else found.push({ ...pass, of: 1 })
+  }
+  return found
+}
+
+const reordered: Partial<Record<Way['id'], (passes: readonly Pass[]) => Pass[]>> = {
+  'one-side': passes => passes.toSorted((a, b) => a.side - b.side),
+  'turn-about': passes => {
+    const [one, two] = [passes.filter(pass => pass.side === 1), passes.filter(pass => pass.side === 2)]
+    return one.flatMap((pass, n) => (two[n] ? [pass, two[n]] : [pass])).concat(two.slice(one.length))
+  },
+}
+
+function lineOf(mark: StoredMark): Triple[] | null {
+  const path = pathOf(mark)
+  if (!path || path.length > 1) return path
+  const along = AXIS[mark.face] === 0 ? 1 : 0
+  const ends = [-ASIDE_MM, ASIDE_MM].map(off => path[0]!.map((value, axis) => (axis === along ? value + off : value)))
+  return ends as Triple[]
+}
+/** A line cut at its middle into two that begin there. */
+function halves(line: readonly Triple[]): Triple[][] {
+  const half = pathLongMm(line) / 2
+  let gone = 0
+  for (let n = 1; n < line.length; n++) {
+    const [a, b] = [line[n - 1]!, line[n]!]
+    const long = Math.hypot(...b.map((value, axis) => value - a[axis]!))
+    if (gone + long >= half) {
+      const middle = a.map((value, axis) => value + ((half - gone) / long) * (b[axis]! - value)) as Triple
+      return [
+        [middle, ...line.slice(0, n).toReversed()],
+        [middle, ...line.slice(n)],
+      ]
+    }
+    gone += long
+  }
+  return [[...line]]
+}
+
+/**
+ * What the pull bench asks: every pass of the planned weld on its line, what the marks say may not move, and the other
+ * ways it could be laid.
+ * @throws NoAnswer where nothing that is welded is marked, nothing may move, or the arc's heat is not known yet
+ */
+export function pullBench(job: Job, plan: JobPlan, shape: Solid): PullBench {
+  const alloyName = plan.know.data.alloy.name
+  const alloy = findAlloy(alloyName)
+  if (!alloy) throw new NoAnswer('the alloy is not known yet')
+  const { volumeMm3, sizeMm, originMm } = measured(shape)
+  const wallMm = job.takeIn.wallMm.value || Math.min(...sizeMm)
+  const cellMm = Math.max(wallMm / 3, Math.cbrt(volumeMm3 / BENCH_CELLS))
+  const { warmth } = plan.warm.data
+  const preheatC = warmth.need === 'none' ? (job.warm.startC.value ?? 20) : warmth.toC
+  const mended = job.shape.marks.filter(mark => mark.kind === 'mend')
+  if (!mended.length) throw new NoAnswer('mark on the part where it is mended, along its line')
+
+  const { proofMPa } = mechanicalOf(alloy)
+  const beadsFor = (way: Way['id']): WarpInput['beads'] =>
+    mended.flatMap(mark => {
+      const line = lineOf(mark)
+      if (!line) return []
+      const passes = fewer(passesOf(job, plan, mark, pathLongMm(line))).filter(pass => pass.heatJMm > 0)
+      const inOrder = reordered[way]?.(passes) ?? passes
+      return inOrder.flatMap(({ side, heatJMm, powerW }, n) => {
+        const face = side === 1 ? mark.face : OPPOSITE[mark.face]
+        const root = inOrder.findIndex(pass => pass.side === side) === n
+        const found = beadShrinks({
+          alloy,
+          heatJMm: way === 'narrow' ? heatJMm * NARROW : heatJMm,
+          powerW,
+          wallMm,
+          preheatC: way === 'warm' ? Math.min(preheatC + WARMER_K, alloy.solidusC - 60) : preheatC,
+        })
+        const deep = root ? found.depthMm : Math.min(found.depthMm, OVER_ROOT_DEEP * wallMm)
+        const off = side === 1 ? 0 : INWARD[mark.face] * wallMm
+        const moved = line.map(
+          place => place.map((value, axis) => (axis === AXIS[mark.face] ? value + off : value)) as Triple,
+        )
+        const lines = way === 'middle-out' ? halves(moved) : [moved]
+        return lines.map((pathMm, part) => ({
+          id: `${mendedAt(job, mark)}, pass ${n + 1}${lines.length > 1 ? (part ? ', second half' : ', first half') : ''}`,
+          pathMm,
+          face,
+          widthMm: found.widthMm,
+          depthMm: deep,
+          strainAlong: found.strainAlong,
+          strainAcross: found.strainAcross,
+          fills: false,
+          yieldMPa: proofMPa,
+        }))
+      })
+    })
+  const planned = beadsFor('planned')
+  if (!planned.length)
+    throw new NoAnswer('no arc is laid on what is marked, or its current is not worked out yet: see Weld')
+
+  const { watch, watched } = watchedOf(job)
+  if (!watch.length) throw new NoAnswer('mark what may not move: a face, a bore, the holes of a bolt pattern')
+  const rests = OPPOSITE[mended[0]!.face]
+  const asked = (way: Way['id']): WarpInput => ({
+    shape,
+    cellMm,
+    alloy,
+    beads: way === 'planned' || way === 'held' ? planned : beadsFor(way),
+    hold: way === 'held' ? { pressed: pressedPlaces(job, rests, originMm, sizeMm), on: rests } : { free: true },
+    watch,
+    preheatC,
+    plastic: true,
+    yieldMPa: proofMPa,
+  })
+  const sides = new Set(planned.map(bead => bead.face)).size
+  const ids: Way['id'][] = [
+    'planned',
+    ...(sides > 1 ? (['one-side', 'turn-about'] as const) : (['middle-out'] as const)),
+    'held',
+    'warm',
+    'narrow',
+  ]
+  return { watched, ways: ids.map(id => ({ id, asked: asked(id) })) }
+}
+
+function watchedOf(job: Job): { watch: WarpInput['watch']; watched: PullBench['watched'] } {
+  const watch: WarpInput['watch'] = []
+  const watched: PullBench['watched'] = []
+  const holes = job.shape.marks.filter(mark => mark.kind === 'holes').flatMap(mark => pathOf(mark)?.slice(0, 1) ?? [])
+  for (const mark of job.shape.marks) {
+    const [at] = pathOf(mark) ?? []
+    if (!at) continue
+    const name = mark.name || (mark.kind === 'fixed-face' ? 'face' : 'bore')
+    if (mark.kind === 'fixed-face') {
+      watch.push({ kind: 'face', face: mark.face })
+      watched.push({ name, limitMm: job.rebuild.face.toMm.value })
+    }
+    if ((mark.kind === 'fixed-bore' || mark.kind === 'bearing-seat') && mark.acrossMm.value) {
+      watch.push({
+        kind: 'bore',
+        axis: (['x', 'y', 'z'] as const)[AXIS[mark.face]],
+        atMm: at,
+        diameterMm: mark.acrossMm.value,
+      })
+      watched.push({ name, limitMm: null })
+    }
+  }
+  if (holes.length > 1) {
+    watch.push({ kind: 'holes', atMm: holes })
+    watched.push({ name: 'bolt pattern', limitMm: null })
+  }
+  return { watch, watched }
+}
+
+/** Where it is pressed down: at the clamps marked, else at corners and middles of the face it lies on. */
+function pressedPlaces(job: Job, rests: Face, originMm: Triple, sizeMm: Triple) {
+  const clamps = job.shape.marks.filter(mark => mark.kind === 'clamp').flatMap(mark => pathOf(mark)?.slice(0, 1) ?? [])
+  const radiusMm = Math.max(...sizeMm) / 8
+  if (clamps.length > 2) return clamps.map(atMm => ({ atMm, radiusMm }))
+  const axis = AXIS[rests]
+  const [p, q] = [(axis + 1) % 3, (axis + 2) % 3]
+  const level = INWARD[rests] > 0 ? originMm[axis] : originMm[axis] + sizeMm[axis]
+  return [0.25, 0.75].flatMap(u =>
+    [0.25, 0.75].map(v => {
+      const atMm: Triple = [0, 0, 0]
+      atMm[axis] = level
+      atMm[p]! = originMm[p]! + u * sizeMm[p]!
+      atMm[q]! = originMm[q]! + v * sizeMm[q]!
+      return { atMm, radiusMm: Math.max(...sizeMm) / 3 }
+    }),
+  )
+}
