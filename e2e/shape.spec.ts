@@ -115,3 +115,25 @@ test('a piece is moved by its corner with the keys, and undo brings it back', as
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(reading(page, 'shape.pieces.#p3.at.x')).toHaveValue(before)
 })
+
+test('the pull bench lays the planned beads, says how far each fixed thing moves, and keeps it for the stations after', async ({
+  page,
+}) => {
+  await bringDemo(page)
+  await page.goto('/job/lamp-yoke/weld')
+  await page.getByTestId('to-pull-bench').click()
+  await expect(page.getByTestId('pull-wants')).toContainText('Mark what may not move')
+  await page.goto('/job/signal-bracket/weld')
+  await page.getByTestId('to-pull-bench').click()
+  await page.getByTestId('run-pull').click()
+  await expect(page.getByTestId('pull-call')).toContainText('bolt pattern', { timeout: 90_000 })
+  await page.getByTestId('after-bead').fill('1')
+  await expect(page.getByTestId('pulled')).toContainText('bolt pattern')
+  await page.getByTestId('compare-pull').click()
+  await expect(page.getByTestId('stop-pull')).toBeVisible()
+  await page.getByTestId('stop-pull').click()
+  await expect(page.getByTestId('run-pull')).toBeVisible({ timeout: 30_000 })
+  await saved(page)
+  await page.goto('/job/signal-bracket/prove')
+  await expect(page.getByText('Foretold of the pull: bolt pattern')).toBeVisible()
+})

@@ -181,6 +181,11 @@ export const weldSchema = z.strictObject({
   wireMm: reading('0.9 mm', 0.9),
   log: z.array(logEntrySchema).max(5000).default([]),
   passesDone: z.array(z.number().int().min(1).max(1000)).max(1000).default([]),
+  /** What the pull bench foretold of what may not move, mm: kept to stand beside what is measured. */
+  foretold: z
+    .array(z.strictObject({ id, name: name(80), mm: z.number().min(0).max(1000) }))
+    .max(30)
+    .default([]),
   /** When the arc burned, by the bench clock. */
   arcSpans: z
     .array(z.strictObject({ from: moment, to: moment }))

@@ -1,3 +1,4 @@
+import { foretoldWhy } from './pull-says'
 import type { RunOut } from '../face/run-out'
 import type { Decay } from '../leak/decay'
 import { PROCESSES, type ProcessId } from '../call/process.table'
@@ -101,6 +102,7 @@ export function planProve(job: Job, process: ProcessId, ofMends: readonly string
         `These follow from what it does${job.takeIn.mustNotMove.length ? ', from what may not move' : ''} and from how it is joined.`,
       ],
       ...(open[0] ? [[open[0].how] as Sentence] : []),
+      ...foretoldWhy(job.weld.foretold, null),
     ],
     change: [['What is not perfect is said in the record, not hidden.']],
     cautions: [...leakCautions, ...[...new Set(rows.flatMap(row => (row.caution ? [row.caution] : [])))].map(caution)],

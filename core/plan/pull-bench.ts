@@ -22,7 +22,7 @@ type Solid = Exclude<Shape, { kind: 'voxels' }>
 const BENCH_CELLS = 4500
 /** A mend marked at one place runs this far to each side, mm, where it has no line of its own. */
 const ASIDE_MM = 15
-/** Passes after the root shrink this much of the wall: they lie on top, and what is under them is hot too. Judgement. */
+/** Passes after the root shrink this much of the wall: they lie on top, what is under them is hot too. Judgement. */
 const OVER_ROOT_DEEP = 0.6
 /** More passes than this a side are taken together, so that a run stays short. */
 const MOST_A_SIDE = 3

@@ -1,3 +1,4 @@
+import { foretoldWhy } from './pull-says'
 import type { Job, Kit } from '../job/job.schema'
 import type { BoltCircle } from '../face/bolt-circle'
 import { facingCutsMm } from '../face/facing-cuts'
@@ -98,7 +99,8 @@ const FREEZER_S = 2 * 3600
 
 /** What the slug, face, holes and bend say. */
 function whyOf(job: Job, data: RebuildData): Sentence[] {
-  const why: Sentence[] = []
+  const measuredMm = data.face && 'flat' in data.face ? data.face.flat.minimumZoneMm : null
+  const why: Sentence[] = foretoldWhy(job.weld.foretold, measuredMm)
   const { slug, face, circle, bend, way } = data
   if (way === 'pressed-slug' && slug) {
     if ('reason' in slug) why.push([`No slug: ${slug.reason}.`])

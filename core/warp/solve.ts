@@ -62,7 +62,7 @@ export function solverOf(
   }
 }
 
-/** z = p(K) r by Chebyshev, begun at rest. Source: Saad, Iterative Methods for Sparse Linear Systems, algorithm 12.1. */
+/** z = p(K) r by Chebyshev, begun at rest. Source: Saad, Iterative Methods for Sparse Linear Systems, alg. 12.1. */
 function smooth(solver: Solver, r: Float64Array, z: Float64Array, rest: Float64Array, step: Float64Array) {
   const { apart, most } = solver
   const [low, high] = [most * LOWER, most]

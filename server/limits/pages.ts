@@ -1,6 +1,6 @@
 import { STATION_IDS } from '../../core/job/stations.table'
 
-const BESIDE = ['heat', 'pictures', 'shape', 'bench', 'record']
+const BESIDE = ['heat', 'pictures', 'pull', 'shape', 'bench', 'record']
 const PLAIN = /^\/(?:ask|day|kit|lessons|threads)?\/?$/
 const JOB = new RegExp(`^/job/[\\w-]+/(?:${[...STATION_IDS, ...BESIDE].join('|')})/?$`)
 

@@ -93,6 +93,9 @@ const names = (table: Readonly<Record<string, { name: string }>>) =>
       </template>
     </template>
     <template #piece="{ working }">
+      <NuxtLink class="plain-button slight" :to="`/job/${store.job!.id}/pull`" data-testid="to-pull-bench"
+        >Pull bench: what the weld does to what may not move</NuxtLink
+      >
       <p v-if="ofMends" class="quiet">Each mend above is laid by itself: press one.</p>
       <BrazePiece v-else-if="brazing" @working="working" />
       <template v-else-if="flaming">

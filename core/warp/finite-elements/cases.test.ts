@@ -6,7 +6,7 @@ import { warpInput } from '../schema'
 import answers from './answers.json'
 import { WARP_CASES } from './cases'
 
-/** Answers by an independent program (CalculiX), its decks beside them; `tools/write-warp-decks.ts` wrote and ran them. */
+/** Answers by an independent program (CalculiX), its decks beside them: `tools/write-warp-decks.ts`. */
 describe('pull and warp against finite elements', () => {
   it.each(WARP_CASES)(
     '$name moves as there within 3 % of the most that any place moves',

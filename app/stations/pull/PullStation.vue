@@ -1,0 +1,206 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { figureOf, pullSentence, pullWhy } from '#core/plan/pull-says'
+import SentenceLine from '~/bench/SentenceLine.vue'
+import { useJob } from '~/stores/job'
+import { useSettings } from '~/stores/settings'
+import { usePull } from './use-pull'
+
+const PartTurned = defineAsyncComponent(() => import('~/drawing/PartTurned.vue'))
+const store = useJob()
+const settings = useSettings()
+const { bench, ways, best, busy, share, reason, stale, start, stop, WAYS } = usePull()
+const planned = computed(() => ways.value[0] ?? null)
+const after = ref(1)
+watch(planned, way => {
+  if (way) after.value = way.stages.length
+})
+const stage = computed(() => planned.value?.stages[after.value - 1] ?? null)
+const shape = computed(() =>
+  stage.value?.skin ? { kind: 'mesh' as const, trianglesMm: stage.value.skin as unknown as number[] } : null,
+)
+const watched = computed(() => (typeof bench.value === 'string' ? [] : bench.value.watched))
+const call = computed(() => (planned.value ? pullSentence(planned.value, watched.value) : null))
+const why = computed(() => (planned.value ? pullWhy(planned.value, watched.value, best.value) : []))
+const text = (mm: number) => settings.text(mm * 1000, 'um')
+const WHAT = { face: 'out of flat', bore: 'out of round or place', holes: 'greatest miss', point: 'moved' } as const
+</script>
+
+<template>
+  <div v-if="store.plan" class="station">
+    <header>
+      <p class="where"><NuxtLink :to="`/job/${store.job!.id}/weld`">Weld</NuxtLink> · pull bench</p>
+      <h1 data-testid="pull-call">
+        <SentenceLine v-if="call" :sentence="call" />
+        <template v-else>How far the weld pulls it out of true, before the arc is struck</template>
+      </h1>
+    </header>
+    <section class="readings" aria-label="The weld, and what may not move">
+      <template v-if="typeof bench === 'string'">
+        <p role="status" data-testid="pull-wants">{{ bench[0]!.toUpperCase() + bench.slice(1) }}.</p>
+        <NuxtLink class="plain-button" :to="`/job/${store.job!.id}/shape`">The part's shape and marks</NuxtLink>
+      </template>
+      <template v-else>
+        <p class="label">Watched</p>
+        <ul class="plain">
+          <li v-for="each in bench.watched" :key="each.name">
+            {{ each.name }}<template v-if="each.limitMm !== null">, wanted within {{ text(each.limitMm) }}</template>
+          </li>
+        </ul>
+        <p class="label">Beads, as planned</p>
+        <p class="small">
+          {{ bench.ways[0]!.asked.beads.length }} on the part; passes of a side are taken together three at most.
+        </p>
+        <button v-if="!busy" type="button" class="plain-button strong" data-testid="run-pull" @click="start(false)">
+          Lay them
+        </button>
+        <button v-if="!busy" type="button" class="plain-button" data-testid="compare-pull" @click="start(true)">
+          Compare other ways
+        </button>
+        <div v-else role="status">
+          <p class="small">{{ WAYS[busy] }}</p>
+          <v-progress-linear :model-value="share * 100" aria-label="How far it is" />
+          <button type="button" class="plain-button slight" data-testid="stop-pull" @click="stop()">Stop</button>
+        </div>
+        <p v-if="stale" class="small">The part or the weld has changed since it ran.</p>
+        <p v-if="reason" class="small wrong" role="status">{{ reason }}</p>
+      </template>
+    </section>
+    <section class="piece" aria-label="The piece">
+      <template v-if="planned && stage">
+        <PartTurned v-if="shape" :shape="shape" :marks="[]" :name="`${store.job!.title}, as it is pulled`" />
+        <p class="small quiet">Drawn {{ planned.times }} times as far as it moves, in cells.</p>
+        <label class="slider"
+          ><span>After bead {{ after }} of {{ planned.stages.length }}</span
+          ><input
+            v-model.number="after"
+            type="range"
+            min="1"
+            :max="planned.stages.length"
+            step="1"
+            data-testid="after-bead"
+        /></label>
+        <p class="small">{{ stage.id }}</p>
+        <table data-testid="pulled">
+          <thead>
+            <tr>
+              <th>May not move</th>
+              <th>By</th>
+              <th class="num">After this bead</th>
+              <th class="num">At the end</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(each, n) in stage.watched" :key="n">
+              <td>{{ watched[n]?.name }}</td>
+              <td>{{ each.kind === 'face' ? `${each.shape}, ${WHAT.face}` : WHAT[each.kind] }}</td>
+              <td class="num">{{ text(figureOf(each)) }}</td>
+              <td class="num">{{ text(figureOf(planned.stages.at(-1)!.watched[n]!)) }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </template>
+      <p v-else class="quiet">Lay the planned beads and the part is drawn here as they pull it, pass by pass.</p>
+      <template v-if="ways.length > 1">
+        <p class="label">Other ways, at the end</p>
+        <table data-testid="ways">
+          <thead>
+            <tr>
+              <th>Laid</th>
+              <th v-for="each in watched" :key="each.name" class="num">{{ each.name }}</th>
+              <th class="num">Past yield</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="way in ways" :key="way.id" :class="{ best: best?.id === way.id }">
+              <td>{{ WAYS[way.id] }}<b v-if="best?.id === way.id"> truest</b></td>
+              <td v-for="(each, n) in way.stages.at(-1)!.watched" :key="n" class="num">{{ text(figureOf(each)) }}</td>
+              <td class="num">{{ settings.text(way.overYieldPct, 'pct') }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </template>
+    </section>
+    <div class="call">
+      <p v-for="(sentence, n) in why" :key="n"><SentenceLine :sentence="sentence" /></p>
+      <p v-if="planned" class="small quiet">
+        Shrinkage by Okerblom and by White, Leggatt and Dwight, laid into {{ planned.cells }} cells that flow at their
+        yield; greatest stress left {{ Math.round(planned.peakMPa) }} MPa.
+      </p>
+    </div>
+  </div>
+  <p v-else class="page quiet" role="status">Working it out…</p>
+</template>
+
+<style scoped>
+.station {
+  display: grid;
+  grid-template-columns: 280px minmax(0, 1fr) 296px;
+  grid-template-rows: auto 1fr;
+  min-height: 100%;
+}
+header {
+  grid-column: 1 / -1;
+  padding: 10px 24px;
+}
+.where {
+  margin: 0;
+  font-weight: 650;
+  color: var(--chestnut);
+  font-size: 0.95rem;
+}
+h1 {
+  font-size: 1.3rem;
+  font-weight: 550;
+}
+.readings {
+  padding: 0 18px 90px 24px;
+}
+.plain {
+  list-style: none;
+  padding: 0;
+}
+.piece {
+  background: var(--sheet);
+  border: 1px solid var(--hairline);
+  border-bottom: 0;
+  padding: 10px 16px 90px;
+}
+.slider {
+  display: grid;
+  grid-template-columns: 150px 1fr;
+  align-items: center;
+}
+input[type='range'] {
+  min-height: 34px;
+  accent-color: var(--chestnut);
+}
+.best {
+  color: var(--chestnut);
+}
+.call {
+  padding: 0 22px 90px 18px;
+}
+@media (max-width: 1179px) {
+  .station {
+    grid-template-columns: minmax(240px, 300px) minmax(0, 1fr);
+  }
+  .call {
+    grid-column: 1 / -1;
+    padding-left: 24px;
+  }
+}
+@media (max-width: 899px) {
+  .station {
+    display: flex;
+    flex-direction: column;
+  }
+  .readings,
+  .call {
+    padding: 8px 16px;
+  }
+  .piece {
+    padding: 10px 12px;
+  }
+}
+</style>

@@ -1,0 +1,85 @@
+import { expose } from 'comlink'
+import { NoAnswer } from '#core/ask/question'
+import type { Way } from '#core/plan/pull-bench'
+import { warpSetup } from '#core/warp/ask'
+import { movedSkin } from '#core/warp/drawn'
+import { warp } from '#core/warp/run'
+import type { WarpInput } from '#core/warp/schema'
+import type { Watched } from '#core/warp/watch'
+
+/** One way of laying, worked out: what is watched after each bead, and the part as it then lies. */
+export interface PulledWay {
+  id: Way['id']
+  stages: { id: string; watched: Watched[]; held: Watched[] | null; skin: Float32Array | null }[]
+  /** How many times as far as they moved the corners are drawn. */
+  times: number
+  peakMPa: number
+  overYieldPct: number
+  cells: number
+}
+export type ToldPull = { ok: true; value: PulledWay } | { ok: false; reason: string } | { ok: 'stopped' }
+
+/** The farthest corner is drawn this share of the part's length off its place. */
+const DRAWN_SHARE = 0.06
+const TELL_EVERY_MS = 60
+/** Beads' forces left over at the end of each round of flow: coarse, since the next round goes on from it. */
+const TOLERANCE = 1e-3
+let wanted = 0
+
+const breathe = () =>
+  new Promise<void>(resolve => {
+    setTimeout(resolve, 0)
+  })
+
+const pullWorker = {
+  stop: (): void => {
+    wanted += 1
+  },
+  /** One way from the first bead to the last; with its skins where it is to be drawn. */
+  run: async (id: Way['id'], asked: WarpInput, draw: boolean, tell: (share: number) => void): Promise<ToldPull> => {
+    const ticket = ++wanted
+    try {
+      const setup = { ...warpSetup(asked), tolerance: TOLERANCE, keep: draw }
+      const running = warp(setup)
+      let last = Date.now()
+      for (;;) {
+        const next = running.next()
+        if (next.done) {
+          const { byBead, lattice, peakMPa, overYieldPct, cells, displacementMm } = next.value
+          const long = Math.max(
+            ...lattice.stepMm.map((step, axis) => step * [setup.mask.nx, setup.mask.ny, setup.mask.nz][axis]!),
+          )
+          let most = 1e-9
+          for (const value of displacementMm) most = Math.max(most, Math.abs(value))
+          const times = Math.max(1, Math.round((DRAWN_SHARE * long) / most))
+          return {
+            ok: true,
+            value: {
+              id,
+              times,
+              peakMPa,
+              overYieldPct,
+              cells,
+              stages: byBead.map(stage => ({
+                id: stage.id,
+                watched: stage.watched,
+                held: stage.held ?? null,
+                skin: stage.movedMm ? movedSkin(setup.mask, lattice, stage.movedMm, times) : null,
+              })),
+            },
+          }
+        }
+        if (Date.now() - last < TELL_EVERY_MS) continue
+        tell(next.value.share)
+        await breathe()
+        if (ticket !== wanted) return { ok: 'stopped' }
+        last = Date.now()
+      }
+    } catch (error) {
+      if (error instanceof NoAnswer) return { ok: false, reason: error.message }
+      return { ok: false, reason: 'the run broke off: change the part or the weld, or reload' }
+    }
+  },
+}
+export type PullWorker = typeof pullWorker
+expose(pullWorker)

@@ -1,0 +1,124 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { NoAnswer } from '../ask/question'
+import { readFile } from '../job/files'
+import type { Job } from '../job/job.schema'
+import { shapeOfPieces } from '../solid/stored/to-shape'
+import { warpInput } from '../warp/schema'
+import type { Watched } from '../warp/watch'
+import { notesOnPart, stepsOnPart, unmarked } from './on-the-part'
+import { planJob } from './plan-job'
+import { pullBench } from './pull-bench'
+import { bestWay, foretoldWhy, pullSentence, pullWhy } from './pull-says'
+import { readySetup, partSolid } from './part-solid'
+import { firstSetup } from './heat-bench'
+import { sentenceText } from './record'
+
+const file = readFile(readFileSync(new URL('../../demo/larkmoor-bench.json', import.meta.url), 'utf8'))
+if (!file.ok) throw new Error('the demo does not read')
+const kit = file.kit!
+const jobOf = (id: string) => file.jobs.find(job => job.id === id)!
+const cover = jobOf('gearbox-cover')
+const yoke = jobOf('lamp-yoke')
+const shapeOf = (job: Job) => shapeOfPieces(job.shape.pieces)
+const benchOf = (job: Job) => pullBench(job, planJob(job, kit), shapeOf(job))
+const reason = (job: Job) => {
+  try {
+    benchOf(job)
+    return ''
+  } catch (error) {
+    return error instanceof NoAnswer ? error.message : 'fault'
+  }
+}
+
+describe('the pull bench', () => {
+  it('asks for every pass on its line, and for what the marks say may not move', () => {
+    const { ways, watched } = benchOf(cover)
+    expect(watched.map(each => each.name)).toEqual(['gasket face', 'bearing bore', 'bolt pattern'])
+    expect(ways[0]!.id).toBe('planned')
+    for (const { asked } of ways)
+      expect(warpInput.safeParse({ ...asked, alloy: asked.alloy.name }).error).toBeUndefined()
+    const [planned] = ways
+    expect(planned!.asked.beads.length).toBeGreaterThan(1)
+    expect(planned!.asked.beads[0]!.depthMm).toBeGreaterThan(planned!.asked.beads.at(-1)!.depthMm)
+  })
+  it('other ways change what their name says and nothing else', () => {
+    const { ways } = benchOf(cover)
+    const of = (id: string) => ways.find(way => way.id === id)!.asked
+    expect(of('held').hold).toHaveProperty('pressed')
+    expect(of('held').beads).toEqual(of('planned').beads)
+    expect(of('middle-out').beads).toHaveLength(2 * of('planned').beads.length)
+    expect(of('warm').beads[0]!.strainAlong!).toBeGreaterThan(of('planned').beads[0]!.strainAlong!)
+    const area = (id: string) => of(id).beads[0]!.widthMm * of(id).beads[0]!.depthMm * -of(id).beads[0]!.strainAlong!
+    expect(area('narrow')).toBeLessThan(area('planned'))
+  })
+  it('says what is still wanted', () => {
+    const without = (kind: string) => ({
+      ...cover,
+      shape: { ...cover.shape, marks: cover.shape.marks.filter(mark => mark.kind !== kind) },
+    })
+    expect(reason(without('mend'))).toContain('mark on the part where it is mended')
+    const bare = { ...cover, shape: { ...cover.shape, marks: cover.shape.marks.filter(mark => mark.kind === 'mend') } }
+    expect(reason(bare)).toContain('mark what may not move')
+  })
+  const face = (mm: number): Watched => ({ kind: 'face', minimumZoneMm: mm, shape: 'bent', atMm: [], heightsMm: [] })
+  const way = (id: 'planned' | 'held' | 'warm', mm: number) => ({ id, stages: [{ watched: [face(mm)] }] })
+  const watched = [{ name: 'gasket face', limitMm: 0.05 }]
+  it('names the truest way with what it saves, and none where none is worth another set-up', () => {
+    expect(bestWay([way('planned', 0.4), way('held', 0.2), way('warm', 0.3)], watched)).toEqual({
+      id: 'held',
+      savesPct: expect.closeTo(50, 6) as number,
+    })
+    expect(bestWay([way('planned', 0.4), way('held', 0.38)], watched)).toBeNull()
+  })
+  it('gives a band on every figure and says which limit it passes', () => {
+    expect(sentenceText(pullSentence(way('planned', 0.4), watched), 'metric')).toMatch(/gasket face .* to /)
+    const why = pullWhy(way('planned', 0.4), watched, null).map(sentence => sentenceText(sentence, 'metric'))
+    expect(why[0]).toContain('face it after the weld')
+    expect(why.at(-1)).toContain('a third either way')
+  })
+  it('stands beside what was measured', () => {
+    const said = foretoldWhy([{ id: 'w1', name: 'gasket face', mm: 0.4 }], 0.3).map(each =>
+      sentenceText(each, 'metric'),
+    )
+    expect(said[0]).toMatch(/Foretold.*measured/)
+    expect(foretoldWhy([], 0.3)).toEqual([])
+  })
+})
+
+describe('marks on the part', () => {
+  it('are numbered where a station has something to say, by its own words', () => {
+    const plan = planJob(cover, kit)
+    const words = (station: Parameters<typeof notesOnPart>[0]) =>
+      notesOnPart(station, cover, plan).map(note => `${note.number} ${sentenceText(note.words, 'metric')}`)
+    expect(words('open')).toEqual(['1 crack through the flange: 2 stop-holes of 3.2 mm'])
+    expect(words('weld')[0]).toContain('7 passes, AC TIG')
+    expect(words('warm').join()).toContain('lip seal: not over 100 °C')
+    expect(words('prove').join()).toContain('gasket face: ')
+    expect(unmarked(cover)).toEqual([])
+    expect(unmarked({ ...cover, shape: { ...cover.shape, marks: [] } })).toHaveLength(3)
+  })
+  it('lay their passes in the order of the plan, mend by mend', () => {
+    const steps = stepsOnPart(yoke, planJob(yoke, kit))
+    const order = [...new Set(steps.map(step => step.mark))]
+    expect(order.length).toBeGreaterThan(1)
+    expect(steps.length).toBe(
+      planJob(yoke, kit).mends.rows.reduce(
+        (sum, row) => sum + (row.planned?.lays.reduce((total, lay) => total + lay.passes, 0) ?? 0),
+        0,
+      ),
+    )
+  })
+  it('are what the heat bench watches, on the metal of a bore and not in its middle', () => {
+    const setup = readySetup(cover, firstSetup(cover, kit))
+    expect(setup.parts).toEqual(cover.shape.pieces)
+    expect(setup.places.map(place => place.kind)).toContain('weld-zone')
+    const bore = setup.places.find(place => place.name === 'bearing bore')!
+    expect(bore.at.x.value).toBeCloseTo(190 + 47 / 2 + 1, 6)
+  })
+  it('a part without a shape is a plain block of its sizes, and says so', () => {
+    const plain = { ...cover, shape: { pieces: [], mesh: null, marks: [] } }
+    expect(partSolid(plain)).toMatchObject({ from: 'sizes', solid: { pieces: [{ kind: 'hollow-box' }] } })
+    expect(partSolid({ ...plain, takeIn: { ...plain.takeIn, lengthMm: { typed: '', value: null } } })).toBeNull()
+  })
+})

@@ -1,0 +1,90 @@
+import type { Job } from '../job/job.schema'
+import type { Watched } from '../warp/watch'
+import { figure, type Sentence } from './parts'
+import { WAYS, type PullBench, type Way } from './pull-bench'
+
+interface Pulled {
+  id: Way['id']
+  stages: readonly { watched: readonly Watched[] }[]
+}
+/** Inherent strain is known to about a third either way (published scatter): so are the figures. */
+export const BAND = 0.35
+/** A way that saves less than this is not worth another set-up. */
+const WORTH = 0.1
+
+/** The one figure of a watched thing: flatness, ovality, greatest miss, or how far it moved, mm. */
+export function figureOf(watched: Watched): number {
+  if (watched.kind === 'face') return watched.minimumZoneMm
+  if (watched.kind === 'bore') return Math.max(watched.ovalMm, watched.shiftMm)
+  return watched.kind === 'holes' ? watched.largestMissMm : Math.hypot(...watched.movedMm)
+}
+const endOf = (way: Pulled) => way.stages.at(-1)!.watched.map(figureOf)
+
+/** The way that keeps what is watched truest, by its figures against the planned one's; null where none is worth it. */
+export function bestWay(
+  ways: readonly Pulled[],
+  watched: PullBench['watched'],
+): { id: Way['id']; savesPct: number } | null {
+  const [planned] = ways
+  if (!planned || !watched.length) return null
+  const asPlanned = endOf(planned)
+  const scored = ways.slice(1).map(way => {
+    const shares = endOf(way).map((value, n) => value / Math.max(asPlanned[n]!, 1e-6))
+    return { id: way.id, share: shares.reduce((sum, value) => sum + value, 0) / shares.length }
+  })
+  const best = scored.toSorted((a, b) => a.share - b.share)[0]
+  return best && best.share < 1 - WORTH ? { id: best.id, savesPct: 100 * (1 - best.share) } : null
+}
+
+/** What was foretold of what may not move, for the stations after the weld; nothing where nobody asked. */
+export function foretoldWhy(foretold: Job['weld']['foretold'], measuredFaceMm: number | null): Sentence[] {
+  if (!foretold.length) return []
+  const said = foretold.flatMap(({ name, mm }, n): Sentence => [n ? ', ' : '', `${name} `, figure(mm * 1000, 'um')])
+  return [
+    measuredFaceMm === null
+      ? ['Foretold of the pull: ', ...said, '.']
+      : ['Foretold of the pull: ', ...said, '; measured on the face ', figure(measuredFaceMm * 1000, 'um'), '.'],
+  ]
+}
+
+/** What the planned weld does to what may not move, as one sentence. */
+export function pullSentence(planned: Pulled, watched: PullBench['watched']): Sentence {
+  const ends = endOf(planned)
+  const parts = ends.flatMap((value, n): Sentence => [
+    n ? ', ' : '',
+    `${watched[n]!.name} `,
+    figure(value * 1000 * (1 - BAND), 'um'),
+    ' to ',
+    figure(value * 1000 * (1 + BAND), 'um'),
+  ])
+  return ['Laid as planned it pulls: ', ...parts, '.']
+}
+
+/** Which limits it passes, and what would keep it truer. */
+export function pullWhy(
+  planned: Pulled,
+  watched: PullBench['watched'],
+  best: { id: Way['id']; savesPct: number } | null,
+): Sentence[] {
+  const ends = endOf(planned)
+  const over = watched.flatMap(({ name, limitMm }, n): Sentence[] =>
+    limitMm !== null && ends[n]! > limitMm
+      ? [
+          [
+            `The ${name} is wanted within `,
+            figure(limitMm * 1000, 'um'),
+            ': leave metal on it and face it after the weld.',
+          ],
+        ]
+      : [],
+  )
+  return [
+    ...over,
+    ...(best
+      ? [[`Truest: ${WAYS[best.id]}, which saves about `, figure(best.savesPct, 'pct'), ' of it.'] as Sentence]
+      : []),
+    [
+      'An estimate of small strains, good for comparing ways and for the size of a bow; a third either way on every figure.',
+    ],
+  ]
+}
