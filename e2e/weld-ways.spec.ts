@@ -19,8 +19,10 @@ test('brazing: rod, part and flame on one scale, a flame that is too small, and 
   await page.getByTestId('start-clock').filter({ hasText: 'Slow cool' }).click()
   await expect(page.getByLabel('Clocks')).toContainText('Slow cool')
   await page.locator('[data-pick="warm.torch:hot-air"]').click()
-  await page.goto('/job/signal-bracket/take-in')
-  await reading(page, 'takeIn.widthMm').fill('400 mm')
+  // The part's shape says what has to be warmed: a plate far wider than the flame can keep hot.
+  await page.goto('/job/signal-bracket/shape')
+  await page.locator('[data-piece="p1"]').click()
+  await reading(page, 'shape.pieces.#p1.size.widthMm').fill('600 mm')
   await saved(page)
   await page.goto('/job/signal-bracket/weld')
   await expect(page.getByTestId('call')).toContainText('never brings it')
