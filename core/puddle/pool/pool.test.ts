@@ -1,0 +1,174 @@
+import { describe, expect, it } from 'vitest'
+import type { Alloy } from '../../metal/alloys.table'
+import { findAlloy } from '../../metal/find-alloy'
+import { questions } from '../../questions'
+import { arcNow } from './arc'
+import { handAt, type HandEntry } from './hand'
+import { enthalpyAt, meltedShare, meltOf, temperatureOf } from './melt'
+import { Pool } from './pool'
+import { runPuddle, type PuddleGiven } from './run'
+
+const alloy = findAlloy('6061')!
+const entry = (s: number, more: Partial<HandEntry> = {}): HandEntry => ({
+  s,
+  xMm: 20,
+  yMm: 15,
+  arcMm: 3,
+  a: 150,
+  dip: false,
+  ...more,
+})
+const run = (more: Partial<PuddleGiven>) =>
+  runPuddle({
+    plate: { xMm: 40, yMm: 30, zMm: 6 },
+    alloy,
+    filler: findAlloy('4043')!,
+    rodMm: 2.4,
+    startC: 20,
+    dirt: 'clean',
+    enPct: 68,
+    cellMm: 1,
+    hand: [entry(0)],
+    durationS: 3,
+    ...more,
+  })
+
+/** The error function: Abramowitz and Stegun 7.1.26, to 1.5e-7. */
+const erf = (x: number) => {
+  const t = 1 / (1 + 0.3275911 * x)
+  return (
+    1 -
+    t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) * Math.exp(-x * x)
+  )
+}
+
+describe('heat of a puddle', () => {
+  it('enthalpy goes to temperature and back, and melting takes up its heat between solidus and liquidus', () => {
+    const melt = meltOf(alloy)
+    expect(temperatureOf(melt, enthalpyAt(melt, 300))).toBeCloseTo(300, 9)
+    expect([melt.beginsJ, melt.endsJ].map(h => meltedShare(melt, h))).toEqual([0, 1])
+    expect(temperatureOf(melt, melt.endsJ)).toBeCloseTo(alloy.liquidusC, 9)
+    expect(melt.endsJ - melt.beginsJ).toBeGreaterThan(melt.densityGmm3 * 389)
+  })
+
+  it("a melting front runs as Neumann's solution within 3 % (Carslaw and Jaeger 11.2, one phase at its melting point)", () => {
+    const pure: Alloy = { ...findAlloy('1100')!, solidusC: 655, liquidusC: 655 }
+    const pool = new Pool(pure, { xMm: 1, yMm: 1, zMm: 40 }, 0.5, 654.99, 'clean', 68)
+    pool.cools = false
+    const { melt } = pool
+    const wall = melt.endsJ + melt.liquidJ * (900 - melt.liquidusC)
+    const layer = pool.nx * pool.ny
+    const stefan = (melt.liquidJ * (900 - 655)) / (melt.endsJ - melt.beginsJ)
+    let [low, high] = [0, 3]
+    for (let n = 0; n < 60; n++) {
+      const middle = (low + high) / 2
+      if (middle * Math.exp(middle ** 2) * erf(middle) * Math.sqrt(Math.PI) < stefan) low = middle
+      else high = middle
+    }
+    const seconds = 2
+    const steps = Math.ceil(seconds / pool.stepS)
+    for (let n = 0; n < steps; n++) {
+      for (let cell = layer * (pool.nz - 1); cell < layer * pool.nz; cell++) {
+        pool.enthalpy[cell] = wall
+        pool.temperature[cell] = 900
+      }
+      pool.step(seconds / steps, null, { xMm: 0, yMm: 0 })
+    }
+    let melted = 0
+    for (let k = 0; k < pool.nz; k++) melted += meltedShare(melt, pool.enthalpy[k * layer]!) * pool.dz
+    const front = 2 * low * Math.sqrt((melt.conducts / melt.liquidJ) * seconds)
+    // The wall stands at the middle of the cell held hot.
+    expect((melted - pool.dz / 2) / front).toBeCloseTo(1, 1.5)
+    expect(Math.abs((melted - pool.dz / 2) / front - 1)).toBeLessThan(0.03)
+  })
+
+  it('under a held Gaussian on a thick plate the middle warms by its closed form: P ÷ (π^1.5 k a) · atan(√(4αt) ÷ a)', () => {
+    const pool = new Pool(alloy, { xMm: 40, yMm: 40, zMm: 20 }, 0.8, 20, 'clean', 68)
+    const { melt } = pool
+    const [powerW, radiusMm, seconds] = [900, 6, 0.8]
+    const steps = Math.ceil(seconds / pool.stepS)
+    for (let n = 0; n < steps; n++) pool.step(seconds / steps, { powerW, radiusMm }, { xMm: 20, yMm: 20 })
+    const layer = pool.nx * pool.ny
+    const at = Math.floor(pool.nx / 2) + pool.nx * Math.floor(pool.ny / 2)
+    const top = pool.temperature[layer * (pool.nz - 1) + at]!
+    const below = pool.temperature[layer * (pool.nz - 2) + at]!
+    // From the middles of the two topmost cells out to the skin.
+    const skin = top + (top - below) / 2
+    const a = radiusMm / Math.SQRT2
+    const rise =
+      (powerW / (Math.PI ** 1.5 * melt.conducts * a)) *
+      Math.atan(Math.sqrt((4 * melt.conducts * seconds) / melt.solidJ) / a)
+    expect(skin - 20).toBeGreaterThan(0.95 * rise)
+    expect(skin - 20).toBeLessThan(1.05 * rise)
+  })
+
+  it('closes its energy to half a per cent with rod put in, and gives the same hand the same run', () => {
+    const hand = [entry(0, { a: 190 }), entry(2.5, { a: 190, dip: true }), entry(3, { xMm: 24, a: 170, dip: true })]
+    const [one, two] = [run({ hand }), run({ hand })]
+    expect(Math.abs(one.imbalancePct)).toBeLessThan(0.5)
+    expect(one).toEqual(two)
+    expect(one.addedG).toBeGreaterThan(0)
+    expect(one.meltedG).toBeGreaterThan(one.addedG)
+    expect(Math.max(...one.bead.map(each => each.heightMm))).toBeGreaterThan(0.1)
+  })
+})
+
+describe('what the hand does', () => {
+  it('goes straight between its entries, at its own speed where one is said, and out past 15 mm of arc', () => {
+    const hand = [entry(0), entry(4, { xMm: 40, a: 100 })]
+    expect(handAt(hand, 2, 68)).toMatchObject({ xMm: 30, a: 125 })
+    expect(handAt(hand, 9, 68)).toMatchObject({ xMm: 40, a: 100 })
+    expect(handAt([{ ...hand[0]!, speedMmS: 10 }, hand[1]!], 1, 68).xMm).toBe(30)
+    expect(handAt([entry(0, { arcMm: 20 })], 0, 68).arc).toBeNull()
+    expect(handAt([entry(0, { a: 0, powerW: 800, radiusMm: 3 })], 1, 68).arc).toEqual({ powerW: 800, radiusMm: 3 })
+  })
+  it('a longer arc is wider and enters less; more cleaning heats the part less (common practice, no source)', () => {
+    const [close, long] = [arcNow(2, 150, 70)!, arcNow(8, 150, 70)!]
+    expect(long.radiusMm).toBeGreaterThan(close.radiusMm)
+    expect(long.powerW / (10.5 + 6.4 + 1.5)).toBeLessThan(close.powerW / (10.5 + 1.6 + 1.5))
+    expect(arcNow(3, 150, 50)!.powerW).toBeLessThan(arcNow(3, 150, 70)!.powerW)
+    expect(arcNow(3, 0, 70)).toBeNull()
+  })
+  it('rod wets on a clean puddle, not before there is one, and not on the dirt of a soaked casting', () => {
+    expect(run({ hand: [entry(0), entry(0.05, { dip: true })] })).toMatchObject({
+      wettedPct: 0,
+      addedG: 0,
+      marks: expect.arrayContaining([expect.objectContaining({ code: 'not-wetted' })]) as unknown,
+    })
+    const soon = [entry(0, { a: 190 }), entry(1, { a: 190, dip: true })]
+    const dirty = run({ hand: soon, dirt: 'oil-soaked', durationS: 1.2 })
+    const clean = run({ hand: soon, durationS: 1.2 })
+    expect(clean.wettedPct).toBe(100)
+    expect(dirty.wettedPct).toBe(0)
+  })
+  it('boiled out long enough a soaked casting takes rod; stopped short on a deep puddle it leaves a crater', () => {
+    const late = run({
+      alloy: findAlloy('356')!,
+      dirt: 'oil-soaked',
+      hand: [entry(0), entry(4, { dip: true })],
+      durationS: 4.5,
+    })
+    expect(late.wettedPct).toBe(100)
+    const stopped = run({ hand: [entry(0, { a: 190 }), entry(2, { a: 190 }), entry(2.01, { a: 0 })], durationS: 2.6 })
+    expect(stopped.marks.map(each => each.code)).toContain('crater')
+    const eased = run({ hand: [entry(0, { a: 190 }), entry(2, { a: 190 }), entry(4, { a: 0 })], durationS: 4.2 })
+    expect(eased.marks.map(each => each.code)).not.toContain('crater')
+  })
+  it('held too long on a thin plate it goes through and falls out; on a thick one it does not', () => {
+    const thin = run({ plate: { xMm: 40, yMm: 30, zMm: 2 }, durationS: 3 })
+    expect(thin.throughS).toBeGreaterThan(0)
+    expect(thin.marks.map(each => each.code)).toContain('burn-through')
+    expect(run({ plate: { xMm: 40, yMm: 30, zMm: 10 }, durationS: 2 }).throughS).toBeNull()
+  })
+})
+
+describe('puddle.run as a question', () => {
+  it('answers its example, and refuses what is not a hand', () => {
+    const { example } = questions.get('puddle.run')!
+    const asked = questions.ask('puddle.run', { ...(example as object), cellMm: 2, durationS: 3 })
+    expect(asked.ok).toBe(true)
+    expect(questions.ask('puddle.run', { ...(example as object), hand: [] }).ok).toBe(false)
+    const tooMuch = questions.ask('puddle.run', { ...(example as object), cellMm: 0.1, durationS: 600 })
+    expect(tooMuch).toMatchObject({ ok: false, error: { kind: 'no-answer' } })
+  })
+})
