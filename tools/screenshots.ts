@@ -18,7 +18,6 @@ const VIEWS: readonly (readonly [name: string, path: string])[] = [
   ['rebuild', '/job/lamp-yoke/rebuild?mend=clamp'],
   ['prove', '/job/dome-shutter/prove'],
   ['hand-over', '/job/dome-shutter/hand-over'],
-  ['record', '/job/dome-shutter/record'],
   ['kit', '/kit'],
   ['ask', '/ask?q=alloy.density'],
   ['heat', '/job/gearbox-cover/heat'],
@@ -26,7 +25,8 @@ const VIEWS: readonly (readonly [name: string, path: string])[] = [
   ['day', '/day'],
   ['threads', '/threads'],
   ['lessons', '/lessons'],
-  ['bench', '/job/signal-bracket/bench'],
+  ['shape', '/job/gearbox-cover/shape'],
+  ['pull', '/job/gearbox-cover/pull'],
 ]
 
 mkdirSync(OUT, { recursive: true })
@@ -45,6 +45,14 @@ try {
     if (name === 'heat') {
       await page.getByTestId('run-heat').click()
       await page.getByTestId('one-change').waitFor()
+    }
+    if (name === 'shape') {
+      await page.getByTestId('to-marks').click()
+      await page.getByTestId('turn-part').click()
+    }
+    if (name === 'pull') {
+      await page.getByTestId('run-pull').click()
+      await page.getByTestId('pulled').waitFor({ timeout: 120_000 })
     }
     if (name === 'threads') {
       await page.getByTestId('thread-diameter').fill('13.1 mm')
