@@ -12,6 +12,8 @@ import WorkingDrawer from './WorkingDrawer.vue'
 const props = defineProps<{ id: StationId }>()
 const store = useJob()
 const plan = computed(() => store.plan?.[props.id])
+/** Where a station's own drawing is the nearer one, the whole part stands under it. */
+const partFirst = computed(() => ['take-in', 'call', 'warm', 'hand-over'].includes(props.id))
 const shown = ref<string | null>(null)
 const onPiece = ref(false)
 const firstWorking = computed(() => Object.keys(plan.value?.workings ?? {})[0] ?? null)
@@ -65,7 +67,7 @@ const bare = (text: string) => text.replace(/\.$/, '') || 'empty'
       <slot name="readings" :plan="plan" />
     </section>
     <section class="piece" aria-label="The piece">
-      <PartFigure :station="id" />
+      <PartFigure v-if="partFirst" :station="id" />
       <slot
         name="piece"
         :plan="plan"
@@ -75,6 +77,7 @@ const bare = (text: string) => text.replace(/\.$/, '') || 'empty'
           }
         "
       />
+      <PartFigure v-if="!partFirst" :station="id" />
     </section>
     <TheCall class="call" :plan="plan" @working="shown = $event" />
     <WorkingDrawer :workings="plan.workings" :shown="shown" @close="shown = null" />

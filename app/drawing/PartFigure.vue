@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue'
 import type { StationId } from '#core/job/stations.table'
-import { notesOnPart, stepsOnPart } from '#core/plan/on-the-part'
+import { notesOnPart, openingOnPart, stepsOnPart } from '#core/plan/on-the-part'
 import { MARK_KINDS } from '#core/solid/stored/marks.table'
 import { pathOf } from '#core/solid/stored/to-shape'
 import { VIEWS, type ViewId } from '#core/solid/views'
@@ -31,7 +31,22 @@ const steps = computed(() =>
 const at = ref(0)
 const step = computed(() => (at.value > 0 ? steps.value[at.value - 1] : undefined))
 const laid = computed(() => new Set(steps.value.slice(0, at.value).map(each => each.mark)))
-const marks = computed((): DrawnMark[] =>
+/** Where the first opening is drilled and tacked, on its own line. */
+const opened = computed((): DrawnMark[] =>
+  props.station === 'open' && store.plan && store.job
+    ? openingOnPart(store.job, store.plan).map(({ kind, at: place, acrossMm, turn }, n) => ({
+        id: `${kind}-${n}`,
+        number: null,
+        name: turn ? `tack ${turn}` : 'stop-hole',
+        path: [place],
+        acrossMm,
+        role: 'plain',
+        laid: kind === 'tack',
+      }))
+    : [],
+)
+const marks = computed((): DrawnMark[] => [...placed.value, ...opened.value])
+const placed = computed((): DrawnMark[] =>
   store.job!.shape.marks.flatMap(mark => {
     const path = pathOf(mark)
     if (!path) return []
@@ -107,6 +122,9 @@ onBeforeUnmount(halt)
       @light="lit = $event"
     />
     <p v-if="reason" class="small" role="status">As last drawn: {{ reason }}.</p>
+    <p v-if="opened.length" class="small quiet">
+      On the crack as it was walked along: dashed rounds are stop-holes, dots of new metal are tacks.
+    </p>
     <div v-if="steps.length" class="row steps no-print">
       <button type="button" class="plain-button slight" data-testid="play-passes" @click="run()">
         {{ running ? 'Stop' : 'Pass by pass' }}

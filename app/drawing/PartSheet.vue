@@ -193,12 +193,12 @@ function nudge(event: KeyboardEvent, mark: DrawnMark) {
   fill: var(--stop);
   stroke: var(--sheet);
 }
-.laid .spot {
-  fill: var(--new-metal);
-}
 .guard .spot,
 .plain .spot {
   fill: var(--slate);
+}
+.laid .spot {
+  fill: var(--new-metal);
 }
 .across {
   fill: none;

@@ -5,8 +5,9 @@ import { MUST_NOT_MOVE, OPENING_WORKS } from '../job/words.table'
 import { PLACE_KINDS, type PlaceKind } from '../heat/bench/places.table'
 import { kindOf } from '../mend/registry'
 import { MARK_KINDS, type MarkKind } from '../solid/stored/marks.table'
+import type { Triple } from '../solid/forms'
 import type { StoredMark } from '../solid/stored/stored.schema'
-import { pathLongMm, pathOf } from '../solid/stored/to-shape'
+import { pathLongMm, pathOf, placeAlongMm } from '../solid/stored/to-shape'
 import type { MendRow } from './mends'
 import { figure, type Sentence } from './parts'
 import type { JobPlan } from './plan-job'
@@ -171,4 +172,38 @@ export const unmarked = (job: Job): string[] => {
       id === 'gasket-face' ? !has('fixed-face') : id === 'bolt-pattern' ? !has('holes') : !has('fixed-bore'),
     )
     .map(id => MUST_NOT_MOVE[id])
+}
+
+/** A hole or a tack of the first opening, where it comes on the line that was walked along on the part. */
+export interface PlacedWork {
+  kind: 'stop-hole' | 'tack'
+  at: Triple
+  /** Of a hole, across it; a tack is drawn as a dot. */
+  acrossMm: number | null
+  /** Of a tack, its turn. */
+  turn: number | null
+}
+
+/** Stop-holes and tacks of the first opening on its line; what the plan counts along the crack is stretched to it. */
+export function openingOnPart(job: Job, plan: JobPlan): PlacedWork[] {
+  const mark = job.shape.marks.find(each => each.kind === 'mend' && each.mend === OPENING)
+  const path = mark && pathOf(mark)
+  const { groove, sequence } = plan.open.data
+  const said = job.open.crackMm.value
+  if (!path || path.length < 2 || !groove || !said || job.open.work !== 'crack') return []
+  const along = (mm: number) => placeAlongMm(path, (mm / said) * pathLongMm(path))
+  return [
+    ...groove.stopHoles.map(({ alongMm, diameterMm }): PlacedWork => ({
+      kind: 'stop-hole',
+      at: along(alongMm),
+      acrossMm: diameterMm,
+      turn: null,
+    })),
+    ...(sequence?.tacks ?? []).map(({ alongMm }, n): PlacedWork => ({
+      kind: 'tack',
+      at: along(alongMm),
+      acrossMm: null,
+      turn: n + 1,
+    })),
+  ]
 }

@@ -6,7 +6,8 @@ import type { Job } from '../job/job.schema'
 import { shapeOfPieces } from '../solid/stored/to-shape'
 import { warpInput } from '../warp/schema'
 import type { Watched } from '../warp/watch'
-import { notesOnPart, stepsOnPart, unmarked } from './on-the-part'
+import { pathLongMm, pathOf, placeAlongMm } from '../solid/stored/to-shape'
+import { notesOnPart, openingOnPart, stepsOnPart, unmarked } from './on-the-part'
 import { planJob } from './plan-job'
 import { pullBench } from './pull-bench'
 import { bestWay, foretoldWhy, pullSentence, pullWhy } from './pull-says'
@@ -97,6 +98,25 @@ describe('marks on the part', () => {
     expect(words('prove').join()).toContain('gasket face: ')
     expect(unmarked(cover)).toEqual([])
     expect(unmarked({ ...cover, shape: { ...cover.shape, marks: [] } })).toHaveLength(3)
+  })
+  it('carry the stop-holes past both ends of the crack as it was walked along, and the tacks on it', () => {
+    const path = pathOf(cover.shape.marks[0]!)!
+    const found = openingOnPart(cover, planJob(cover, kit))
+    const holes = found.filter(each => each.kind === 'stop-hole')
+    expect(holes).toHaveLength(2)
+    const past = (4.7625 / 111.125) * pathLongMm(path)
+    expect(Math.hypot(...holes[0]!.at.map((value, axis) => value - path[0]![axis]!))).toBeCloseTo(past, 2)
+    expect(found.filter(each => each.kind === 'tack').length).toBeGreaterThan(1)
+    expect(
+      placeAlongMm(
+        [
+          [0, 0, 0],
+          [10, 0, 0],
+          [10, 20, 0],
+        ],
+        15,
+      ),
+    ).toEqual([10, 5, 0])
   })
   it('lay their passes in the order of the plan, mend by mend', () => {
     const steps = stepsOnPart(yoke, planJob(yoke, kit))

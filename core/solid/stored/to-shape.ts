@@ -75,3 +75,16 @@ export function pathOf({ at, path }: Pick<StoredMark, 'at' | 'path'>): Triple[] 
 export function pathLongMm(path: readonly Triple[]): number {
   return path.slice(1).reduce((sum, to, n) => sum + Math.hypot(...to.map((value, axis) => value - path[n]![axis]!)), 0)
 }
+
+/** The place so far along a line, mm; before its start and past its end it goes straight on. */
+export function placeAlongMm(path: readonly Triple[], alongMm: number): Triple {
+  let gone = 0
+  for (let n = 1; n < path.length; n++) {
+    const [from, to] = [path[n - 1]!, path[n]!]
+    const long = Math.hypot(...to.map((value, axis) => value - from[axis]!))
+    if (long > 0 && (alongMm <= gone + long || n === path.length - 1))
+      return from.map((value, axis) => value + ((alongMm - gone) / long) * (to[axis]! - value)) as Triple
+    gone += long
+  }
+  return [...path[0]!]
+}
