@@ -1,6 +1,6 @@
 import { ShapeUtils, Vector2 } from 'three'
 import { assemble } from '#core/solid/assembly'
-import { lastAxis, nextAxis, type Axis, type Flat, type Triple } from '#core/solid/forms'
+import { place, type Flat } from '#core/solid/forms'
 import { skinOf, type FlatSkin } from '#core/solid/skin'
 import type { SolidShape } from './use-part-sheet'
 
@@ -10,13 +10,6 @@ export interface DrawnSkin {
   lines: Float32Array | null
 }
 
-const place = (axis: Axis, [u, v]: Flat, along: number): Triple => {
-  const at: Triple = [0, 0, 0]
-  at[axis] = along
-  at[nextAxis(axis)] = u
-  at[lastAxis(axis)] = v
-  return at
-}
 function facets({ axis, at, outer, holes }: FlatSkin): number[] {
   const corners = [outer, ...holes].flat()
   const points = (ring: readonly Flat[]) => ring.map(([u, v]) => new Vector2(u, v))

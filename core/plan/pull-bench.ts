@@ -7,7 +7,7 @@ import { mechanicalOf } from '../metal/mechanical.table'
 import type { Triple } from '../solid/forms'
 import { measured } from '../solid/measure'
 import type { Shape } from '../solid/shape.schema'
-import type { Face } from '../solid/stored/faces.table'
+import { FACE_AXIS, INWARD, OPPOSITE, type Face } from '../solid/stored/faces.table'
 import type { StoredMark } from '../solid/stored/stored.schema'
 import { pathLongMm, pathOf } from '../solid/stored/to-shape'
 import { ENTERS, VOLTS } from '../warm/current'
@@ -26,16 +26,6 @@ const ASIDE_MM = 15
 const OVER_ROOT_DEEP = 0.6
 /** More passes than this a side are taken together, so that a run stays short. */
 const MOST_A_SIDE = 3
-const OPPOSITE: Record<Face, Face> = {
-  top: 'bottom',
-  bottom: 'top',
-  front: 'back',
-  back: 'front',
-  left: 'right',
-  right: 'left',
-}
-const AXIS: Record<Face, 0 | 1 | 2> = { top: 2, bottom: 2, front: 1, back: 1, left: 0, right: 0 }
-const INWARD: Record<Face, 1 | -1> = { top: -1, bottom: 1, front: 1, back: -1, left: 1, right: -1 }
 const isArc = (process: ProcessId): process is ArcProcess => PROCESSES[process].needsAmps
 
 interface Pass {
@@ -118,7 +108,7 @@ const reordered: Partial<Record<Way['id'], (passes: readonly Pass[]) => Pass[]>>
 function lineOf(mark: StoredMark): Triple[] | null {
   const path = pathOf(mark)
   if (!path || path.length > 1) return path
-  const along = AXIS[mark.face] === 0 ? 1 : 0
+  const along = FACE_AXIS[mark.face] === 0 ? 1 : 0
   const ends = [-ASIDE_MM, ASIDE_MM].map(off => path[0]!.map((value, axis) => (axis === along ? value + off : value)))
   return ends as Triple[]
 }
@@ -178,7 +168,7 @@ export function pullBench(job: Job, plan: JobPlan, shape: Solid): PullBench {
         const deep = root ? found.depthMm : Math.min(found.depthMm, OVER_ROOT_DEEP * wallMm)
         const off = side === 1 ? 0 : INWARD[mark.face] * wallMm
         const moved = line.map(
-          place => place.map((value, axis) => (axis === AXIS[mark.face] ? value + off : value)) as Triple,
+          place => place.map((value, axis) => (axis === FACE_AXIS[mark.face] ? value + off : value)) as Triple,
         )
         const lines = way === 'middle-out' ? halves(moved) : [moved]
         return lines.map((pathMm, part) => ({
@@ -238,7 +228,7 @@ function watchedOf(job: Job): { watch: WarpInput['watch']; watched: PullBench['w
     if ((mark.kind === 'fixed-bore' || mark.kind === 'bearing-seat') && mark.acrossMm.value) {
       watch.push({
         kind: 'bore',
-        axis: (['x', 'y', 'z'] as const)[AXIS[mark.face]],
+        axis: (['x', 'y', 'z'] as const)[FACE_AXIS[mark.face]],
         atMm: at,
         diameterMm: mark.acrossMm.value,
       })
@@ -257,7 +247,7 @@ function pressedPlaces(job: Job, rests: Face, originMm: Triple, sizeMm: Triple) 
   const clamps = job.shape.marks.filter(mark => mark.kind === 'clamp').flatMap(mark => pathOf(mark)?.slice(0, 1) ?? [])
   const radiusMm = Math.max(...sizeMm) / 8
   if (clamps.length > 2) return clamps.map(atMm => ({ atMm, radiusMm }))
-  const axis = AXIS[rests]
+  const axis = FACE_AXIS[rests]
   const [p, q] = [(axis + 1) % 3, (axis + 2) % 3]
   const level = INWARD[rests] > 0 ? originMm[axis] : originMm[axis] + sizeMm[axis]
   return [0.25, 0.75].flatMap(u =>

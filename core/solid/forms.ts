@@ -46,6 +46,15 @@ export interface Bend {
 export const nextAxis = (axis: Axis): Axis => ((axis + 1) % 3) as Axis
 export const lastAxis = (axis: Axis): Axis => ((axis + 2) % 3) as Axis
 
+/** A place from its coordinates across an axis and its height along it. */
+export function place(axis: Axis, [u, v]: Flat, along: number): Triple {
+  const at: Triple = [0, 0, 0]
+  at[axis] = along
+  at[nextAxis(axis)] = u
+  at[lastAxis(axis)] = v
+  return at
+}
+
 export const LIES = {
   up: 'as it is',
   along: 'turned: what was up lies along',

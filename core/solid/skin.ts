@@ -1,17 +1,6 @@
 import { differenceD, FillRule, type PathsD } from 'clipper2-ts'
 import { distanceTo, type Assembly } from './assembly'
-import {
-  lastAxis,
-  nextAxis,
-  reach,
-  type Axis,
-  type Bend,
-  type Flat,
-  type Form,
-  type Prism,
-  type Round,
-  type Triple,
-} from './forms'
+import { place, reach, type Axis, type Bend, type Flat, type Form, type Prism, type Round, type Triple } from './forms'
 import { less, raysThrough } from './rays'
 import { DECIMALS, ROUND, sectionAt, toPaths, type Ring } from './section'
 
@@ -38,13 +27,6 @@ const CORNER_DEG = 24
 const BEND_ROUND = 24
 const BEND_ALONG = 18
 
-const place = (axis: Axis, [u, v]: Flat, along: number): Triple => {
-  const at: Triple = [0, 0, 0]
-  at[axis] = along
-  at[nextAxis(axis)] = u
-  at[lastAxis(axis)] = v
-  return at
-}
 const areaOf = (ring: Ring) =>
   ring.reduce((sum, [x, y], n) => {
     const [p, q] = ring[(n + 1) % ring.length]!

@@ -1,17 +1,8 @@
 import { assemble, type Assembled } from './assembly'
 import { lastAxis, nextAxis, type Axis, type Triple } from './forms'
 import { raysThrough } from './rays'
-import type { Face } from './stored/faces.table'
+import { FACE_AXIS, INWARD, type Face } from './stored/faces.table'
 
-/** The axis that looks at each face, and whether it is met from its greater end. */
-const LOOKS: Record<Face, { axis: Axis; fromHigh: boolean }> = {
-  top: { axis: 2, fromHigh: true },
-  bottom: { axis: 2, fromHigh: false },
-  front: { axis: 1, fromHigh: false },
-  back: { axis: 1, fromHigh: true },
-  left: { axis: 0, fromHigh: false },
-  right: { axis: 0, fromHigh: true },
-}
 /** A place this far off a skin is still taken to be on it, mm. */
 const NEAR_MM = 2
 
@@ -23,14 +14,14 @@ function stretches(shape: Assembled, axis: Axis, at: Readonly<Triple>): [number,
 
 /** The wall at a place, straight in from a face, mm; null where there is no metal within 2 mm of it. */
 export function wallAt(shape: Assembled, at: Readonly<Triple>, face: Face): number | null {
-  const { axis } = LOOKS[face]
+  const axis = FACE_AXIS[face]
   const here = stretches(shape, axis, at).find(([from, to]) => at[axis] >= from - NEAR_MM && at[axis] <= to + NEAR_MM)
   return here ? here[1] - here[0] : null
 }
 
 /** The skin seen from a face over a place: the place moved on to it; null where one looks past the part. */
 export function seenFrom(shape: Assembled, at: Readonly<Triple>, face: Face): Triple | null {
-  const { axis, fromHigh } = LOOKS[face]
+  const [axis, fromHigh] = [FACE_AXIS[face], INWARD[face] < 0]
   const found = stretches(shape, axis, at)
   const end = fromHigh ? found.at(-1)?.[1] : found[0]?.[0]
   if (end === undefined) return null

@@ -1,5 +1,5 @@
 import { NoAnswer } from '../ask/question'
-import type { Face } from '../solid/stored/faces.table'
+import { FACE_AXIS, type Face } from '../solid/stored/faces.table'
 import type { Mask } from '../solid/mask'
 import { elementOf } from './element'
 import { addStress, latticeOf, nodeMm, pull, strainOf, type Lattice } from './lattice'
@@ -50,7 +50,6 @@ export interface WarpProgress {
   done: WarpStage[]
 }
 
-const FACE_AXIS: Record<Face, 0 | 1 | 2> = { top: 2, bottom: 2, left: 0, right: 0, front: 1, back: 1 }
 /** Ways a part held against a face can still slide: in the face's plane, and round its normal. */
 const SLIDES: Record<0 | 1 | 2, readonly number[]> = { 0: [1, 2, 3], 1: [0, 2, 4], 2: [0, 1, 5] }
 /** Rounds of flow at most, and the change of stress, as a share of yield, at which it has settled. */

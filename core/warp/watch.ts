@@ -2,7 +2,7 @@ import { Matrix, pseudoInverse } from 'ml-matrix'
 import { NoAnswer } from '../ask/question'
 import { evaluateFlatness } from '../flat/evaluate'
 import type { FaceShape } from '../flat/shape'
-import type { Face } from '../solid/stored/faces.table'
+import { FACE_AXIS, INWARD, type Face } from '../solid/stored/faces.table'
 import { nodeMm, type Lattice } from './lattice'
 import { rigidFit, withMotion, type Motion, type Place } from './rigid'
 
@@ -25,14 +25,6 @@ export type Watched =
   | { kind: 'bore'; ovalMm: number; shiftMm: number }
   | { kind: 'holes'; largestMissMm: number }
 
-const FACE: Record<Face, readonly [axis: 0 | 1 | 2, high: boolean]> = {
-  top: [2, true],
-  bottom: [2, false],
-  back: [1, true],
-  front: [1, false],
-  right: [0, true],
-  left: [0, false],
-}
 /** Places looked at on a face at most, and round a bore. */
 const MOST_FACE = 500
 const ROUND = 36
@@ -43,7 +35,7 @@ const movedAt = (u: Float64Array, node: number): Place => [u[3 * node]!, u[3 * n
 
 /** The outermost corners on a side of the part. @throws NoAnswer where they span no plane */
 export function faceNodes(lattice: Lattice, face: Face): number[] {
-  const [axis, high] = FACE[face]
+  const [axis, high] = [FACE_AXIS[face], INWARD[face] < 0]
   let end = high ? -Infinity : Infinity
   for (let node = 0; node < lattice.nodes; node++)
     end = high ? Math.max(end, lattice.nodeAt[3 * node + axis]!) : Math.min(end, lattice.nodeAt[3 * node + axis]!)
@@ -70,7 +62,7 @@ function nearest(lattice: Lattice, at: Place, count: number): { nodes: number[];
 type Reader = (u: Float64Array, motion: Motion) => Watched
 
 function faceReader(lattice: Lattice, face: Face): Reader {
-  const [axis, high] = FACE[face]
+  const [axis, high] = [FACE_AXIS[face], INWARD[face] < 0]
   const all = faceNodes(lattice, face)
   const step = Math.max(1, Math.ceil(all.length / MOST_FACE))
   const nodes = all.filter((_, n) => n % step === 0)

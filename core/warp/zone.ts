@@ -1,4 +1,4 @@
-import type { Face } from '../solid/stored/faces.table'
+import { FACE_AXIS, INWARD, type Face } from '../solid/stored/faces.table'
 import { cellMm, type Lattice } from './lattice'
 
 export interface Bead {
@@ -20,14 +20,6 @@ export interface Zone {
   share: Float64Array
 }
 
-const INWARD: Record<Face, readonly [axis: number, way: 1 | -1]> = {
-  top: [2, -1],
-  bottom: [2, 1],
-  left: [0, 1],
-  right: [0, -1],
-  front: [1, 1],
-  back: [1, -1],
-}
 /** Places looked at in a cell along each way. */
 const LOOKS = 4
 
@@ -36,7 +28,7 @@ const LOOKS = 4
  * shrunk along and across the path, evenly through its depth.
  */
 export function zoneOf(lattice: Lattice, bead: Bead): Zone {
-  const [depthAxis, way] = INWARD[bead.face]
+  const [depthAxis, way] = [FACE_AXIS[bead.face], INWARD[bead.face]]
   const pieces = bead.pathMm.slice(1).map((to, n) => {
     const from = bead.pathMm[n]!
     const along = to.map((value, axis) => (axis === depthAxis ? 0 : value - from[axis]!))
