@@ -18,7 +18,7 @@ export interface PartMass {
   from: 'shape' | 'sizes' | 'mass'
 }
 
-/** Cells along the longest way of a shape that was given in cells already, whose skin is counted as air reaches it. */
+/** What a shape measures. @throws NoAnswer for one in cells, which has no size of its own here */
 const volumeAndSkin = (shape: Shape): Pick<Measured, 'volumeMm3' | 'skinMm2'> => {
   if (shape.kind !== 'voxels') return measured(shape)
   throw new NoAnswer('a part in cells has no size of its own: give its sizes, its mass, or another shape')

@@ -55,6 +55,8 @@ const SLIDES: Record<0 | 1 | 2, readonly number[]> = { 0: [1, 2, 3], 1: [0, 2, 4
 /** Rounds of flow at most, and the change of stress, as a share of yield, at which it has settled. */
 const MOST_FLOWS = 40
 const SETTLED = 0.02
+/** A cell that a filling bead takes up by this share or more is not there before it. */
+const FILLS = 0.5
 /** Past yield by this much a cell is counted as over it: what a settled flow may leave. */
 const OVER_SHARE = 0.999
 
@@ -94,7 +96,6 @@ export function* warp(setup: WarpSetup): Generator<WarpProgress, Warped> {
     return zone
   })
   const there = setup.beads.some(bead => bead.fills) ? new Uint8Array(lattice.cells).fill(1) : null
-  const FILLS = 0.5
   setup.beads.forEach((bead, n) => {
     if (bead.fills) zones[n]!.cells.forEach((cell, m) => zones[n]!.share[m]! >= FILLS && (there![cell] = 0))
   })

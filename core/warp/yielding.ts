@@ -1,4 +1,4 @@
-/** Two fifths of nothing: below this a cell is not said to flow. */
+/** Past yield by no more than rounding, a share of it, a cell does not flow. */
 const TINY = 1e-12
 
 /** Von Mises stress of xx yy zz xy yz zx, MPa. */

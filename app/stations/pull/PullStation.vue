@@ -27,7 +27,7 @@ const WHAT = { face: 'out of flat', bore: 'out of round or place', holes: 'great
 </script>
 
 <template>
-  <div v-if="store.plan" class="station">
+  <div v-if="store.plan" class="side-bench">
     <header>
       <p class="where"><NuxtLink :to="`/job/${store.job!.id}/weld`">Weld</NuxtLink> · pull bench</p>
       <h1 data-testid="pull-call">
@@ -133,74 +133,16 @@ const WHAT = { face: 'out of flat', bore: 'out of round or place', holes: 'great
 </template>
 
 <style scoped>
-.station {
-  display: grid;
-  grid-template-columns: 280px minmax(0, 1fr) 296px;
-  grid-template-rows: auto 1fr;
-  min-height: 100%;
-}
-header {
-  grid-column: 1 / -1;
-  padding: 10px 24px;
-}
-.where {
-  margin: 0;
-  font-weight: 650;
-  color: var(--chestnut);
-  font-size: 0.95rem;
-}
-h1 {
-  font-size: 1.3rem;
-  font-weight: 550;
-}
-.readings {
-  padding: 0 18px 90px 24px;
-}
 .plain {
   list-style: none;
   padding: 0;
-}
-.piece {
-  background: var(--sheet);
-  border: 1px solid var(--hairline);
-  border-bottom: 0;
-  padding: 10px 16px 90px;
 }
 .slider {
   display: grid;
   grid-template-columns: 150px 1fr;
   align-items: center;
 }
-input[type='range'] {
-  min-height: 34px;
-  accent-color: var(--chestnut);
-}
 .best {
   color: var(--chestnut);
-}
-.call {
-  padding: 0 22px 90px 18px;
-}
-@media (max-width: 1179px) {
-  .station {
-    grid-template-columns: minmax(240px, 300px) minmax(0, 1fr);
-  }
-  .call {
-    grid-column: 1 / -1;
-    padding-left: 24px;
-  }
-}
-@media (max-width: 899px) {
-  .station {
-    display: flex;
-    flex-direction: column;
-  }
-  .readings,
-  .call {
-    padding: 8px 16px;
-  }
-  .piece {
-    padding: 10px 12px;
-  }
 }
 </style>

@@ -33,7 +33,7 @@ const show = (next: string) => {
 </script>
 
 <template>
-  <div v-if="store.plan" class="station">
+  <div v-if="store.plan" class="side-bench">
     <header>
       <p class="where"><NuxtLink :to="`/job/${store.job!.id}/take-in`">Take in</NuxtLink> · the part's shape</p>
       <h1 data-testid="shape-call">
@@ -163,41 +163,7 @@ const show = (next: string) => {
 </template>
 
 <style scoped>
-.station {
-  display: grid;
-  grid-template-columns: 280px minmax(0, 1fr) 296px;
-  grid-template-rows: auto 1fr;
-  min-height: 100%;
-}
-header {
-  grid-column: 1 / -1;
-  padding: 10px 24px;
-}
-.where {
-  margin: 0;
-  font-weight: 650;
-  color: var(--chestnut);
-  font-size: 0.95rem;
-}
-h1 {
-  font-size: 1.3rem;
-  font-weight: 550;
-}
-.readings {
-  padding: 0 18px 90px 24px;
-}
-.piece {
-  background: var(--sheet);
-  border: 1px solid var(--hairline);
-  border-bottom: 0;
-  padding: 10px 16px 90px;
-}
-.call {
-  padding: 0 22px 90px 18px;
-}
-.tools {
-  flex-wrap: wrap;
-}
+.tools,
 .wrap {
   flex-wrap: wrap;
 }
@@ -209,38 +175,5 @@ h1 {
 .offs li {
   padding: 4px 0;
   border-bottom: 1px solid var(--hairline);
-}
-input[type='range'] {
-  min-height: 34px;
-  accent-color: var(--chestnut);
-}
-@media (max-width: 1179px) {
-  .station {
-    grid-template-columns: minmax(240px, 300px) minmax(0, 1fr);
-  }
-  .call {
-    grid-column: 1 / -1;
-    padding-left: 24px;
-  }
-}
-@media (max-width: 899px) {
-  .station {
-    display: flex;
-    flex-direction: column;
-  }
-  .piece {
-    order: 1;
-    padding: 10px 12px;
-  }
-  .readings {
-    order: 2;
-  }
-  .call {
-    order: 3;
-  }
-  .readings,
-  .call {
-    padding: 8px 16px;
-  }
 }
 </style>

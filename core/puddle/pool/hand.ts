@@ -1,4 +1,4 @@
-import { arcNow, type ArcNow } from './arc'
+import { arcNow, LONGEST_ARC_MM, type ArcNow } from './arc'
 
 /** What the hand does at a moment: where the torch is, how high, how much current, and whether the rod dips. */
 export interface HandEntry {
@@ -36,7 +36,7 @@ export function handAt(hand: readonly HandEntry[], s: number, enPct: number): Ha
   const given = (key: 'powerW' | 'radiusMm') =>
     from[key] === undefined ? undefined : between(from[key], to[key] ?? from[key], share)
   const [powerW, radiusMm] = [given('powerW'), given('radiusMm')]
-  const out = arcMm > 15 || (a <= 0 && !powerW)
+  const out = arcMm > LONGEST_ARC_MM || (a <= 0 && !powerW)
   return {
     xMm: between(from.xMm, to.xMm, way),
     yMm: between(from.yMm, to.yMm, way),

@@ -295,7 +295,7 @@ export class Pool {
     return h > this.melt.beginsJ && meltedShare(this.melt, h) > MELT
   }
 
-  /** Molten skin joined to the place under the torch, or nearest to it within its reach. */
+  /** Molten skin within reach of the place under the torch. */
   private puddleUnder(at: Spot, reachMm: number): number[] {
     const [i0, i1, j0, j1] = this.near(at, reachMm)
     const found: number[] = []
