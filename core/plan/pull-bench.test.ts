@@ -74,6 +74,9 @@ describe('the pull bench', () => {
   })
   it('gives a band on every figure and says which limit it passes', () => {
     expect(sentenceText(pullSentence(way('planned', 0.4), watched), 'metric')).toMatch(/gasket face .* to /)
+    expect(sentenceText(pullSentence(way('planned', 0.0001), watched), 'metric')).toBe(
+      'Laid as planned it pulls: gasket face under 0.002 mm.',
+    )
     const why = pullWhy(way('planned', 0.4), watched, null).map(sentence => sentenceText(sentence, 'metric'))
     expect(why[0]).toContain('face it after the weld')
     expect(why.at(-1)).toContain('a third either way')

@@ -9,6 +9,8 @@ interface Pulled {
 }
 /** Inherent strain is known to about a third either way (published scatter): so are the figures. */
 export const BAND = 0.35
+/** What moves less than this no bench measures, mm. */
+const STAYS_MM = 0.002
 /** A way that saves less than this is not worth another set-up. */
 const WORTH = 0.1
 
@@ -52,10 +54,14 @@ export function pullSentence(planned: Pulled, watched: PullBench['watched']): Se
   const ends = endOf(planned)
   const parts = ends.flatMap((value, n): Sentence => [
     n ? ', ' : '',
-    `${watched[n]!.name} `,
-    figure(value * 1000 * (1 - BAND), 'um'),
-    ' to ',
-    figure(value * 1000 * (1 + BAND), 'um'),
+    ...(value < STAYS_MM
+      ? [`${watched[n]!.name} under `, figure(STAYS_MM * 1000, 'um')]
+      : [
+          `${watched[n]!.name} `,
+          figure(value * 1000 * (1 - BAND), 'um'),
+          ' to ',
+          figure(value * 1000 * (1 + BAND), 'um'),
+        ]),
   ])
   return ['Laid as planned it pulls: ', ...parts, '.']
 }

@@ -41,7 +41,8 @@ function levels({ pieces, originMm, sizeMm }: Assembly, axis: Axis): { at: numbe
   })
   const edges = forms.flatMap(form => {
     const { low, high } = reach(form)
-    return flat(form) ? [low[axis], high[axis]] : [(low[axis] + high[axis]) / 2]
+    // What is round shows its outline where it is widest.
+    return flat(form) || form.form === 'prism' ? [low[axis], high[axis]] : [(low[axis] + high[axis]) / 2]
   })
   const round = (value: number) => Math.round(value * 1000) / 1000
   const inside = at.filter(value => value > from + 1e-6 && value < to - 1e-6).map(round)
