@@ -13,7 +13,9 @@ const TOPICS = {
   metal: ['ask', 'quantity', 'safety'],
   crack: BASE,
   day: BASE,
-  groove: BASE,
+  // Pictures that are measured and read; a groove's template is cut along what was traced in one.
+  photo: BASE,
+  groove: [...BASE, 'photo'],
   solid: BASE,
   heat: [...BASE, 'solid'],
   // How a bead pulls a part about: the part in cells, its faces as they are measured, the arc that laid it.

@@ -12,6 +12,7 @@ import * as groove from './groove/question'
 import * as heat from './heat/question'
 import * as leak from './leak/question'
 import * as metal from './metal/question'
+import * as photo from './photo/question'
 import * as puddle from './puddle/pool/question'
 import * as shop from './shop/question'
 import * as thread from './thread/question'
@@ -20,7 +21,27 @@ import * as whole from './whole/question'
 
 /** Every question the core answers. The screens, the route and the command line all ask through this. */
 export const questions = createRegistry(
-  [metal, call, crack, groove, heat, arc, braze, flame, face, flat, fit, thread, leak, puddle, shop, day, warp, whole]
+  [
+    metal,
+    call,
+    crack,
+    groove,
+    heat,
+    arc,
+    braze,
+    flame,
+    face,
+    flat,
+    fit,
+    thread,
+    leak,
+    photo,
+    puddle,
+    shop,
+    day,
+    warp,
+    whole,
+  ]
     .flatMap(topic => Object.values(topic))
     .filter(entry => 'solve' in entry),
 )

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { measurePhoto } from '../core/groove/photo'
+import { measurePhoto } from '../core/photo/measure'
 import { layOn, missing } from '../core/groove/template'
 import { BROKEN, FLANGE, LOST_MM2, SOUND, lengthMm, makePictures } from './make-pictures'
 import { makeShop } from './make-shop'

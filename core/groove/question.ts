@@ -3,7 +3,6 @@ import { question } from '../ask/question'
 import { percent, positive, quantity } from '../quantity/schema'
 import { alloyName } from '../metal/find-alloy'
 import { caution } from '../safety/cautions.table'
-import { measurePhoto } from './photo'
 import { planBuildUp } from './build-up'
 import { planGroove } from './plan'
 import { reinforce } from './reinforce'
@@ -100,55 +99,6 @@ export const plateReinforce = question({
           text: 'The stress moves to where the plate ends: taper its ends, and keep them and their welds away from the old crack.',
         },
       ],
-    }
-  },
-})
-
-const pixels = z.tuple([z.number().min(-1e6).max(1e6), z.number().min(-1e6).max(1e6)], {
-  error: 'a pair of pixels [x, y]',
-})
-const millimetres = z.tuple([quantity('mm'), quantity('mm')], { error: 'a pair of lengths [X, Y]' })
-
-export const photoMeasure = question({
-  name: 'photo.measure',
-  purpose: 'Length and area of a trace in a picture, by two known points or a flat figure seen at a slant',
-  input: z.strictObject({
-    known: z
-      .array(z.strictObject({ px: pixels, mm: millimetres }))
-      .min(2)
-      .max(200)
-      .refine(known => known.length !== 3, {
-        error: 'two points give a scale, four or more a surface; three give neither',
-      }),
-    trace: z.array(pixels).min(2).max(5000),
-    pickPx: z.number().min(0.01).max(100).default(1),
-  }),
-  example: {
-    known: [
-      { px: [120, 480], mm: [0, 0] },
-      { px: [620, 470], mm: [100, 0] },
-    ],
-    trace: [
-      [200, 300],
-      [260, 310],
-      [330, 290],
-    ],
-  },
-  solve: ({ known, trace, pickPx }) => {
-    const { working, ...answer } = measurePhoto(known, trace, pickPx)
-    return {
-      answer,
-      working,
-      cautions:
-        known.length === 2
-          ? [
-              {
-                code: 'seen-square',
-                level: 'note' as const,
-                text: 'Two points hold only for a picture taken square on: at a slant use four corners of something flat.',
-              },
-            ]
-          : [],
     }
   },
 })

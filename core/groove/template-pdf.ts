@@ -1,7 +1,7 @@
 import { PDFDocument, StandardFonts, rgb, type PDFPage } from 'pdf-lib'
 import { NoAnswer } from '../ask/question'
 import { MM_PER_INCH } from '../quantity/constants'
-import type { Point } from './photo'
+import type { Point } from '../photo/point'
 
 /** Points (1/72 in) a millimetre: exact. */
 const PT_PER_MM = 72 / MM_PER_INCH

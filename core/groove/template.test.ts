@@ -1,7 +1,7 @@
 import DxfParser from 'dxf-parser'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Point } from './photo'
+import type { Point } from '../photo/point'
 import { layOn, missing, outlinesDxf } from './template'
 
 const BLADE: Point[] = [

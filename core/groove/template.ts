@@ -1,7 +1,7 @@
 import { areaPathsD, differenceD, FillRule } from 'clipper2-ts'
 import Drawing from 'dxf-writer'
 import { NoAnswer } from '../ask/question'
-import type { Point } from './photo'
+import type { Point } from '../photo/point'
 
 /** A figure turned and moved, and mirrored first where asked, on to another: p → R·M·p + t. */
 export interface Placing {

@@ -4,8 +4,14 @@ import { text, visible } from './text'
 
 /** What a picture is for. */
 export const PICTURE_STAGES = { before: 'before', after: 'after', twin: 'the sound twin', other: 'other' } as const
-/** What a trace follows. A crack is open, the others close on themselves. */
-export const TRACE_KINDS = { crack: 'crack', hole: 'hole', edge: 'lost edge', outline: 'outline' } as const
+/** What a trace follows. A crack and an axis are open, the others close on themselves. */
+export const TRACE_KINDS = {
+  crack: 'crack',
+  hole: 'hole',
+  edge: 'lost edge',
+  outline: 'outline',
+  thread: 'thread axis',
+} as const
 
 const keys = <T extends object>(table: T) => Object.keys(table) as [keyof T & string, ...(keyof T & string)[]]
 const pixel = z.tuple([z.number().min(-1e5).max(1e5), z.number().min(-1e5).max(1e5)])
@@ -39,6 +45,15 @@ export const pictureSchema = z.strictObject({
       apartMm: stored.default({ typed: '', value: null }),
       wideMm: stored.default({ typed: '', value: null }),
       highMm: stored.default({ typed: '', value: null }),
+      /** Where the four corners are those of a scale card: which, and how well it was seen. */
+      card: z
+        .strictObject({
+          name: z.string().max(4),
+          tiltDeg: z.number().min(0).max(90),
+          lengthPct: z.number().min(0).max(100),
+        })
+        .nullable()
+        .default(null),
     })
     .prefault({}),
   traces: z
@@ -52,6 +67,16 @@ export const pictureSchema = z.strictObject({
     )
     .max(40)
     .default([]),
+  /** How much of a blued face bears, as read off this picture. */
+  blue: z
+    .strictObject({
+      sharePct: z.number().min(0).max(100),
+      uncertaintyPct: z.number().min(0).max(100),
+      even: z.number().min(0).max(1),
+      patches: z.array(z.strictObject({ sharePct: z.number().min(0).max(100), atPx: pixel })).max(60),
+    })
+    .nullable()
+    .default(null),
   pins: z
     .array(z.strictObject({ id: z.string().min(1).max(64), px: pixel, words: text(200) }))
     .max(40)
@@ -59,3 +84,6 @@ export const pictureSchema = z.strictObject({
 })
 export type Picture = z.output<typeof pictureSchema>
 export type Trace = Picture['traces'][number]
+export type TraceKind = keyof typeof TRACE_KINDS
+/** Whether a trace has two ends; the others close on themselves. */
+export const isOpenTrace = (kind: TraceKind) => kind === 'crack' || kind === 'thread'

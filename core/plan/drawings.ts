@@ -1,5 +1,5 @@
 import { USUAL_CHAMFER_MM } from '../fit/weld-groove'
-import type { Point } from '../groove/photo'
+import type { Point } from '../photo/point'
 import type { Job } from '../job/job.schema'
 import { visible } from '../job/text'
 import type { JobPlan } from './plan-job'

@@ -1,4 +1,4 @@
-import type { Known } from '../groove/photo'
+import type { Known } from '../photo/measure'
 import type { Picture } from '../job/picture.schema'
 
 /** The known points of a picture's scale, for `photo.measure`; or what is still wanted, in words. */

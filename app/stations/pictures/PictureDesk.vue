@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { isOpenTrace } from '#core/job/picture.schema'
 import { useSettings } from '~/stores/settings'
 import type { Desk } from './use-desk'
 import type { OpenPicture } from './use-picture'
@@ -63,15 +64,24 @@ const figureOf = (id: string) => {
         :stroke-width="2 * unit"
       />
       <polyline v-else class="scale" :points="points(picture.scale.px)" :stroke-width="2 * unit" />
+      <circle
+        v-for="(patch, n) in picture.blue?.patches ?? []"
+        :key="`blue${n}`"
+        class="patch"
+        :cx="patch.atPx[0]"
+        :cy="patch.atPx[1]"
+        :r="5 * unit"
+        :stroke-width="2 * unit"
+      />
       <template v-for="trace in picture.traces" :key="trace.id">
         <component
-          :is="trace.kind === 'crack' ? 'polyline' : 'polygon'"
+          :is="isOpenTrace(trace.kind) ? 'polyline' : 'polygon'"
           class="under"
           :points="points(trace.px)"
           :stroke-width="4.5 * unit"
         />
         <component
-          :is="trace.kind === 'crack' ? 'polyline' : 'polygon'"
+          :is="isOpenTrace(trace.kind) ? 'polyline' : 'polygon'"
           :class="['trace', trace.kind]"
           :points="points(trace.px)"
           :stroke-width="(trace.id === traceId ? 2.6 : 1.6) * unit"
@@ -141,6 +151,14 @@ const figureOf = (id: string) => {
 }
 .outline {
   stroke: #1f6e8c;
+}
+.thread {
+  stroke: #1f6e8c;
+  stroke-dasharray: 12 6 2 6;
+}
+.patch {
+  fill: none;
+  stroke: #fcfaf5;
 }
 .hole,
 .edge {

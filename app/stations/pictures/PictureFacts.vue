@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { PICTURE_STAGES, TRACE_KINDS } from '#core/job/picture.schema'
+import { isOpenTrace, PICTURE_STAGES, TRACE_KINDS } from '#core/job/picture.schema'
 import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'
 import WordsField from '~/bench/WordsField.vue'
@@ -8,11 +8,13 @@ import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 import type { Desk } from './use-desk'
 import type { OpenPicture } from './use-picture'
+import type { PictureReading } from './use-reading'
 
-const props = defineProps<{ open: OpenPicture; desk: Desk }>()
+const props = defineProps<{ open: OpenPicture; desk: Desk; reading: PictureReading }>()
 const store = useJob()
 const settings = useSettings()
 const { picture, index, measured, scale } = props.open
+const { busy, thread, threadLink } = props.reading
 const path = (key: string) => `pictures.${index.value}.${key}`
 const others = computed(() => (store.job?.pictures ?? []).filter(other => other.id !== picture.value?.id))
 const pairs = computed(() =>
@@ -67,12 +69,29 @@ const takeOff = (n: number) =>
       <p v-if="entry.measure">
         <b class="figure">{{ settings.text(entry.measure.lengthMm, 'mm') }}</b>{{ ' ' }}
         <span class="figure small">± {{ settings.text(entry.measure.uncertaintyMm, 'mm') }}</span>
-        <template v-if="entry.trace.kind !== 'crack' && entry.measure.areaMm2 > 0"
+        <template v-if="!isOpenTrace(entry.trace.kind) && entry.measure.areaMm2 > 0"
           ><br />inside <b class="figure">{{ settings.text(entry.measure.areaMm2, 'mm2') }}</b>{{ ' ' }}
           <span class="figure small">± {{ settings.text(entry.measure.areaUncertaintyMm2, 'mm2') }}</span></template
         >
       </p>
       <p v-else class="quiet small">{{ entry.reason }}</p>
+      <dl v-if="thread && threadLink && thread.trace === entry.trace.id" class="figure small" data-testid="thread-seen">
+        <dt>pitch</dt>
+        <dd>{{ thread.seen.pitchMm.toFixed(3) }} ± {{ thread.seen.uncertaintyMm.toFixed(3) }} mm</dd>
+        <template v-if="thread.seen.majorMm !== null"
+          ><dt>over the crests</dt>
+          <dd>
+            {{ settings.text(thread.seen.majorMm, 'mm') }} ± {{ settings.text(thread.seen.majorUncertaintyMm!, 'mm') }}
+          </dd></template
+        >
+        <template v-if="thread.seen.flankDeg !== null"
+          ><dt>flanks</dt>
+          <dd>{{ thread.seen.flankDeg.toFixed(0) }} ± {{ thread.seen.flankUncertaintyDeg!.toFixed(0) }}°</dd></template
+        >
+        <dt>turns seen</dt>
+        <dd>{{ thread.seen.turns.toFixed(1) }}</dd>
+        <dd class="wide"><NuxtLink :to="threadLink">Which thread is it?</NuxtLink></dd>
+      </dl>
       <div class="row">
         <button
           v-if="entry.measure && entry.trace.kind === 'crack'"
@@ -83,21 +102,38 @@ const takeOff = (n: number) =>
         >
           This is the crack
         </button>
+        <button
+          v-if="entry.trace.kind === 'outline' && entry.trace.px.length > 2"
+          type="button"
+          class="plain-button slight"
+          :disabled="!!busy"
+          data-testid="read-blue"
+          @click="reading.blue(entry.trace)"
+        >
+          Count the blue in it
+        </button>
+        <button
+          v-if="entry.measure && entry.trace.kind === 'thread'"
+          type="button"
+          class="plain-button slight"
+          :disabled="!!busy"
+          data-testid="read-thread"
+          @click="reading.readThread(entry.trace, entry.measure.lengthMm)"
+        >
+          Read the thread
+        </button>
         <button type="button" class="plain-button slight" @click="takeOff(n)">Take it off</button>
       </div>
     </div>
-    <div class="row">
-      <button
-        v-for="(name, kind) in TRACE_KINDS"
-        :key="kind"
-        type="button"
-        class="plain-button slight"
-        :data-testid="`new-${kind}`"
-        @click="desk.startTrace(kind)"
-      >
-        + {{ name }}
-      </button>
-    </div>
+    <template v-if="picture.blue">
+      <p class="label">Blue</p>
+      <p data-testid="blue-seen">
+        <b class="figure">{{ picture.blue.sharePct.toFixed(0) }} %</b> ± {{ picture.blue.uncertaintyPct.toFixed(0) }} of
+        the face bears, in {{ picture.blue.patches.length }}
+        {{ picture.blue.patches.length === 1 ? 'patch' : 'patches' }};
+        {{ picture.blue.even > 0.6 ? 'evenly' : picture.blue.even > 0.35 ? 'unevenly' : 'in one part of it only' }}.
+      </p>
+    </template>
 
     <template v-if="picture.pins.length">
       <p class="label pins">Pins</p>
@@ -129,6 +165,15 @@ const takeOff = (n: number) =>
 }
 .row {
   gap: 6px;
+}
+dl {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 2px 12px;
+  margin: 4px 0 8px;
+}
+.wide {
+  grid-column: 1 / -1;
 }
 .label {
   margin-top: 14px;

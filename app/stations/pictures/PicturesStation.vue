@@ -1,15 +1,17 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 import { useEventListener } from '@vueuse/core'
 import { PICTURE_STAGES } from '#core/job/picture.schema'
 import { typingNow } from '~/composables/typing'
 import { useJob } from '~/stores/job'
 import PictureDesk from './PictureDesk.vue'
 import PictureFacts from './PictureFacts.vue'
+import PictureReads from './PictureReads.vue'
 import TwinTemplate from './TwinTemplate.vue'
 import { useAddPictures } from './use-add-pictures'
 import { useDesk } from './use-desk'
 import { usePicture } from './use-picture'
+import { useReading } from './use-reading'
 
 const store = useJob()
 const chosen = ref<string | null>(store.job!.pictures[0]?.id ?? null)
@@ -21,8 +23,11 @@ const current = computed(() =>
 const open = usePicture(current)
 const pair = usePicture(computed(() => open.picture.value?.pair ?? null))
 const desk = useDesk(open)
-const { report, fromInput, fromDrop, fromPaste } = useAddPictures(id => {
+const reading = useReading(open, desk)
+const { report, fromInput, fromDrop, fromPaste } = useAddPictures(async id => {
   chosen.value = id
+  await nextTick()
+  void reading.card(true)
 })
 useEventListener(document, 'paste', event => {
   if (!typingNow(event as unknown as KeyboardEvent)) fromPaste(event)
@@ -65,26 +70,27 @@ function remove() {
       </div>
       <p v-if="report" class="wrong" role="alert">{{ report }}</p>
     </header>
-    <nav v-if="store.job!.pictures.length" class="list" aria-label="Pictures">
-      <button
-        v-for="picture in store.job!.pictures"
-        :key="picture.id"
-        type="button"
-        class="plain-button slight"
-        :aria-current="picture.id === current"
-        @click="chosen = picture.id"
-      >
-        {{ picture.name || 'unnamed' }} <span class="quiet small">{{ PICTURE_STAGES[picture.stage] }}</span>
-      </button>
-    </nav>
     <section v-if="open.picture.value" :key="`facts${current}`" class="readings" aria-label="Marked and measured">
-      <PictureFacts :open="open" :desk="desk" />
+      <nav v-if="store.job!.pictures.length" class="list" aria-label="Pictures">
+        <button
+          v-for="picture in store.job!.pictures"
+          :key="picture.id"
+          type="button"
+          class="plain-button slight"
+          :aria-current="picture.id === current"
+          @click="chosen = picture.id"
+        >
+          {{ picture.name || 'unnamed' }} <span class="quiet small">{{ PICTURE_STAGES[picture.stage] }}</span>
+        </button>
+      </nav>
+      <PictureFacts :open="open" :desk="desk" :reading="reading" />
       <button type="button" class="plain-button slight" @click="remove()">Take this picture off the job</button>
     </section>
     <section v-if="open.picture.value" class="piece" :class="{ dropping }" aria-label="The picture">
       <p v-if="open.gone.value" class="wrong">
         The picture itself is not on this bench: what was marked on it is. Bring the job in from its zip.
       </p>
+      <PictureReads :open="open" :desk="desk" :reading="reading" />
       <PictureDesk :key="current ?? ''" :open="open" :desk="desk" />
       <figure v-if="pair.picture.value && pair.address.value" class="pair">
         <img :src="pair.address.value" :alt="pair.picture.value.name" />
@@ -101,10 +107,9 @@ function remove() {
 .station {
   display: grid;
   grid-template-columns: 300px minmax(0, 1fr);
-  grid-template-rows: auto auto 1fr;
+  grid-template-rows: auto 1fr;
 }
-header,
-.list {
+header {
   grid-column: 1 / -1;
   padding: 10px 24px;
 }
@@ -112,7 +117,7 @@ header,
   display: flex;
   gap: 6px;
   flex-wrap: wrap;
-  padding-top: 0;
+  margin-bottom: 14px;
 }
 .list [aria-current='true'] {
   border-color: var(--soot);
@@ -157,8 +162,7 @@ h1 {
     display: flex;
     flex-direction: column;
   }
-  header,
-  .list {
+  header {
     padding: 8px 16px;
   }
   .readings {

@@ -1,4 +1,4 @@
-import type { PhotoMeasure } from '#core/groove/photo'
+import type { PhotoMeasure } from '#core/photo/measure'
 import type { Picture } from '#core/job/picture.schema'
 import { knownOf } from '#core/plan/pictures'
 import { coreWorker } from '~/composables/core-worker'

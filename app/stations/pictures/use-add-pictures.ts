@@ -26,7 +26,7 @@ async function fitted(
 }
 
 /** Pictures into the open job, from a file, the camera, the clipboard or a drop. */
-export function useAddPictures(added: (id: string) => void) {
+export function useAddPictures(added: (id: string) => unknown) {
   const store = useJob()
   const report = ref<string | null>(null)
 

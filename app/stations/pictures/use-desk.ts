@@ -1,5 +1,6 @@
-import { computed, ref, watch } from 'vue'
-import type { Pixel } from '#core/job/picture.schema'
+import { computed, ref, shallowRef, watch } from 'vue'
+import type { Pixel, Trace, TraceKind } from '#core/job/picture.schema'
+import type { Line } from '#core/photo/ridge'
 import type { OpenPicture } from './use-picture'
 
 /** What a tap puts down. */
@@ -32,6 +33,10 @@ export function useDesk(open: OpenPicture) {
   const zoom = ref(1)
   const middle = ref<Pixel>([0, 0])
   const picture = open.picture
+  /** Whether a tap along a crack draws the way of the line to it, and what the line looks like. */
+  const follows = ref(true)
+  const line = ref<Line>('dark')
+  const follower = shallowRef<((trace: Trace, to: Pixel) => void) | null>(null)
 
   watch(
     () => picture.value?.id,
@@ -95,11 +100,15 @@ export function useDesk(open: OpenPicture) {
     } else {
       let trace = now.traces.find(entry => entry.id === traceId.value)
       if (!trace) trace = startTrace('crack')
+      if (follows.value && follower.value && trace.kind === 'crack' && trace.px.length > 0) {
+        follower.value(trace, px)
+        return
+      }
       open.edit(['traces', picture.value!.traces.findIndex(entry => entry.id === trace.id), 'px'], [...trace.px, px])
       selected.value = { list: 'trace', of: trace.id, n: trace.px.length }
     }
   }
-  function startTrace(kind: 'crack' | 'hole' | 'edge' | 'outline') {
+  function startTrace(kind: TraceKind) {
     const trace = { id: crypto.randomUUID(), kind, name: '', px: [] as Pixel[] }
     open.edit(['traces'], [...picture.value!.traces, trace])
     traceId.value = trace.id
@@ -193,6 +202,9 @@ export function useDesk(open: OpenPicture) {
 
   return {
     svg,
+    follows,
+    line,
+    follower,
     chooseTrace,
     tool,
     traceId,

@@ -1,6 +1,6 @@
 import { computed, onBeforeUnmount, ref, shallowRef, watch, type Ref } from 'vue'
-import type { PhotoMeasure } from '#core/groove/photo'
-import type { Picture, Trace } from '#core/job/picture.schema'
+import type { PhotoMeasure } from '#core/photo/measure'
+import { isOpenTrace, type Picture, type Trace } from '#core/job/picture.schema'
 import { knownOf } from '#core/plan/pictures'
 import { coreWorker } from '~/composables/core-worker'
 import { heldFile } from '~/db/files'
@@ -46,7 +46,7 @@ export function usePicture(id: Ref<string | null>) {
           if ('wants' in known) return { trace, measure: null, reason: `the scale wants ${known.wants}` }
           const asked = await coreWorker().ask('photo.measure', {
             known: known.known,
-            trace: trace.kind === 'crack' ? trace.px : [...trace.px, trace.px[0]!],
+            trace: isOpenTrace(trace.kind) ? trace.px : [...trace.px, trace.px[0]!],
           })
           return asked.ok
             ? { trace, measure: asked.answer as PhotoMeasure, reason: null }

@@ -1,5 +1,5 @@
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { Point } from '#core/groove/photo'
+import type { Point } from '#core/photo/point'
 import type { PageName } from '#core/groove/template-pdf'
 import type { Picture } from '#core/job/picture.schema'
 import { download, fileName } from '~/composables/use-files'

@@ -6,7 +6,7 @@ import ThreadMap from './ThreadMap.vue'
 import { useThreads } from './use-threads'
 
 const settings = useSettings()
-const { side, region, typed, picked, found, sizes, reason, measured, points, pitchMm } = useThreads()
+const { side, region, typed, picked, found, sizes, reason, measured, points, pitchMm } = useThreads(useRoute().query)
 const best = computed(() => found.value?.ranked[0] ?? null)
 async function saveCombs() {
   const { combPdf } = await import('#core/thread/comb-pdf')

@@ -7,12 +7,28 @@ import { readPitchMm, type Identified } from '#core/thread/identify'
 import { coreWorker } from '~/composables/core-worker'
 import { useSettings } from '~/stores/settings'
 
+/** What was measured elsewhere, a picture say, as the page's address carries it. */
+export interface ThreadReadings {
+  diameter?: unknown
+  pitch?: unknown
+  flank?: unknown
+  error?: unknown
+}
+const LONGEST_READING = 40
+
 /** A thread in the hand: what was measured, what it may be, and the sizes of the one picked. */
-export function useThreads() {
+export function useThreads(brought: ThreadReadings = {}) {
   const settings = useSettings()
   const side = ref<'male' | 'female'>('male')
   const region = ref<'any' | 'metric' | 'inch' | 'hydraulic'>('any')
-  const typed = ref({ diameter: '', pitch: '', flank: '', taper: '', error: '0.1 mm' })
+  const words = (value: unknown, usual = '') => (typeof value === 'string' ? value.slice(0, LONGEST_READING) : usual)
+  const typed = ref({
+    diameter: words(brought.diameter),
+    pitch: words(brought.pitch),
+    flank: words(brought.flank),
+    taper: '',
+    error: words(brought.error, '0.1 mm'),
+  })
   const picked = ref<string | null>(null)
   const found = shallowRef<Identified | null>(null)
   const sizes = shallowRef<ThreadDims | null>(null)

@@ -3,8 +3,9 @@ import { tooMuchJson } from '../../../core/ask/depth'
 import { readLimited } from '../../limits/read-body'
 import { askApart } from '../../pool/ask'
 
-/** Largest question body, bytes. */
+/** Largest question body, bytes; a picture comes as the text of its file. */
 const LARGEST_BODY = 1024 * 1024
+const LARGEST_PICTURE = 24 * LARGEST_BODY
 /** More values than the largest question takes. */
 const MOST_VALUES = 400_000
 const STATUS = { 'invalid-input': 422, 'no-answer': 409, 'unknown-question': 404, fault: 500 } as const
@@ -20,8 +21,9 @@ export default defineEventHandler(async event => {
     setResponseStatus(event, status)
     return { error: { kind: 'no-answer', reason } }
   }
-  const body = await readLimited(event, LARGEST_BODY)
-  if (body === null) return invalid('the body is larger than 1 MB', 413)
+  const largest = name.startsWith('photo.') && name !== 'photo.measure' ? LARGEST_PICTURE : LARGEST_BODY
+  const body = await readLimited(event, largest)
+  if (body === null) return invalid(`the body is larger than ${largest / LARGEST_BODY} MB`, 413)
   const tooMuch = tooMuchJson(body, MOST_VALUES)
   if (tooMuch) return invalid(`the body is too much: ${tooMuch}`)
   let input: unknown = {}

@@ -1,7 +1,7 @@
 import { Matrix, SingularValueDecomposition, solve } from 'ml-matrix'
 import { NoAnswer, type Step } from '../ask/question'
+import type { Point } from './point'
 
-export type Point = readonly [x: number, y: number]
 export interface Known {
   readonly px: Point
   readonly mm: Point

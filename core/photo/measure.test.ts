@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { NoAnswer } from '../ask/question'
 import { questions } from '../questions'
-import { measurePhoto, type Known, type Point } from './photo'
+import { measurePhoto, type Known } from './measure'
+import type { Point } from './point'
 
 /** A made camera: the part's plane seen at a slant, in pixels. */
 const camera =

@@ -1,0 +1,69 @@
+import { expose } from 'comlink'
+import { NoAnswer } from '#core/ask/question'
+import { readBlue, type Blued } from '#core/photo/blue'
+import { findCard, type CardLook } from '#core/photo/card/find'
+import { greyOf } from '#core/photo/grey'
+import { outlineOf, type Outlined } from '#core/photo/outline'
+import type { Picture } from '#core/photo/picture'
+import type { Point } from '#core/photo/point'
+import type { Line } from '#core/photo/ridge'
+import { measureThread, type ThreadSeen } from '#core/photo/thread/measure'
+import { traceLine, type Traced } from '#core/photo/trace'
+
+export type Read<Value> = { ok: true; value: Value } | { ok: false; reason: string }
+
+/** The picture read last, laid out in its points. */
+let held: { id: string; picture: Picture } | null = null
+
+async function pictureOf(id: string, file: Blob): Promise<Picture> {
+  if (held?.id === id) return held.picture
+  const bitmap = await createImageBitmap(file)
+  const canvas = new OffscreenCanvas(bitmap.width, bitmap.height)
+  const context = canvas.getContext('2d', { willReadFrequently: true })!
+  context.drawImage(bitmap, 0, 0)
+  const { width, height, data } = context.getImageData(0, 0, bitmap.width, bitmap.height)
+  bitmap.close()
+  held = { id, picture: { wide: width, high: height, rgba: data } }
+  return held.picture
+}
+
+async function told<Value>(id: string, file: Blob, read: (picture: Picture) => Value): Promise<Read<Value>> {
+  let picture: Picture
+  try {
+    picture = await pictureOf(id, file)
+  } catch {
+    return { ok: false, reason: 'this browser can’t read the picture' }
+  }
+  try {
+    return { ok: true, value: read(picture) }
+  } catch (error) {
+    if (error instanceof NoAnswer) return { ok: false, reason: error.message }
+    throw error
+  }
+}
+
+/** What is read off a picture, away from the screen; nothing leaves the device. */
+const photoWorker = {
+  card: (id: string, file: Blob): Promise<Read<CardLook>> => told(id, file, picture => findCard(greyOf(picture))),
+  trace: (id: string, file: Blob, points: Point[], line: Line): Promise<Read<Traced>> =>
+    told(id, file, picture => traceLine(picture, points, line)),
+  outline: (id: string, file: Blob): Promise<Read<Omit<Outlined, 'mask'>>> =>
+    told(id, file, picture => {
+      const found = outlineOf(picture)
+      if (!found) throw new NoAnswer('nothing stands off a plain ground here: lay it on a sheet of one colour')
+      const { outer, holes, share } = found
+      return { outer, holes, share }
+    }),
+  blue: (id: string, file: Blob, outline: Point[] | undefined): Promise<Read<Omit<Blued, 'bears'>>> =>
+    told(id, file, picture => {
+      const { bears: _, ...seen } = readBlue(picture, outline)
+      return seen
+    }),
+  thread: (id: string, file: Blob, axis: [Point, Point], mmPerPx: number): Promise<Read<ThreadSeen>> =>
+    told(id, file, picture => measureThread(greyOf(picture), axis, mmPerPx)),
+  forget: (): void => {
+    held = null
+  },
+}
+export type PhotoWorker = typeof photoWorker
+expose(photoWorker)

@@ -1,0 +1,67 @@
+/** Made cracks on made grounds, their length known. */
+import { seeded } from '../metal/identify/measure'
+import type { Scene } from './camera.fixture'
+import type { Point } from './point'
+
+export const GROUNDS = ['ground', 'casting', 'dye'] as const
+export type Ground = (typeof GROUNDS)[number]
+
+/** A crack as a broken line between two points: each middle put off to one side, finer and finer. */
+export function crackBetween(from: Point, to: Point, rough: number, seed: number, depth = 4): Point[] {
+  const random = seeded(seed)
+  let line: Point[] = [from, to]
+  for (let level = 0; level < depth; level++)
+    line = line.flatMap((a, n): Point[] => {
+      const b = line[n + 1]
+      if (!b) return [a]
+      const off = rough * (random() - 0.5)
+      return [a, [(a[0] + b[0]) / 2 - off * (b[1] - a[1]), (a[1] + b[1]) / 2 + off * (b[0] - a[0])]]
+    })
+  return line
+}
+
+export const lengthOf = (line: readonly Point[]) =>
+  line.slice(1).reduce((sum, [x, y], n) => sum + Math.hypot(x - line[n]![0], y - line[n]![1]), 0)
+
+const toPiece = ([x, y]: Point, a: Point, b: Point) => {
+  const [dx, dy] = [b[0] - a[0], b[1] - a[1]]
+  const t = Math.max(0, Math.min(1, ((x - a[0]) * dx + (y - a[1]) * dy) / (dx * dx + dy * dy || 1)))
+  return Math.hypot(x - a[0] - t * dx, y - a[1] - t * dy)
+}
+
+/** Smooth noise from 0 to 1 with features of about a millimetre over `fine`. */
+export function grain(seed: number): (x: number, y: number) => number {
+  const random = seeded(seed)
+  const SIDE = 64
+  const table = Float32Array.from({ length: SIDE * SIDE }, random)
+  const at = (i: number, j: number) => table[(((j % SIDE) + SIDE) % SIDE) * SIDE + (((i % SIDE) + SIDE) % SIDE)]!
+  return (x, y) => {
+    const [i, j] = [Math.floor(x), Math.floor(y)]
+    const [a, b] = [x - i, y - j]
+    return (at(i, j) * (1 - a) + at(i + 1, j) * a) * (1 - b) + (at(i, j + 1) * (1 - a) + at(i + 1, j + 1) * a) * b
+  }
+}
+
+/** A crack of a width and depth of tone on ground metal, a rough casting, or bled out red on white developer. */
+export function crackScene(line: readonly Point[], wideMm: number, ground: Ground, seed: number, depth = 0.35): Scene {
+  const noise = grain(seed)
+  const [left, right] = [Math.min(...line.map(p => p[0])) - wideMm, Math.max(...line.map(p => p[0])) + wideMm]
+  const [top, bottom] = [Math.min(...line.map(p => p[1])) - wideMm, Math.max(...line.map(p => p[1])) + wideMm]
+  return (x, y) => {
+    const near =
+      x < left || x > right || y < top || y > bottom
+        ? Infinity
+        : line.slice(1).reduce((least, b, n) => Math.min(least, toPiece([x, y], line[n]!, b)), Infinity)
+    const on = near <= wideMm / 2
+    if (ground === 'dye') {
+      const paper = 0.88 + 0.06 * noise(x * 1.3, y * 1.3)
+      return on ? [0.72, 0.12, 0.16] : [paper, paper, paper]
+    }
+    const metal =
+      ground === 'ground'
+        ? 0.55 + 0.12 * noise(x * 0.4, y * 6) + 0.05 * noise(x * 5, y * 5)
+        : 0.4 + 0.16 * noise(x * 1.1, y * 1.1) + 0.08 * noise(x * 3.1 + 9, y * 3.1)
+    const tone = on ? metal * depth : metal
+    return [tone, tone, tone * 1.03]
+  }
+}
