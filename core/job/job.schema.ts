@@ -382,6 +382,24 @@ export const kitSchema = z.strictObject({
     )
     .max(60)
     .default([]),
+  /** Runs at the puddle trainer, the latest last: what came of each. */
+  trained: z
+    .array(
+      z.strictObject({
+        id,
+        lesson: z.string().min(1).max(40),
+        at: moment,
+        met: between(0, 20),
+        of: between(1, 20),
+        seconds: between(0, 600),
+        wetted: between(0, 2000),
+        dips: between(0, 2000),
+        specks: between(0, 1e5),
+        addedG: between(0, 1e4),
+      }),
+    )
+    .max(300)
+    .default([]),
   torches: z
     .array(
       z.strictObject({

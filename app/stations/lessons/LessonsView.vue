@@ -33,6 +33,9 @@ const learnt = computed(() => shop.kit.learnt)
     <h1 v-else-if="lessons">Nothing is handed over yet: lessons begin with the first finished job.</h1>
     <h1 v-else>{{ trouble ? 'No lessons' : 'Reading your records…' }}</h1>
     <p v-if="trouble" role="alert" class="wrong">{{ trouble }}</p>
+    <p>
+      <NuxtLink to="/puddle" class="plain-button" data-testid="to-puddle">Train the hand: the puddle</NuxtLink>
+    </p>
 
     <template v-if="lessons?.learnt.length">
       <h2>Taken over planned</h2>

@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { format } from 'date-fns'
 import { onKeyStroke } from '@vueuse/core'
 import { SEEN_IN_PUDDLE } from '#core/job/words.table'
+import { LESSON_FOR } from '#core/puddle/trainer/lesson-for.table'
 import { typingNow } from '~/composables/typing'
 import { useSettings } from '~/stores/settings'
 import { usePuddleLog } from './use-puddle-log'
@@ -74,7 +75,13 @@ onKeyStroke('l', event => {
           <td class="figure small">{{ format(new Date(entry.at), 'HH:mm:ss') }}</td>
           <td class="num">{{ entry.pass }}</td>
           <td>
-            {{ SEEN_IN_PUDDLE[entry.saw].name }}<br /><span class="figure small quiet"
+            {{ SEEN_IN_PUDDLE[entry.saw].name }}
+            <NuxtLink
+              v-if="LESSON_FOR[entry.saw]"
+              class="small"
+              :to="{ path: `/job/${route.params.id}/puddle`, query: { lesson: LESSON_FOR[entry.saw] } }"
+              >its lesson</NuxtLink
+            ><br /><span class="figure small quiet"
               >{{ entry.settings
               }}{{ entry.temperatureC === undefined ? '' : `, ${settings.text(entry.temperatureC, 'c')}`
               }}{{ entry.picture ? ', picture' : '' }}</span

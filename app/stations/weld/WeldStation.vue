@@ -93,6 +93,9 @@ const names = (table: Readonly<Record<string, { name: string }>>) =>
       </template>
     </template>
     <template #piece="{ working }">
+      <NuxtLink class="plain-button slight" :to="`/job/${store.job!.id}/puddle`" data-testid="to-puddle"
+        >Try it on the trainer first</NuxtLink
+      >
       <NuxtLink class="plain-button slight" :to="`/job/${store.job!.id}/pull`" data-testid="to-pull-bench"
         >Pull bench: what the weld does to what may not move</NuxtLink
       >

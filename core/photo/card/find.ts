@@ -6,6 +6,7 @@ import type { Point } from '../point'
 import { findCode } from './codes'
 import { CARDS, cardLeaf, type CardId, type CardLeaf } from './layout'
 import { seeMark, type SeenMark } from './mark'
+import { settleCode } from './settle'
 
 export interface FoundLeaf {
   card: CardId
@@ -35,7 +36,7 @@ const MOST = { bowShare: 0.001, lengthPct: 1, tiltDeg: 65 }
 const LEAST_MARKS = 8
 const LEAST_FOR_BOW = 24
 /** Of the marks seen, at least this share must lie in one plane. */
-const LEAST_AGREED = 0.75
+const LEAST_AGREED = 0.55
 /** What a mark is found to at best, px. */
 const MARK_PX = 0.05
 const MOST_KNOWN = 40
@@ -194,7 +195,8 @@ export function findCard(grey: Grey): CardLook {
     if (!code) break
     const leaf = cardLeaf(code.card, code.leaf)
     const place = leaf.codes[code.corner]!
-    const start = fitHomography(place.cornersMm.map((from, n) => ({ from, to: code.cornersPx[n]! })))
+    const settled = settleCode(left, place.text, code.cornersPx)
+    const start = fitHomography(place.cornersMm.map((from, n) => ({ from, to: settled[n]! })))
     const middle: Point = [
       (place.cornersMm[0]![0] + place.cornersMm[2]![0]) / 2,
       (place.cornersMm[0]![1] + place.cornersMm[2]![1]) / 2,

@@ -27,6 +27,8 @@ const FILM_WMM2K = 10e-6
 const EMISSIVITY = 0.2
 const AIR_C = 20
 const AIR_K4 = (AIR_C + KELVIN) ** 4
+/** Through and wider than this many times its thickness, it falls out; with something behind it, twice. Judgement. */
+export const FALLS_WIDE = 1
 /** Gaussian reaches no further than this many of its radii. */
 const REACH = 2.2
 
@@ -40,6 +42,19 @@ export interface Spot {
   yMm: number
 }
 
+/** What makes a plate more than a plate. */
+export interface Form {
+  /** How high the metal stands at a place, mm, at most the plate's thickness; 0, there is none. */
+  heightMm?: (xMm: number, yMm: number) => number
+  /** Room above the plate that rod can fill, mm. */
+  headroomMm?: number
+  /** Heat that goes into what lies behind it for each kelvin, W/(m²·K): copper, well pressed on, some 2000. */
+  backWm2K?: number
+}
+
+/** What became of a dip of rod. */
+export type Dipped = 'wetted' | 'no-puddle' | 'skin' | 'dirty'
+
 /** What of the puddle is to be seen at one moment. */
 export interface Seen {
   widthMm: number
@@ -52,7 +67,8 @@ export interface Seen {
 
 /**
  * A plate under an arc: heat with melting in three ways, oxide and dirt on its skin, and what rod puts on it. Enthalpy
- * method, explicit; the added rod makes the topmost cells heavier, so that energy closes.
+ * method, explicit. The metal stands in columns of cells, of any height at first; rod makes the topmost cell of a
+ * column heavier until there is a cell more, so that energy closes. What is molten right through and wide falls out.
  *
  * Sources: Voller and Cross 1981 for the enthalpy method; Gaussian flux after Pavelic. Left out: flow of the melt (its
  * conductivity is the solid's), surface tension, evaporation.
@@ -66,11 +82,19 @@ export class Pool {
   readonly dy: number
   readonly dz: number
   readonly stepS: number
-  /** Enthalpy of every cell, J/mm³; the top layer is last. */
+  /** Layers of the plate itself; those above are room for rod. */
+  readonly layers: number
+  /** Enthalpy of every cell, J/mm³; layers from the base up. */
   readonly enthalpy: Float64Array
   readonly temperature: Float64Array
   /** How many times a cell's own metal the topmost ones hold. */
   readonly load: Float64Array
+  /** The topmost cell of each column; −1, there is no metal. */
+  readonly top: Int32Array
+  /** How high each column stood at first, mm. */
+  readonly firstMm: Float32Array
+  /** 1 where a cell holds metal. */
+  readonly present: Uint8Array
   readonly oxide: Float32Array
   readonly dirt: Float32Array
   readonly inside: Float32Array
@@ -81,14 +105,17 @@ export class Pool {
   lostJ = 0
   specks = 0
   addedG = 0
+  fallenG = 0
   /** Whether anything was ever molten. */
   began = false
   /** Whether the air takes heat; not, in a check of conduction alone. */
   cools = true
   private readonly gained: Float64Array
   private readonly cellMm3: number
-  private readonly topFirst: number
   private readonly startJ: number
+  private readonly backWmm2K: number
+  /** Every cell holds metal: no joint needs to be asked about. */
+  private whole: boolean
 
   constructor(
     alloy: Alloy,
@@ -97,38 +124,61 @@ export class Pool {
     startC: number,
     dirt: Dirt,
     private readonly enPct: number,
+    { heightMm, headroomMm = 0, backWm2K = FILM_WMM2K * 1e6 }: Form = {},
   ) {
     this.melt = meltOf(alloy)
-    ;[this.nx, this.ny, this.nz] = [plate.xMm, plate.yMm, plate.zMm].map(size =>
+    ;[this.nx, this.ny, this.layers] = [plate.xMm, plate.yMm, plate.zMm].map(size =>
       Math.max(1, Math.round(size / cellMm)),
     ) as [number, number, number]
-    ;[this.dx, this.dy, this.dz] = [plate.xMm / this.nx, plate.yMm / this.ny, plate.zMm / this.nz]
+    ;[this.dx, this.dy, this.dz] = [plate.xMm / this.nx, plate.yMm / this.ny, plate.zMm / this.layers]
+    this.nz = this.layers + Math.ceil(headroomMm / this.dz)
     const { nx, ny, nz, melt } = this
-    const count = nx * ny * nz
+    const layer = nx * ny
+    const count = layer * nz
     this.cellMm3 = this.dx * this.dy * this.dz
-    this.topFirst = nx * ny * (nz - 1)
-    this.enthalpy = new Float64Array(count).fill(enthalpyAt(melt, startC))
-    this.temperature = new Float64Array(count).fill(startC)
+    this.backWmm2K = backWm2K / 1e6
+    this.enthalpy = new Float64Array(count)
+    this.temperature = new Float64Array(count).fill(AIR_C)
+    this.present = new Uint8Array(count)
     this.gained = new Float64Array(count)
-    this.load = new Float64Array(nx * ny).fill(1)
-    this.oxide = new Float32Array(nx * ny).fill(1)
-    this.dirt = new Float32Array(nx * ny).fill(DIRT[dirt].onSkin)
-    this.inside = new Float32Array(nx * ny).fill(DIRT[dirt].inside)
-    this.everSkin = new Uint8Array(nx * ny)
+    this.load = new Float64Array(layer).fill(1)
+    this.top = new Int32Array(layer)
+    this.firstMm = new Float32Array(layer)
+    for (let column = 0; column < layer; column++) {
+      const [x, y] = [((column % nx) + 0.5) * this.dx, (Math.floor(column / nx) + 0.5) * this.dy]
+      const cells = heightMm ? Math.min(this.layers, Math.round(heightMm(x, y) / this.dz)) : this.layers
+      this.top[column] = cells > 0 ? column + (cells - 1) * layer : -1
+      this.firstMm[column] = Math.max(0, cells) * this.dz
+      for (let k = 0; k < cells; k++) {
+        this.present[column + k * layer] = 1
+        this.enthalpy[column + k * layer] = enthalpyAt(melt, startC)
+        this.temperature[column + k * layer] = startC
+      }
+    }
+    this.whole = this.present.every(each => each === 1)
+    this.oxide = new Float32Array(layer).fill(1)
+    this.dirt = new Float32Array(layer).fill(DIRT[dirt].onSkin)
+    this.inside = new Float32Array(layer).fill(DIRT[dirt].inside)
+    this.everSkin = new Uint8Array(layer)
     this.ever = new Uint8Array(count)
     const sum = 1 / this.dx ** 2 + 1 / this.dy ** 2 + 1 / this.dz ** 2
     this.stepS = (STEP_SHARE * melt.solidJ) / (2 * melt.conducts * sum)
     this.startJ = this.storedJ()
   }
 
+  /** Whether something lies behind it that takes more heat than air does. */
+  get backed(): boolean {
+    return this.backWmm2K > FILM_WMM2K
+  }
   get volumeMm3(): number {
     return this.cellMm3
   }
   private storedJ(): number {
-    const [first, volume] = [this.topFirst, this.volumeMm3]
     let sum = 0
-    for (let n = 0; n < this.enthalpy.length; n++)
-      sum += this.enthalpy[n]! * (n >= first ? this.load[n - first]! : 1) * volume
+    for (let n = 0; n < this.enthalpy.length; n++) sum += this.enthalpy[n]! * this.cellMm3
+    this.top.forEach((cell, column) => {
+      if (cell >= 0) sum += this.enthalpy[cell]! * (this.load[column]! - 1) * this.cellMm3
+    })
     return sum
   }
   /** What came in less what went out and what stayed, of what came in, %. */
@@ -146,6 +196,10 @@ export class Pool {
   }
 
   private conduct(seconds: number) {
+    if (!this.whole) {
+      this.conductBetween(seconds)
+      return
+    }
     const { nx, ny, nz, temperature: T, gained } = this
     const carries = this.melt.conducts * seconds
     const gx = carries / this.dx ** 2
@@ -182,30 +236,66 @@ export class Pool {
     }
   }
 
+  /** The same where some cells hold no metal: nothing flows into or out of those. */
+  private conductBetween(seconds: number) {
+    const { nx, ny, nz, temperature: T, gained, present } = this
+    const carries = this.melt.conducts * seconds
+    const [gx, gy, gz] = [carries / this.dx ** 2, carries / this.dy ** 2, carries / this.dz ** 2]
+    const layer = nx * ny
+    gained.fill(0)
+    let n = 0
+    for (let k = 0; k < nz; k++)
+      for (let j = 0; j < ny; j++)
+        for (let i = 0; i < nx; i++, n++) {
+          if (!present[n]) continue
+          const here = T[n]!
+          let sum = gained[n]!
+          if (i + 1 < nx && present[n + 1]) {
+            const flow = gx * (T[n + 1]! - here)
+            sum += flow
+            gained[n + 1] = gained[n + 1]! - flow
+          }
+          if (j + 1 < ny && present[n + nx]) {
+            const flow = gy * (T[n + nx]! - here)
+            sum += flow
+            gained[n + nx] = gained[n + nx]! - flow
+          }
+          if (k + 1 < nz && present[n + layer]) {
+            const flow = gz * (T[n + layer]! - here)
+            sum += flow
+            gained[n + layer] = gained[n + layer]! - flow
+          }
+          gained[n] = sum
+        }
+  }
+
   private lose(seconds: number) {
-    const { nx, ny, nz } = this
+    const { nx, ny, nz, top, present } = this
     const layer = nx * ny
     const [flat, along, across] = [this.dx * this.dy, this.dx * this.dz, this.dy * this.dz]
     for (let n = 0; n < layer; n++) {
-      this.coolCell(n, flat * seconds)
-      this.coolCell(n + layer * (nz - 1), flat * seconds)
+      if (present[n]) this.coolCell(n, flat * seconds, this.backWmm2K)
+      if (top[n]! >= 0) this.coolCell(top[n]!, flat * seconds, FILM_WMM2K)
+    }
+    const side = (cell: number, area: number) => {
+      if (present[cell]) this.coolCell(cell, area * seconds, FILM_WMM2K)
     }
     for (let k = 0; k < nz; k++) {
       for (let j = 0; j < ny; j++) {
-        this.coolCell(k * layer + j * nx, across * seconds)
-        this.coolCell(k * layer + j * nx + nx - 1, across * seconds)
+        side(k * layer + j * nx, across)
+        side(k * layer + j * nx + nx - 1, across)
       }
       for (let i = 0; i < nx; i++) {
-        this.coolCell(k * layer + i, along * seconds)
-        this.coolCell(k * layer + (ny - 1) * nx + i, along * seconds)
+        side(k * layer + i, along)
+        side(k * layer + (ny - 1) * nx + i, along)
       }
     }
   }
-  private coolCell(cell: number, areaSeconds: number) {
+  private coolCell(cell: number, areaSeconds: number, film: number) {
     const C = this.temperature[cell]!
     const kelvin = C + KELVIN
     const square = kelvin * kelvin
-    const lost = (FILM_WMM2K * (C - AIR_C) + EMISSIVITY * SIGMA * (square * square - AIR_K4)) * areaSeconds
+    const lost = (film * (C - AIR_C) + EMISSIVITY * SIGMA * (square * square - AIR_K4)) * areaSeconds
     this.gained[cell] = this.gained[cell]! - lost / this.cellMm3
     this.lostJ += lost
   }
@@ -228,29 +318,33 @@ export class Pool {
       for (let i = i0; i <= i1; i++) {
         const [x, y] = [(i + 0.5) * this.dx - at.xMm, (j + 0.5) * this.dy - at.yMm]
         const share = peak * Math.exp((-2 * (x * x + y * y)) / radiusMm ** 2)
-        this.gained[this.topFirst + i + this.nx * j]! += share / this.dz
+        const cell = this.top[i + this.nx * j]!
+        if (cell < 0) continue
+        this.gained[cell]! += share / this.dz
         this.enteredJ += share * this.dx * this.dy
       }
   }
 
   private settle(seconds: number) {
-    const { enthalpy: h, gained, temperature: T, load, ever } = this
+    const { enthalpy: h, gained, temperature: T, load, ever, top, present } = this
     const { beginsJ, endsJ, solidusC, liquidusC, solidJ, liquidJ } = this.melt
     const span = endsJ - beginsJ
     const half = beginsJ + MELT * span
     const layer = this.nx * this.ny
-    const first = this.topFirst
     const skin = this.dx * this.dy * SPECKS_PER_MM2
-    const up = (COMES_UP_PER_S * seconds) / this.nz
+    const up = (COMES_UP_PER_S * seconds) / this.layers
     const count = h.length
+    let column = -1
     for (let n = 0; n < count; n++) {
-      const top = n >= first
+      if (++column === layer) column = 0
+      if (!present[n]) continue
+      const isTop = top[column] === n
       const before = h[n]!
-      const after = before + (top ? gained[n]! / load[n - first]! : gained[n]!)
+      const after = before + (isTop ? gained[n]! / load[column]! : gained[n]!)
       h[n] = after
       if (after <= beginsJ) {
         T[n] = ZERO_C + after / solidJ
-        if (before > half && top) this.specks += this.dirt[n - first]! * skin
+        if (before > half && isTop) this.specks += this.dirt[column]! * skin
         continue
       }
       T[n] =
@@ -259,23 +353,21 @@ export class Pool {
           : solidusC + ((after - beginsJ) / span) * (liquidusC - solidusC)
       if (after > half) {
         ever[n] = 1
-        const column = n % layer
-        if (top) this.everSkin[column] = 1
+        if (isTop) this.everSkin[column] = 1
         // What oil there is inside comes up out of the melt.
         const rises = up * this.inside[column]!
         this.inside[column]! -= rises
         this.dirt[column] = Math.min(1, this.dirt[column]! + rises)
         this.began = true
-      } else if (before > half && top) this.specks += this.dirt[n - first]! * skin
+      } else if (before > half && isTop) this.specks += this.dirt[column]! * skin
     }
   }
 
   private clean(seconds: number, arc: ArcNow | null, at: Spot) {
-    const { nx, ny, temperature: T, dirt } = this
-    const first = this.topFirst
+    const { nx, ny, temperature: T, dirt, top } = this
     for (let n = 0; n < nx * ny; n++) {
-      if (dirt[n]! < 1e-6) continue
-      const C = T[first + n]!
+      if (dirt[n]! < 1e-6 || top[n]! < 0) continue
+      const C = T[top[n]!]!
       if (C <= BURNS_FROM_C) continue
       const rate = (this.moltenSkin(n) ? FLOATS_PER_S : 0) + (BURNS_PER_S * (C - BURNS_FROM_C)) / 100
       dirt[n] = dirt[n]! * Math.max(0, 1 - rate * seconds)
@@ -291,7 +383,8 @@ export class Pool {
   }
 
   moltenSkin(column: number): boolean {
-    const h = this.enthalpy[this.topFirst + column]!
+    const cell = this.top[column]!
+    const h = cell < 0 ? 0 : this.enthalpy[cell]!
     return h > this.melt.beginsJ && meltedShare(this.melt, h) > MELT
   }
 
@@ -304,28 +397,126 @@ export class Pool {
     return found
   }
 
-  /** One dip of rod into the puddle at a place; tells whether it wetted and ran in. */
-  dip(at: Spot, rodMm: number, fillerDensityGmm3: number, reachMm: number): boolean {
+  /** One dip of rod into the puddle at a place; tells whether it wetted and ran in, or why not. */
+  dip(at: Spot, rodMm: number, fillerDensityGmm3: number, reachMm: number): Dipped {
     const puddle = this.puddleUnder(at, reachMm)
     const mean = (field: Float32Array) => puddle.reduce((sum, n) => sum + field[n]!, 0) / puddle.length
-    if (puddle.length * this.dx * this.dy < rodMm * rodMm) return false
-    if (mean(this.oxide) > WETS_OXIDE || mean(this.dirt) > WETS_DIRT) return false
+    if (puddle.length * this.dx * this.dy < rodMm * rodMm) return 'no-puddle'
+    if (mean(this.dirt) > WETS_DIRT) return 'dirty'
+    if (mean(this.oxide) > WETS_OXIDE) return 'skin'
     const volume = (Math.PI / 4) * rodMm ** 2 * DIP_MM
-    const more = volume / puddle.length / this.volumeMm3
-    for (const column of puddle) {
-      const cell = this.topFirst + column
-      // The cold rod takes its heat out of the puddle: the sum of both stays.
-      this.enthalpy[cell]! *= this.load[column]! / (this.load[column]! + more)
-      this.load[column]! += more
-      this.temperature[cell] = temperatureOf(this.melt, this.enthalpy[cell]!)
-    }
+    for (const { column, more } of this.levelled(puddle, volume / this.volumeMm3)) this.lay(column, more)
     this.addedG += volume * fillerDensityGmm3
-    return true
+    return 'wetted'
   }
 
-  /** How high rod stands on a column, mm. */
+  /** Where so many cells of liquid run on a puddle: into its lowest columns first, and into a gap beside it. */
+  private levelled(puddle: readonly number[], cells: number): { column: number; more: number }[] {
+    const wet = new Set(puddle)
+    for (const column of puddle)
+      for (const next of this.beside(column)) if (this.top[next]! < 0 && this.gapHeld(next)) wet.add(next)
+    const order = [...wet].map(column => ({ column, level: this.level(column) })).sort((a, b) => a.level - b.level)
+    let [left, upTo, level] = [cells, 1, order[0]!.level]
+    while (upTo < order.length && left > (order[upTo]!.level - level) * upTo) {
+      left -= (order[upTo]!.level - level) * upTo
+      level = order[upTo]!.level
+      upTo++
+    }
+    level += left / upTo
+    return order.slice(0, upTo).map(({ column, level: from }) => ({ column, more: level - from }))
+  }
+  /** How many cells of metal a column holds. */
+  private level(column: number): number {
+    const cell = this.top[column]!
+    return cell < 0 ? 0 : (cell - column) / (this.nx * this.ny) + this.load[column]!
+  }
+  /** A gap is bridged by the melt only from metal on two sides of it at least. */
+  private gapHeld(column: number): boolean {
+    return this.beside(column).filter(next => this.top[next]! >= 0).length >= 2
+  }
+  private beside(column: number): number[] {
+    const [i, j] = [column % this.nx, Math.floor(column / this.nx)]
+    return [
+      ...(i > 0 ? [column - 1] : []),
+      ...(i + 1 < this.nx ? [column + 1] : []),
+      ...(j > 0 ? [column - this.nx] : []),
+      ...(j + 1 < this.ny ? [column + this.nx] : []),
+    ]
+  }
+
+  /** So much more cold metal on a column, in cells; what stands a whole cell over becomes one. */
+  private lay(column: number, more: number) {
+    const layer = this.nx * this.ny
+    const begin = (cell: number) => {
+      this.present[cell] = 1
+      this.enthalpy[cell] = 0
+      this.temperature[cell] = ZERO_C
+      this.top[column] = cell
+    }
+    if (this.top[column]! < 0) {
+      begin(column)
+      this.load[column] = 0
+      this.whole = this.present.every(each => each === 1)
+    }
+    const cell = this.top[column]!
+    // The cold rod takes its heat out of the puddle: the sum of both stays.
+    const load = this.load[column]! + more
+    this.enthalpy[cell] = (this.enthalpy[cell]! * this.load[column]!) / load
+    this.temperature[cell] = temperatureOf(this.melt, this.enthalpy[cell]!)
+    this.load[column] = load
+    let now = cell
+    while (this.load[column]! >= 2 && now + layer < this.enthalpy.length) {
+      const over: number = this.load[column]! - 1
+      this.load[column] = 1
+      begin(now + layer)
+      this.enthalpy[now + layer] = this.enthalpy[now]!
+      this.temperature[now + layer] = this.temperature[now]!
+      this.load[column] = over
+      now += layer
+    }
+    this.oxide[column] = Math.min(this.oxide[column]!, WETS_OXIDE / 2)
+  }
+
+  /**
+   * What is molten right through, wider than it is thick, falls out and leaves a hole.
+   * @returns how many columns fell
+   */
+  fall(): number {
+    const layer = this.nx * this.ny
+    const molten: number[] = []
+    for (let column = 0; column < layer; column++) {
+      if (!this.moltenSkin(column)) continue
+      let through = true
+      for (let cell = column; cell <= this.top[column]! && through; cell += layer)
+        through = meltedShare(this.melt, this.enthalpy[cell]!) > MELT
+      if (through) molten.push(column)
+    }
+    if (!molten.length) return 0
+    const wide = Math.sqrt((4 * molten.length * this.dx * this.dy) / Math.PI)
+    const thick = (molten.reduce((sum, column) => sum + this.level(column), 0) / molten.length) * this.dz
+    if (wide <= FALLS_WIDE * thick || (this.backed && wide <= 2 * FALLS_WIDE * thick)) return 0
+    for (const column of molten) {
+      this.fallenG += this.level(column) * this.cellMm3 * this.melt.densityGmm3
+      for (let cell = column; cell <= this.top[column]!; cell += layer) {
+        this.lostJ += this.enthalpy[cell]! * this.cellMm3 * (cell === this.top[column] ? this.load[column]! : 1)
+        this.enthalpy[cell] = 0
+        this.temperature[cell] = AIR_C
+        this.present[cell] = 0
+      }
+      this.top[column] = -1
+      this.load[column] = 1
+    }
+    this.whole = false
+    return molten.length
+  }
+
+  /** How high rod stands on a column, mm over where it stood at first. */
   heightMm(column: number): number {
-    return (this.load[column]! - 1) * this.dz
+    return this.level(column) * this.dz - this.firstMm[column]!
+  }
+  /** How high a column stands, mm over the base. */
+  surfaceMm(column: number): number {
+    return this.level(column) * this.dz
   }
 
   seen(): Seen {
@@ -336,6 +527,7 @@ export class Pool {
     for (let k = 0; k < nz; k++)
       for (let j = 0; j < ny; j++)
         for (let i = 0; i < nx; i++, n++) {
+          if (!this.present[n]) continue
           if (T[n]! > hottest) hottest = T[n]!
           if (h[n]! <= melt.beginsJ || meltedShare(melt, h[n]!) <= MELT) continue
           if (T[n]! > melted) melted = T[n]!
@@ -349,7 +541,7 @@ export class Pool {
     return {
       widthMm: any ? (j1 - j0 + 1) * this.dy : 0,
       lengthMm: any ? (i1 - i0 + 1) * this.dx : 0,
-      depthMm: any ? (nz - deepest) * this.dz : 0,
+      depthMm: any ? Math.max(0, this.layers - deepest) * this.dz : 0,
       peakC: any ? melted : hottest,
       through: any && deepest === 0,
     }

@@ -1,7 +1,7 @@
 import { NoAnswer } from '../../ask/question'
 import type { Alloy } from '../../metal/alloys.table'
 import { handAt, type HandEntry } from './hand'
-import { Pool, type Plate } from './pool'
+import { FALLS_WIDE, Pool, type Plate } from './pool'
 import type { Dirt } from './surface.table'
 
 export interface PuddleGiven {
@@ -47,9 +47,7 @@ const MOST_CELLS = 3e6
 const TOO_MUCH = 'that many cells over that time take minutes here: take larger cells, a smaller plate or less time'
 const SAMPLES = 160
 /** Melt hotter than this boils off its magnesium and zinc and spits. Common practice, no source. */
-const OVERHEATED_C = 1100
-/** Through and wider than this many plate thicknesses, it falls out. Judgement. */
-const FALLS_WIDE = 1
+export const OVERHEATED_C = 1100
 /** An arc that goes out from over this current on a puddle deeper than that leaves a crater. Common practice. */
 const CRATER_A = 40
 const CRATER_DEEP_MM = 1
@@ -111,7 +109,7 @@ export function runPuddle(given: PuddleGiven): PuddleRun {
     const now = handAt(hand, s, enPct)
     pool.step(seconds, now.arc, now)
     while (dipped < dips.length && dips[dipped]! <= s + seconds) {
-      if (pool.dip(now, rodMm, fillerDensity, 2 * (now.arc?.radiusMm ?? 4))) wetted += 1
+      if (pool.dip(now, rodMm, fillerDensity, 2 * (now.arc?.radiusMm ?? 4)) === 'wetted') wetted += 1
       else mark('not-wetted', dips[dipped]!)
       dipped += 1
     }

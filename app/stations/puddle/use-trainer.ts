@@ -1,0 +1,166 @@
+import { wrap } from 'comlink'
+import { computed, onBeforeUnmount, ref, shallowRef, toRaw, type Ref } from 'vue'
+import { FRAME_S, type HandFrame, type MarkAt } from '#core/puddle/trainer/session'
+import type { JobLesson } from '#core/puddle/trainer/this-job'
+import { useShop } from '~/stores/shop'
+import type { Judged, LessonCard, PuddleWorker, Shown } from '~/workers/puddle.worker'
+import { useHand } from './use-hand'
+
+/** Frames sent at once where the screen fell behind; past it the trainer's time goes slower than the wall's. */
+const MOST_FRAMES = 4
+const TRACE_EVERY = 6
+const MOST_TRACE = 600
+const MOST_KEPT = 300
+
+/** A lesson at the torch: begun, run live, judged, played again and kept. */
+export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanvasElement | null>) {
+  const shop = useShop()
+  const worker = new Worker(new URL('../../workers/puddle.worker.ts', import.meta.url), {
+    type: 'module',
+    name: 'puddle',
+  })
+  const puddle = wrap<PuddleWorker>(worker)
+  const lesson = shallowRef<LessonCard | null>(null)
+  const cutCanvas = ref<HTMLCanvasElement | null>(null)
+  const showCut = ref(false)
+  const state = ref<'ready' | 'running' | 'replaying' | 'judged'>('ready')
+  const shown = shallowRef<Omit<Shown, 'plate' | 'cut'> | null>(null)
+  const marks = shallowRef<MarkAt[]>([])
+  const trace = shallowRef<[number, number][]>([])
+  const judged = shallowRef<Judged | null>(null)
+  const hand = useHand(stage, () => lesson.value ?? { wideMm: 60, deepMm: 40 })
+  /** Where the torch of a replay is. */
+  const replayed = shallowRef<HandFrame | null>(null)
+  const earlier = computed(() => shop.kit.trained.filter(run => run.lesson === lesson.value?.id).slice(-5))
+  let which: string | JobLesson = 'puddle'
+  let [waiting, last, frames, loop] = [false, 0, 0, 0]
+
+  function draw(picture: Shown) {
+    for (const [target, painted] of [
+      [canvas.value, picture.plate],
+      [cutCanvas.value, picture.cut],
+    ] as const) {
+      if (!target || !painted) continue
+      if (target.width !== painted.wide || target.height !== painted.high) {
+        target.width = painted.wide
+        target.height = painted.high
+      }
+      target.getContext('2d')!.putImageData(new ImageData(painted.rgba, painted.wide, painted.high), 0, 0)
+    }
+    const { plate: _p, cut: _c, ...rest } = picture
+    shown.value = rest
+    if (rest.newMarks.length) marks.value = [...marks.value, ...rest.newMarks]
+  }
+
+  async function begin(next: string | JobLesson) {
+    cancelAnimationFrame(loop)
+    which = next
+    lesson.value = await puddle.begin(toRaw(next))
+    const [x, y] = lesson.value.way[0]!
+    hand.rest({ xMm: x, yMm: y })
+    marks.value = []
+    trace.value = []
+    judged.value = null
+    replayed.value = null
+    frames = 0
+    state.value = 'ready'
+    draw(await puddle.look(showCut.value))
+  }
+
+  /** Sends what the hand did since the last picture, and shows what came of it. */
+  async function tick(now: number, next: (count: number) => HandFrame[]) {
+    const behind = Math.floor((now - last) / (1000 * FRAME_S))
+    if (behind < 1 || waiting) return
+    last = behind > MOST_FRAMES ? now : last + behind * 1000 * FRAME_S
+    const hands = next(Math.min(MOST_FRAMES, behind))
+    if (!hands.length) {
+      await finish()
+      return
+    }
+    waiting = true
+    draw(await puddle.frames(hands, showCut.value))
+    waiting = false
+    frames += hands.length
+    const torch = hands.at(-1)!
+    replayed.value = state.value === 'replaying' ? torch : null
+    if (frames % TRACE_EVERY < hands.length && torch.a > 0 && trace.value.length < MOST_TRACE)
+      trace.value = [...trace.value, [torch.xMm, torch.yMm]]
+    if (shown.value && lesson.value && shown.value.s >= lesson.value.longestS) await finish()
+  }
+  function run(next: (count: number) => HandFrame[]) {
+    last = performance.now()
+    const step = (now: number) => {
+      if (state.value !== 'running' && state.value !== 'replaying') return
+      void tick(now, next)
+      loop = requestAnimationFrame(step)
+    }
+    loop = requestAnimationFrame(step)
+  }
+
+  async function start() {
+    if (state.value !== 'ready') await begin(which)
+    state.value = 'running'
+    stage.value?.focus({ preventScroll: true })
+    run(count => Array.from({ length: count }, () => hand.frame(FRAME_S)))
+  }
+  async function finish() {
+    if (state.value !== 'running' && state.value !== 'replaying') return
+    const fresh = state.value === 'running'
+    state.value = 'judged'
+    judged.value = await puddle.end()
+    if (fresh) keep(judged.value)
+  }
+  function keep({ outcome, goals }: Judged) {
+    if (!lesson.value || outcome.s < 1) return
+    const run = {
+      id: crypto.randomUUID(),
+      lesson: lesson.value.id,
+      at: new Date().toISOString(),
+      met: goals.filter(goal => goal.met).length,
+      of: goals.length,
+      seconds: Math.round(outcome.s * 10) / 10,
+      wetted: outcome.wetted,
+      dips: outcome.dips,
+      specks: outcome.specks,
+      addedG: Math.round(outcome.addedG * 100) / 100,
+    }
+    const kit = toRaw(shop.kit)
+    void shop.saveKit({ ...kit, trained: [...kit.trained, run].slice(-MOST_KEPT) })
+  }
+  /** The run just judged, frame by frame as it was. */
+  async function playAgain() {
+    const hands = judged.value?.hand
+    if (!hands) return
+    await begin(which)
+    state.value = 'replaying'
+    let at = 0
+    run(count => {
+      const next = hands.slice(at, at + count)
+      at += count
+      return next
+    })
+  }
+
+  onBeforeUnmount(() => {
+    cancelAnimationFrame(loop)
+    worker.terminate()
+  })
+  return {
+    lesson,
+    state,
+    shown,
+    marks,
+    trace,
+    judged,
+    hand,
+    replayed,
+    earlier,
+    showCut,
+    cutCanvas,
+    begin,
+    start,
+    finish,
+    playAgain,
+  }
+}
+export type Trainer = ReturnType<typeof useTrainer>

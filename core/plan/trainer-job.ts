@@ -1,0 +1,34 @@
+import { ROOM_C } from '../arc/least-preheat'
+import { findAlloy } from '../metal/find-alloy'
+import type { Job } from '../job/job.schema'
+import type { JobLesson } from '../puddle/trainer/this-job'
+import type { Dirt } from '../puddle/pool/surface.table'
+import type { JobPlan } from './plan-job'
+
+const DIRT_OF: Record<NonNullable<Job['takeIn']['soak']>, Dirt> = {
+  dry: 'clean',
+  handled: 'handled',
+  oily: 'oily',
+  'oil-soaked': 'oil-soaked',
+}
+
+/** What the trainer needs of a job: alloy, filler, wall, what it is warmed to, dirt; or what is wanted first. */
+export function trainerJob(job: Job, plan: JobPlan): JobLesson | { wants: string } {
+  const alloy = findAlloy(plan.know.data.alloy.name)
+  const wallMm = job.takeIn.wallMm.value
+  if (!alloy) return { wants: 'the alloy' }
+  if (!wallMm) return { wants: 'the wall' }
+  const { warmth } = plan.warm.data
+  const filler = plan.call.data.fillerAlloy
+  return {
+    title: job.title || 'this part',
+    alloy: alloy.name,
+    filler: findAlloy(filler) ? filler : '4043',
+    wallMm,
+    startC: warmth.need === 'none' ? (job.warm.startC.value ?? ROOM_C) : warmth.toC,
+    dirt: job.takeIn.soak ? DIRT_OF[job.takeIn.soak] : 'handled',
+    rodMm: job.open.fillerMm.value ?? 2.4,
+    enPct: plan.weld.data.enPct,
+    mostA: plan.weld.data.machine?.highA ?? null,
+  }
+}

@@ -1,0 +1,84 @@
+import { expect, type Page } from '@playwright/test'
+import { bringDemo, test } from './bench'
+
+async function begin(page: Page, lesson: string) {
+  await page.goto(`/puddle?lesson=${lesson}`)
+  await expect(page.getByTestId('stage')).toBeVisible()
+  await expect(page.getByTestId('goal-fell')).toBeVisible()
+  await page.getByTestId('start').click()
+  await expect(page.getByTestId('finish')).toBeVisible()
+}
+/** Keys go to the plate. */
+const press = (page: Page, key: string) => page.getByTestId('stage').press(key)
+const puddleMm = async (page: Page) =>
+  Number(/puddle\s+([\d.]+)/.exec(await page.getByTestId('live').innerText())?.[1] ?? 0)
+
+test('the first lesson is passed by keys alone: light up, ease off, let up, and it is kept', async ({ page }) => {
+  await begin(page, 'puddle')
+  await press(page, 'Enter')
+  await expect(page.getByTestId('said')).toHaveText('puddle', { timeout: 30_000 })
+  const deadline = Date.now() + 60_000
+  let held = 0
+  while (held < 26 && Date.now() < deadline) {
+    const wide = await puddleMm(page)
+    const pedal = Number(await page.getByTestId('pedal').inputValue())
+    if (wide > 8 && pedal > 70) await press(page, '-')
+    else if (wide < 7 && pedal < 170) await press(page, '+')
+    if (wide >= 6 && wide <= 10) held++
+    await page.waitForTimeout(150)
+    const seconds = Number(/time\s+([\d.]+)/.exec(await page.getByTestId('live').innerText())?.[1] ?? 0)
+    if (seconds > 16) break
+  }
+  await press(page, 's')
+  await page.waitForTimeout(1500)
+  await page.getByTestId('finish').click()
+  await expect(page.getByTestId('goal-width')).toContainText('✓')
+  await expect(page.getByTestId('advice')).toHaveText(/Passed|Ease the pedal/)
+  await expect(page.getByTestId('earlier')).toContainText('of 3')
+  // It plays again, and comes to the same.
+  const got = await page.getByTestId('goal-width').innerText()
+  await page.getByTestId('replay').click()
+  await expect(page.getByTestId('goal-width')).toHaveText(got, { timeout: 60_000 })
+  await page.reload()
+  await expect(page.getByTestId('earlier')).toContainText('of 3')
+})
+
+test('by the pointer: rod on cold metal, an arc put out at once, metal that falls, each by its name', async ({
+  page,
+}) => {
+  await begin(page, 'crater')
+  const box = (await page.getByTestId('stage').boundingBox())!
+  const at = (x: number, y: number) => [box.x + (x / 60) * box.width, box.y + (y / 40) * box.height] as const
+  await page.mouse.move(...at(20, 20))
+  await page.getByTestId('dip').click()
+  await expect(page.getByTestId('said')).toHaveText('rod on metal that was not molten')
+  await page.getByTestId('pedal').fill('220')
+  await page.mouse.move(...at(20, 20))
+  await page.mouse.down()
+  await expect.poll(() => puddleMm(page), { timeout: 30_000 }).toBeGreaterThan(7)
+  await page.waitForTimeout(600)
+  await page.mouse.up()
+  await expect(page.getByTestId('said')).toHaveText(/stopped short/, { timeout: 10_000 })
+  await page.getByTestId('finish').click()
+  await expect(page.getByTestId('goal-crater')).toContainText('stopped short')
+  await expect(page.getByTestId('moments')).toContainText('stopped short: a crater')
+
+  await page.getByTestId('start').click()
+  await page.getByTestId('pedal').fill('300')
+  await page.getByTestId('arc-on').click()
+  await expect(page.getByTestId('said')).toHaveText(/fell out|spits|right through/, { timeout: 30_000 })
+  await expect.poll(async () => page.getByTestId('said').innerText(), { timeout: 40_000 }).toMatch(/fell out/)
+  await page.getByTestId('finish').click()
+  await expect(page.getByTestId('goal-fell')).toContainText('✗')
+  await expect(page.getByTestId('advice')).toContainText('Less current')
+})
+
+test('a job is trained on in its own metal, from Weld and from its log', async ({ page }) => {
+  await bringDemo(page)
+  await page.goto('/job/gearbox-cover/weld')
+  await page.getByTestId('to-puddle').click()
+  await expect(page.getByTestId('lesson')).toContainText('This job')
+  await expect(page.locator('.words')).toContainText(/A356|4043/)
+  await page.getByTestId('start').click()
+  await expect(page.getByTestId('finish')).toBeVisible()
+})
