@@ -31,7 +31,12 @@ const run = <Out>(count: number, trial: (n: number) => Out) => Array.from({ leng
 
 console.log('| what | pictures | good | refused | middle | 95 % under | worst | time |')
 console.log('| --- | --- | --- | --- | --- | --- | --- | --- |')
-if (!process.argv[2]) row('pitch of a thread', run(60, threadTrial), 1, '%')
-if (!process.argv[2]) row('share of blue', run(60, blueTrial), 3, 'points')
-if (!process.argv[2]) row('length of a crack, two clicks', run(100, traceTrial), 2, '%')
-row('lengths by the card', run(200, cardTrial), 1, '%')
+const ROWS: Record<string, () => void> = {
+  thread: () => row('pitch of a thread', run(60, threadTrial), 1, '%'),
+  blue: () => row('share of blue', run(60, blueTrial), 3, 'points'),
+  trace: () => row('length of a crack, two clicks', run(100, traceTrial), 2, '%'),
+  card: () => row('lengths by the card', run(200, cardTrial), 1, '%'),
+}
+// All of them, or those named.
+const named = process.argv.slice(2)
+for (const [name, print] of Object.entries(ROWS)) if (!named.length || named.includes(name)) print()

@@ -26,7 +26,7 @@ const VIEWS: readonly (readonly [name: string, path: string])[] = [
   ['threads', '/threads'],
   ['lessons', '/lessons'],
   ['shape', '/job/gearbox-cover/shape'],
-  ['pull', '/job/gearbox-cover/pull'],
+  ['puddle', '/puddle?lesson=feed'],
 ]
 
 mkdirSync(OUT, { recursive: true })
@@ -50,9 +50,18 @@ try {
       await page.getByTestId('to-marks').click()
       await page.getByTestId('turn-part').click()
     }
-    if (name === 'pull') {
-      await page.getByTestId('run-pull').click()
-      await page.getByTestId('pulled').waitFor({ timeout: 120_000 })
+    if (name === 'puddle') {
+      await page.getByTestId('start').click()
+      const box = (await page.getByTestId('stage').boundingBox())!
+      const to = (xMm: number) => page.mouse.move(box.x + (xMm / 60) * box.width, box.y + box.height / 2)
+      await to(14)
+      await page.mouse.down()
+      await page.waitForTimeout(2200)
+      for (let xMm = 15; xMm < 34; xMm++) {
+        await to(xMm)
+        if (xMm % 2) await page.keyboard.press('Space')
+        await page.waitForTimeout(220)
+      }
     }
     if (name === 'threads') {
       await page.getByTestId('thread-diameter').fill('13.1 mm')
