@@ -41,6 +41,11 @@ async function choose() {
 }
 onMounted(choose)
 watch(chosen, choose)
+/** Keys go to the plate again once the button has done its work. */
+function toggleArc() {
+  hand.toggle()
+  stage.value?.focus({ preventScroll: true })
+}
 function goOn() {
   chosen.value = nextLesson.value!
 }
@@ -80,30 +85,6 @@ function goOn() {
       <p v-if="judged" class="advice" role="status" data-testid="advice">
         {{ passed ? 'Passed.' : judged.advice }}
       </p>
-      <div class="row">
-        <button
-          v-if="state !== 'running'"
-          type="button"
-          class="plain-button strong"
-          data-testid="start"
-          @click="trainer.start()"
-        >
-          {{ state === 'judged' ? 'Again' : 'Begin' }}
-        </button>
-        <button v-else type="button" class="plain-button strong" data-testid="finish" @click="trainer.finish()">
-          Done: judge it
-        </button>
-        <button
-          v-if="state === 'judged'"
-          type="button"
-          class="plain-button"
-          data-testid="replay"
-          @click="trainer.playAgain()"
-        >
-          Play it again
-        </button>
-        <button v-if="passed && nextLesson" type="button" class="plain-button" @click="goOn()">Next lesson</button>
-      </div>
       <table v-if="earlier.length" class="small" data-testid="earlier">
         <caption>
           Runs before
@@ -177,6 +158,30 @@ function goOn() {
       <div v-show="showCut" class="cut">
         <canvas ref="cutCanvas" aria-label="The plate cut along the way under the torch" />
       </div>
+      <div class="row go">
+        <button
+          v-if="state !== 'running'"
+          type="button"
+          class="plain-button strong"
+          data-testid="start"
+          @click="trainer.start()"
+        >
+          {{ state === 'judged' ? 'Again' : 'Begin' }}
+        </button>
+        <button v-else type="button" class="plain-button strong" data-testid="finish" @click="trainer.finish()">
+          Done: judge it
+        </button>
+        <button
+          v-if="state === 'judged'"
+          type="button"
+          class="plain-button"
+          data-testid="replay"
+          @click="trainer.playAgain()"
+        >
+          Play it again
+        </button>
+        <button v-if="passed && nextLesson" type="button" class="plain-button" @click="goOn()">Next lesson</button>
+      </div>
       <div class="row hands">
         <label class="pedal">
           <span class="small">pedal gives</span>
@@ -189,7 +194,7 @@ function goOn() {
           <b class="figure">{{ settings.text(arcMm, 'mm') }}</b>
         </label>
         <button type="button" class="plain-button" data-testid="dip" @click="hand.dip()">Dip the rod</button>
-        <button type="button" class="plain-button" :aria-pressed="on" data-testid="arc-on" @click="hand.toggle()">
+        <button type="button" class="plain-button" :aria-pressed="on" data-testid="arc-on" @click="toggleArc()">
           {{ on ? 'Arc off' : 'Arc on' }}
         </button>
         <button type="button" class="plain-button slight" data-testid="let-up" @click="hand.letUp()">
@@ -350,11 +355,15 @@ caption {
 }
 .cut {
   background: #0b0b0d;
-  margin-top: 4px;
+  max-width: calc(56vh * 1.5);
+  margin: 4px auto 0;
 }
 .cut canvas {
   width: 100%;
   display: block;
+}
+.go {
+  margin-top: 10px;
 }
 .hands {
   flex-wrap: wrap;
