@@ -76,6 +76,8 @@ test('the blue on a face is counted, in its outline found by itself, and stays w
   await page.reload()
   await page.getByRole('button', { name: 'blue.png before' }).click()
   await expect(page.getByTestId('blue-seen')).toContainText(`${share} %`)
+  await page.goto('/job/gearbox-cover/rebuild')
+  await expect(page.getByTestId('blued-faces')).toContainText(`${share} ±`)
 })
 
 test('a thread is read along an axis and taken to the thread bench', async ({ page }) => {
@@ -110,4 +112,11 @@ test('a picture without a card says so, and the card prints', async ({ page }) =
   const waits = page.waitForEvent('download')
   await page.getByTestId('card-pdf').click()
   expect((await waits).suggestedFilename()).toBe('scale-card-M.pdf')
+})
+
+test('tags for the open jobs go out as a sheet', async ({ page }) => {
+  await bringDemo(page)
+  const waits = page.waitForEvent('download')
+  await page.getByTestId('labels').click()
+  expect((await waits).suggestedFilename()).toBe('labels.pdf')
 })

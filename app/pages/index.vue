@@ -5,6 +5,7 @@ import { STATION_IDS, STATION_NAMES } from '#core/job/stations.table'
 import { findCards, likeCards, type Card } from '#core/job/card'
 import { refusalWords } from '~/composables/refusal'
 import { useFiles } from '~/composables/use-files'
+import { printLabels } from '~/composables/use-labels'
 import { useStorage } from '~/composables/use-storage'
 import { db } from '~/db/database'
 import { useShop } from '~/stores/shop'
@@ -249,6 +250,16 @@ watch(() => route.query.find, focusFind)
         @click="files.saveTables()"
       >
         Jobs and log as CSV
+      </button>
+      <button
+        type="button"
+        class="plain-button slight"
+        :disabled="!found.some(card => card.handedAt === null)"
+        title="A tag for each open job found above; scanning its code opens the job here"
+        data-testid="labels"
+        @click="printLabels(found)"
+      >
+        Labels to print
       </button>
       <label class="plain-button"
         >Bring a file in<input

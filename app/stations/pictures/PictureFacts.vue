@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { isOpenTrace, PICTURE_STAGES, TRACE_KINDS } from '#core/job/picture.schema'
+import { evenWords } from '#core/photo/even'
 import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'
 import WordsField from '~/bench/WordsField.vue'
@@ -130,8 +131,7 @@ const takeOff = (n: number) =>
       <p data-testid="blue-seen">
         <b class="figure">{{ picture.blue.sharePct.toFixed(0) }} %</b> ± {{ picture.blue.uncertaintyPct.toFixed(0) }} of
         the face bears, in {{ picture.blue.patches.length }}
-        {{ picture.blue.patches.length === 1 ? 'patch' : 'patches' }};
-        {{ picture.blue.even > 0.6 ? 'evenly' : picture.blue.even > 0.35 ? 'unevenly' : 'in one part of it only' }}.
+        {{ picture.blue.patches.length === 1 ? 'patch' : 'patches' }}; {{ evenWords(picture.blue.even) }}.
       </p>
     </template>
 

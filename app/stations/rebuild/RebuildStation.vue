@@ -11,6 +11,7 @@ import WordsField from '~/bench/WordsField.vue'
 import BossSection from './BossSection.vue'
 import BossWays from './BossWays.vue'
 import FaceMap from './FaceMap.vue'
+import BluedFaces from './BluedFaces.vue'
 import FacePiece from './FacePiece.vue'
 import FaceReadings from './FaceReadings.vue'
 import FinishPiece from './FinishPiece.vue'
@@ -117,10 +118,10 @@ const cold = Object.fromEntries(Object.entries(COLD).map(([id, { name }]) => [id
       <template v-else-if="view === 'thread'"><BossSection /><BossWays /></template>
       <template v-else-if="view === 'slug'"><SlugPiece @working="working" /></template>
       <MachiningPiece v-else-if="view === 'list'" />
-      <FaceMap v-else-if="view === 'face'" @working="working" />
+      <template v-else-if="view === 'face'"><FaceMap @working="working" /><BluedFaces /></template>
       <HolesPiece v-else-if="view === 'holes'" @working="working" />
       <template v-else>
-        <FacePiece /><FinishPiece />
+        <FacePiece /><BluedFaces /><FinishPiece />
         <div v-if="store.job!.open.work === 'patch'" class="row">
           <button type="button" class="plain-button slight" @click="saveDxf('patch')">Patch as DXF</button
           ><button type="button" class="plain-button slight" @click="saveSvg('patch')">as SVG</button>

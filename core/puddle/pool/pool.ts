@@ -1,4 +1,5 @@
 import type { ArcNow } from './arc'
+import { levelOut } from './level-out'
 import { enthalpyAt, meltedShare, meltOf, temperatureOf, ZERO_C, type Melt } from './melt'
 import type { Alloy } from '../../metal/alloys.table'
 import {
@@ -415,15 +416,10 @@ export class Pool {
     const wet = new Set(puddle)
     for (const column of puddle)
       for (const next of this.beside(column)) if (this.top[next]! < 0 && this.gapHeld(next)) wet.add(next)
-    const order = [...wet].map(column => ({ column, level: this.level(column) })).sort((a, b) => a.level - b.level)
-    let [left, upTo, level] = [cells, 1, order[0]!.level]
-    while (upTo < order.length && left > (order[upTo]!.level - level) * upTo) {
-      left -= (order[upTo]!.level - level) * upTo
-      level = order[upTo]!.level
-      upTo++
-    }
-    level += left / upTo
-    return order.slice(0, upTo).map(({ column, level: from }) => ({ column, more: level - from }))
+    return levelOut(
+      [...wet].map(column => ({ column, level: this.level(column) })),
+      cells,
+    )
   }
   /** How many cells of metal a column holds. */
   private level(column: number): number {

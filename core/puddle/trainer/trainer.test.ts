@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { levelOut } from '../pool/level-out'
 import { LESSON_FOR } from './lesson-for.table'
 import { advise } from './advice'
 import { LESSONS, lessonById, type Lesson } from './lessons.table'
@@ -70,6 +71,19 @@ describe('a run at the trainer', () => {
     const way: Way = { a: () => 60, seconds: 4 }
     expect(work(bare, way).outcome().fellMm2).toBeGreaterThan(0)
     expect(work(thin, way).outcome().fellMm2).toBe(0)
+  })
+})
+
+describe('liquid metal', () => {
+  it('runs into the lowest columns first and adds up', () => {
+    const standing = [3, 1, 1.5, 6].map((level, column) => ({ column, level }))
+    const shared = levelOut(standing, 2)
+    expect(Object.fromEntries(shared.map(({ column, more }) => [column, more]))).toEqual({
+      1: expect.closeTo(1.25, 9) as number,
+      2: expect.closeTo(0.75, 9) as number,
+    })
+    expect(levelOut(standing, 30).reduce((sum, { more }) => sum + more, 0)).toBeCloseTo(30, 9)
+    expect(levelOut([], 1)).toEqual([])
   })
 })
 

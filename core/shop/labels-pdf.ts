@@ -1,0 +1,94 @@
+import { PDFDocument, StandardFonts, rgb } from 'pdf-lib'
+import encodeQR from 'qr'
+import { MM_PER_INCH } from '../quantity/constants'
+
+/** Points (1/72 in) a millimetre: exact. */
+const PT_PER_MM = 72 / MM_PER_INCH
+const INK = rgb(0, 0, 0)
+const FAINT = rgb(0.7, 0.7, 0.7)
+export const LABEL_PAPERS = { a4: [210, 297], letter: [215.9, 279.4] } as const
+export type LabelPaper = keyof typeof LABEL_PAPERS
+const MARGIN_MM = 10
+/** A tag that ties on or sticks on: room for a hole at its left, a code, three lines. */
+const TAG = { wideMm: 90, highMm: 34, codeMm: 26, holeMm: 5 }
+const LONGEST = 34
+
+export interface Label {
+  title: string
+  customer: string
+  /** Day it is promised for, as it is to be read; empty, none. */
+  due: string
+  /** What scanning it opens. */
+  address: string
+}
+
+const plain = (text: string) =>
+  text
+    .normalize('NFKD')
+    .replace(/[^\x20-\x7e]/g, '')
+    .slice(0, LONGEST)
+
+/** A tag for each part, with its job as a code, cut lines and the place of a tie, on as many sheets as it takes. */
+export async function labelsPdf(labels: readonly Label[], paper: LabelPaper): Promise<Uint8Array> {
+  const [wide, high] = LABEL_PAPERS[paper]
+  const across = Math.floor((wide - 2 * MARGIN_MM) / TAG.wideMm)
+  const down = Math.floor((high - 2 * MARGIN_MM) / TAG.highMm)
+  const document = await PDFDocument.create()
+  document.setTitle('Labels')
+  const [words, bold] = [
+    await document.embedFont(StandardFonts.Helvetica),
+    await document.embedFont(StandardFonts.HelveticaBold),
+  ]
+  labels.forEach((label, n) => {
+    const place = n % (across * down)
+    const page =
+      place === 0
+        ? document.addPage([wide * PT_PER_MM, high * PT_PER_MM])
+        : document.getPage(document.getPageCount() - 1)
+    const left = MARGIN_MM + (place % across) * TAG.wideMm
+    const top = high - MARGIN_MM - Math.floor(place / across) * TAG.highMm
+    page.drawRectangle({
+      x: left * PT_PER_MM,
+      y: (top - TAG.highMm) * PT_PER_MM,
+      width: TAG.wideMm * PT_PER_MM,
+      height: TAG.highMm * PT_PER_MM,
+      borderColor: FAINT,
+      borderWidth: 0.3,
+    })
+    page.drawCircle({
+      x: (left + TAG.holeMm) * PT_PER_MM,
+      y: (top - TAG.highMm / 2) * PT_PER_MM,
+      size: 2 * PT_PER_MM,
+      borderColor: FAINT,
+      borderWidth: 0.3,
+    })
+    const modules = encodeQR(label.address, 'raw', { ecc: 'quartile', border: 1 })
+    const module = TAG.codeMm / modules.length
+    const [codeLeft, codeTop] = [left + 2 * TAG.holeMm, top - (TAG.highMm - TAG.codeMm) / 2]
+    modules.forEach((row, j) => {
+      row.forEach((dark, i) => {
+        if (dark)
+          page.drawRectangle({
+            x: (codeLeft + i * module) * PT_PER_MM,
+            y: (codeTop - (j + 1) * module) * PT_PER_MM,
+            width: module * PT_PER_MM,
+            height: module * PT_PER_MM,
+            color: INK,
+          })
+      })
+    })
+    const x = (codeLeft + TAG.codeMm + 3) * PT_PER_MM
+    const lines = [
+      { text: plain(label.title), font: bold, size: 10 },
+      { text: plain(label.customer), font: words, size: 9 },
+      { text: plain(label.due), font: words, size: 9 },
+    ]
+    lines.forEach(({ text, font, size }, row) => {
+      let shown = text
+      while (shown && font.widthOfTextAtSize(shown, size) > (TAG.wideMm - TAG.codeMm - 17) * PT_PER_MM)
+        shown = shown.slice(0, -1)
+      page.drawText(shown, { x, y: (top - 11 - 7 * row) * PT_PER_MM, size, font, color: INK })
+    })
+  })
+  return document.save({ useObjectStreams: false })
+}
