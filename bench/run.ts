@@ -5,6 +5,7 @@ import { gzipSync } from 'node:zlib'
 import { chromium, type Page } from '@playwright/test'
 import { CHROMIUM, CHROMIUM_ARGS } from '../e2e/chromium'
 import { heat } from './heat'
+import { photos } from './photo'
 import { solids } from './solid'
 import { startServer } from './server'
 import { longLog, shelf } from './shelf'
@@ -155,6 +156,7 @@ async function map(page: Page, address: string): Promise<void> {
 core()
 whole()
 solids(process.argv.includes('--short'))
+photos()
 if (!process.argv.includes('--no-heat')) heat(process.argv.includes('--short') ? 60 : 600)
 if (process.argv.includes('--no-browser')) process.exit(0)
 const server = await startServer()

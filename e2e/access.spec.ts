@@ -20,6 +20,10 @@ const VIEWS = [
   '/job/gearbox-cover/bench',
   '/lessons',
   '/job/signal-bracket/rebuild',
+  '/job/gearbox-cover/shape',
+  '/job/gearbox-cover/pull',
+  '/job/gearbox-cover/puddle',
+  '/puddle',
 ]
 
 async function serious(page: Page): Promise<string[]> {

@@ -12,25 +12,45 @@ const SIGMAS = [1, 1.7, 2.9]
 
 /**
  * In a window of the picture, the darkest of red, green and blue at each point, so that dye of any colour is dark on a
- * light ground and a crack dark on any; or the brightest, for a line that glows. With the window's corner.
+ * light ground and a crack dark on any; or the brightest, for a line that glows. A window of more points than are
+ * wanted is made smaller as it is read, each new point the mean of those it covers. With the window's corner and by
+ * how much it was made smaller.
  */
 export function lineGrey(
   picture: Picture,
   line: Line,
   [x0, y0, x1, y1]: readonly [number, number, number, number],
-): { grey: Grey; corner: Point } {
+  mostPoints = Infinity,
+): { grey: Grey; corner: Point; factor: number } {
   const [left, top] = [Math.max(0, Math.floor(x0)), Math.max(0, Math.floor(y0))]
-  const wide = Math.max(1, Math.min(picture.wide, Math.ceil(x1)) - left)
-  const high = Math.max(1, Math.min(picture.high, Math.ceil(y1)) - top)
+  const [fullWide, fullHigh] = [
+    Math.max(1, Math.min(picture.wide, Math.ceil(x1)) - left),
+    Math.max(1, Math.min(picture.high, Math.ceil(y1)) - top),
+  ]
+  const factor = Math.min(1, Math.sqrt(mostPoints / (fullWide * fullHigh)))
+  const wide = Math.max(1, Math.round(fullWide * factor))
+  const high = Math.max(1, Math.round(fullHigh * factor))
   const data = new Float32Array(wide * high)
-  const pick = line === 'dark' ? Math.min : Math.max
+  const counts = new Float32Array(wide * high)
+  const column = Int32Array.from({ length: fullWide }, (_, x) => Math.floor((x * wide) / fullWide))
+  const dark = line === 'dark'
+  // Two points each way to a cell are enough of what it covers.
+  const stride = Math.max(1, Math.floor(0.5 / factor))
   const { rgba } = picture
-  for (let y = 0; y < high; y++)
-    for (let x = 0; x < wide; x++) {
-      const at = 4 * ((top + y) * picture.wide + left + x)
-      data[y * wide + x] = pick(rgba[at]!, rgba[at + 1]!, rgba[at + 2]!)
+  for (let y = 0; y < fullHigh; y += stride) {
+    const row = Math.floor((y * high) / fullHigh) * wide
+    let at = 4 * ((top + y) * picture.wide + left)
+    for (let x = 0; x < fullWide; x += stride, at += 4 * stride) {
+      const r = rgba[at]!
+      const g = rgba[at + 1]!
+      const b = rgba[at + 2]!
+      const to = row + column[x]!
+      data[to]! += dark ? (r < g ? (r < b ? r : b) : g < b ? g : b) : r > g ? (r > b ? r : b) : g > b ? g : b
+      counts[to]! += 1
     }
-  return { grey: { wide, high, data }, corner: [left, top] }
+  }
+  for (let n = 0; n < data.length; n++) data[n]! /= counts[n] || 1
+  return { grey: { wide, high, data }, corner: [left, top], factor }
 }
 
 /**
@@ -46,9 +66,12 @@ export function ridge(grey: Grey, line: Line, sigmas: readonly number[] = SIGMAS
     const [xx, yy, xy] = [separable(grey, g2, g), separable(grey, g, g2), separable(grey, g1, g1)]
     const weight = sigma ** 1.5
     for (let i = 0; i < out.length; i++) {
-      const [a, b, c] = [sign * xx.data[i]!, sign * yy.data[i]!, xy.data[i]!]
-      const half = Math.hypot((a - b) / 2, c)
-      const [across, along] = [(a + b) / 2 + half, (a + b) / 2 - half]
+      const a = sign * xx.data[i]!
+      const b = sign * yy.data[i]!
+      const c = xy.data[i]!
+      const half = Math.sqrt(((a - b) / 2) ** 2 + c * c)
+      const across = (a + b) / 2 + half
+      const along = (a + b) / 2 - half
       // A blob curves both ways; a line only across.
       const value = weight * (across - Math.max(0, along))
       if (across > 0 && value > out[i]!) out[i] = value

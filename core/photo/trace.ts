@@ -1,4 +1,4 @@
-import { quantile, sample, scaledBy, type Grey } from './grey'
+import { quantile, sample, type Grey } from './grey'
 import type { Point } from './point'
 import { lineGrey, ridge, type Line } from './ridge'
 import type { Picture } from './picture'
@@ -17,7 +17,7 @@ export interface Traced {
 /** Room beside the straight line between two clicks, as a share of its length and at least, px. */
 const ROOM = { share: 0.35, least: 48 }
 /** Windows with more points than this are searched at a smaller scale; the line is found again in the full picture. */
-const MOST_POINTS = 180_000
+const MOST_POINTS = 140_000
 /** The ridge that counts as a clear line: all but this share of the window lies under it. */
 const CLEAR = 0.999
 /** What a step costs where there is no line at all, against one on the clearest: it may cross gaps, not wander. */
@@ -115,14 +115,21 @@ function centred(field: Grey, path: readonly Point[], beside: number): Point[] {
 /** The line between two clicks; one in the middle of a trace is drawn onto the line. */
 function stretch(picture: Picture, line: Line, from: Point, to: Point, snap: { from: boolean; to: boolean }): Point[] {
   const room = Math.max(ROOM.least, ROOM.share * distance(from, to))
-  const { grey: window, corner } = lineGrey(picture, line, [
-    Math.min(from[0], to[0]) - room,
-    Math.min(from[1], to[1]) - room,
-    Math.max(from[0], to[0]) + room,
-    Math.max(from[1], to[1]) + room,
-  ])
-  const factor = Math.min(1, Math.sqrt(MOST_POINTS / (window.wide * window.high)))
-  const small = factor === 1 ? window : scaledBy(window, factor)
+  const {
+    grey: small,
+    corner,
+    factor,
+  } = lineGrey(
+    picture,
+    line,
+    [
+      Math.min(from[0], to[0]) - room,
+      Math.min(from[1], to[1]) - room,
+      Math.max(from[0], to[0]) + room,
+      Math.max(from[1], to[1]) + room,
+    ],
+    MOST_POINTS,
+  )
   const field = ridge(small, line)
   const clear = Math.max(1e-3, quantile(someOf(field.data), CLEAR))
   const cost = field.data.map(value => 1 / (1 / BARE + Math.min(1, value / clear) ** 2))

@@ -156,7 +156,7 @@ function goOn() {
         </p>
       </div>
       <div v-show="showCut" class="cut">
-        <canvas ref="cutCanvas" aria-label="The plate cut along the way under the torch" />
+        <canvas ref="cutCanvas" role="img" aria-label="The plate cut along the way under the torch" />
       </div>
       <div class="row go">
         <button
