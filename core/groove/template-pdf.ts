@@ -1,12 +1,9 @@
 import { PDFDocument, StandardFonts, rgb, type PDFPage } from 'pdf-lib'
 import { NoAnswer } from '../ask/question'
-import { MM_PER_INCH } from '../quantity/constants'
+import { PAPER_MM, PT_PER_MM, type Paper } from '../quantity/paper'
 import type { Point } from '../photo/point'
 
-/** Points (1/72 in) a millimetre: exact. */
-const PT_PER_MM = 72 / MM_PER_INCH
-const PAGES = { a4: [210, 297], a3: [297, 420], letter: [215.9, 279.4] } as const
-export type PageName = keyof typeof PAGES
+export type PageName = Paper
 const MARGIN_MM = 12
 const RULER_MM = 100
 const INK = rgb(0.15, 0.14, 0.13)
@@ -55,7 +52,7 @@ function ruler(page: PDFPage, xMm: number, yMm: number): void {
  * @throws NoAnswer where it does not fit on the paper, naming its size
  */
 export async function templatePdf({ title, outlineMm, missingMm, page: name }: Template): Promise<Uint8Array> {
-  const size = PAGES[name]
+  const size = PAPER_MM[name]
   const { left, top, wide, high } = extent(outlineMm)
   const room = [size[0] - 2 * MARGIN_MM, size[1] - 2 * MARGIN_MM - 22]
   const turn = wide > room[0]! && high <= room[0]! && wide <= room[1]!

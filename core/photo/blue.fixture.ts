@@ -14,8 +14,6 @@ export interface BluedFace {
   strength: number
 }
 
-export const FACES = { bare: 0, blue: 1, ground: 2 } as const
-
 /** What lies at a point: 0 bare face, 1 blue, 2 ground. */
 export function bluedAt({ seed, spots, reach }: BluedFace): (x: number, y: number) => 0 | 1 | 2 {
   const random = seeded(seed)

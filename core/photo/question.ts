@@ -12,7 +12,7 @@ import type { Picture } from './picture'
 import { bytesOf, readPicture } from './read'
 import { LINES } from './ridge'
 import { measureThread } from './thread/measure'
-import { traceLine } from './trace'
+import { FAINT_SHARE, traceLine } from './trace'
 
 const pixels = z.tuple([z.number().min(-1e6).max(1e6), z.number().min(-1e6).max(1e6)], {
   error: 'a pair of pixels [x, y]',
@@ -254,7 +254,7 @@ export const photoTrace = question({
         },
       ],
       cautions:
-        traced.seenShare < FAINT
+        traced.seenShare < FAINT_SHARE
           ? [
               {
                 code: 'faint-line',
@@ -266,8 +266,6 @@ export const photoTrace = question({
     }
   },
 })
-/** Below this share of the way with a line in sight, the rest is said to be a guess. */
-const FAINT = 0.85
 
 export const photoThread = question({
   name: 'photo.thread',

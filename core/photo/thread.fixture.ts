@@ -27,7 +27,7 @@ const radius = ({ pitchMm, majorMm, flankDeg, depthShare, crestShare }: Screw, s
 }
 
 /** Half heights of the silhouette along the axis, both sides: the greatest height of any point of the surface there. */
-function silhouette(screw: Screw, stepMm: number): { up: Float64Array; down: Float64Array; startMm: number } {
+function silhouette(screw: Screw, stepMm: number): { up: Float64Array; down: Float64Array } {
   const long = screw.turns * screw.pitchMm
   const lean = (screw.leanDeg * Math.PI) / 180
   const columns = Math.ceil(long / stepMm)
@@ -46,7 +46,7 @@ function silhouette(screw: Screw, stepMm: number): { up: Float64Array; down: Flo
       if (-height > down[at]!) down[at] = -height
     }
   }
-  return { up, down, startMm: 0 }
+  return { up, down }
 }
 
 /** The screw lying along X from zero, its axis at Y = 0, dark on a light ground or light on a dark one. */

@@ -32,6 +32,8 @@ const EVERY_PX = 2
 /** Sides against which the contrast is read, px from the middle. */
 const SIDES = [4, 6, 8]
 const SEEN_CONTRAST = 0.06
+/** Below this share of the way with a line in sight, part of it is a guess. */
+export const FAINT_SHARE = 0.85
 
 const distance = (a: Point, b: Point) => Math.hypot(b[0] - a[0], b[1] - a[1])
 export const pathLength = (path: readonly Point[]) =>

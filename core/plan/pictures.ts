@@ -1,4 +1,5 @@
 import type { Known } from '../photo/measure'
+import type { Point } from '../photo/point'
 import type { Picture } from '../job/picture.schema'
 
 /** The known points of a picture's scale, for `photo.measure`; or what is still wanted, in words. */
@@ -28,3 +29,7 @@ export function knownOf({ scale }: Pick<Picture, 'scale'>): { known: Known[] } |
   ] as const
   return { known: corners.map((mm, n) => ({ px: px[n]!, mm })) }
 }
+
+/** How long a pixel is along a line whose ends lie so far apart on the part, mm. */
+export const mmPerPxAlong = (from: Point, to: Point, lengthMm: number): number =>
+  lengthMm / Math.hypot(to[0] - from[0], to[1] - from[1])

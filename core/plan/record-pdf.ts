@@ -1,11 +1,9 @@
 import { PDFDocument, StandardFonts, rgb, type PDFFont, type PDFPage } from 'pdf-lib'
-import { MM_PER_INCH } from '../quantity/constants'
+import { PAPER_MM, PT_PER_MM } from '../quantity/paper'
 import type { PartDrawing } from './part-drawing'
 import type { JobRecord } from './record'
 
-/** Points (1/72 in) a millimetre: exact. */
-const PT_PER_MM = 72 / MM_PER_INCH
-const [WIDE, HIGH] = [210 * PT_PER_MM, 297 * PT_PER_MM]
+const [WIDE, HIGH] = [PAPER_MM.a4[0] * PT_PER_MM, PAPER_MM.a4[1] * PT_PER_MM]
 const MARGIN = 18 * PT_PER_MM
 const LABEL_WIDE = 44 * PT_PER_MM
 const PICTURE_HIGH = 52 * PT_PER_MM

@@ -1,13 +1,9 @@
 import { PDFDocument, StandardFonts, rgb } from 'pdf-lib'
 import encodeQR from 'qr'
-import { MM_PER_INCH } from '../quantity/constants'
+import { PAPER_MM, PT_PER_MM, type Paper } from '../quantity/paper'
 
-/** Points (1/72 in) a millimetre: exact. */
-const PT_PER_MM = 72 / MM_PER_INCH
 const INK = rgb(0, 0, 0)
 const FAINT = rgb(0.7, 0.7, 0.7)
-export const LABEL_PAPERS = { a4: [210, 297], letter: [215.9, 279.4] } as const
-export type LabelPaper = keyof typeof LABEL_PAPERS
 const MARGIN_MM = 10
 /** A tag that ties on or sticks on: room for a hole at its left, a code, three lines. */
 const TAG = { wideMm: 90, highMm: 34, codeMm: 26, holeMm: 5 }
@@ -29,8 +25,8 @@ const plain = (text: string) =>
     .slice(0, LONGEST)
 
 /** A tag for each part, with its job as a code, cut lines and the place of a tie, on as many sheets as it takes. */
-export async function labelsPdf(labels: readonly Label[], paper: LabelPaper): Promise<Uint8Array> {
-  const [wide, high] = LABEL_PAPERS[paper]
+export async function labelsPdf(labels: readonly Label[], paper: Paper): Promise<Uint8Array> {
+  const [wide, high] = PAPER_MM[paper]
   const across = Math.floor((wide - 2 * MARGIN_MM) / TAG.wideMm)
   const down = Math.floor((high - 2 * MARGIN_MM) / TAG.highMm)
   const document = await PDFDocument.create()

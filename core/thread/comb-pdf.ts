@@ -1,9 +1,8 @@
 import { PDFDocument, StandardFonts, rgb } from 'pdf-lib'
 import { MM_PER_INCH } from '../quantity/constants'
+import { PAPER_MM, PT_PER_MM } from '../quantity/paper'
 
-/** Points (1/72 in) a millimetre: exact. */
-const PT_PER_MM = 72 / MM_PER_INCH
-const PAGE_MM = [210, 297] as const
+const PAGE_MM = PAPER_MM.a4
 const COMB_MM = 60
 const ROW_MM = 11
 const INK = rgb(0.15, 0.14, 0.13)

@@ -2,6 +2,8 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { CARDS, cardLeaf } from '#core/photo/card/layout'
 import { thinned } from '#core/photo/outline'
 import type { ThreadSeen } from '#core/photo/thread/measure'
+import { FAINT_SHARE } from '#core/photo/trace'
+import { mmPerPxAlong } from '#core/plan/pictures'
 import type { Pixel, Trace } from '#core/job/picture.schema'
 import { photoWorker } from '~/composables/photo-worker'
 import { heldFile } from '~/db/files'
@@ -12,8 +14,8 @@ import type { OpenPicture } from './use-picture'
 /** A path that follows the line is kept to this, px: what its points are found to. */
 const KEEP_WITHIN_PX = 0.6
 const MOST_POINTS = 1990
-/** Share of the way with a line in sight: under the first the tap is joined straight, under the second it is said. */
-const SEEN_SHARE = { any: 0.35, most: 0.85 }
+/** With a line in sight on less of the way than this, the tap is joined straight. */
+const LEAST_SEEN_SHARE = 0.35
 const tidy = ([x, y]: readonly [number, number]): Pixel => [Math.round(x * 100) / 100, Math.round(y * 100) / 100]
 const millimetres = (value: number) => ({ typed: `${value} mm`, value })
 
@@ -88,7 +90,7 @@ export function useReading(open: OpenPicture, desk: Desk) {
     const from = open.picture.value?.traces.find(entry => entry.id === name)?.px.at(-1)
     const traced =
       from && (await ask('the line', (id, file) => photoWorker().trace(id, file, [from, to], desk.line.value)))
-    const found = traced && traced.seenShare >= SEEN_SHARE.any
+    const found = traced && traced.seenShare >= LEAST_SEEN_SHARE
     const added = found ? thinned(traced.path, KEEP_WITHIN_PX).map(tidy) : [to]
     const now = open.picture.value?.traces.findIndex(entry => entry.id === name) ?? -1
     const kept = open.picture.value?.traces[now]
@@ -101,7 +103,7 @@ export function useReading(open: OpenPicture, desk: Desk) {
     }
     open.edit(['traces', now, 'px'], px)
     desk.selected.value = { list: 'trace', of: name, n: px.length - 1 }
-    if (traced && traced.seenShare < SEEN_SHARE.most)
+    if (traced && traced.seenShare < FAINT_SHARE)
       told.value = 'Part of the way shows no line: look it over, drag its points, or click closer together.'
   }
 
@@ -138,7 +140,7 @@ export function useReading(open: OpenPicture, desk: Desk) {
   /** Along a trace of two points; its scale is what a pixel is long there. */
   async function readThread(trace: Trace, lengthMm: number) {
     const [from, to] = [trace.px[0]!, trace.px.at(-1)!]
-    const mmPerPx = lengthMm / Math.hypot(to[0] - from[0], to[1] - from[1])
+    const mmPerPx = mmPerPxAlong(from, to, lengthMm)
     const seen = await ask('the thread', (id, file) => photoWorker().thread(id, file, [from, to], mmPerPx))
     thread.value = seen && { trace: trace.id, seen }
   }

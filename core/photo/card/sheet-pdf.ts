@@ -1,12 +1,8 @@
 import { PDFDocument, StandardFonts, rgb, type PDFPage } from 'pdf-lib'
 import { NoAnswer } from '../../ask/question'
-import { MM_PER_INCH } from '../../quantity/constants'
+import { PAPER_MM, PT_PER_MM, type Paper } from '../../quantity/paper'
 import { CARDS, cardLeaf, type CardId, type CardLeaf } from './layout'
 
-/** Points (1/72 in) a millimetre: exact. */
-const PT_PER_MM = 72 / MM_PER_INCH
-export const SHEETS = { a4: [210, 297], letter: [215.9, 279.4] } as const
-export type Sheet = keyof typeof SHEETS
 const MARGIN_MM = 10
 const GAP_MM = 8
 const WORDS_MM = 24
@@ -38,8 +34,8 @@ function drawLeaf(page: PDFPage, leaf: CardLeaf, xMm: number, topMm: number): vo
  * line to cut along; the folded card's two leaves hang together at their fold.
  * @throws NoAnswer where the sheet is too small
  */
-export async function cardSheetPdf(card: CardId, sheet: Sheet): Promise<Uint8Array> {
-  const [wide, high] = SHEETS[sheet]
+export async function cardSheetPdf(card: CardId, sheet: Paper): Promise<Uint8Array> {
+  const [wide, high] = PAPER_MM[sheet]
   const leaves = CARDS[card].leaves.map(leaf => cardLeaf(card, leaf))
   const [cardWide, cardHigh] = [leaves[0]!.wideMm, leaves.reduce((sum, leaf) => sum + leaf.highMm, 0)]
   const across = Math.floor((wide - 2 * MARGIN_MM + GAP_MM) / (cardWide + GAP_MM))

@@ -4,7 +4,8 @@ import { handAt, type HandEntry } from './hand'
 import { FALLS_WIDE, Pool, type Plate } from './pool'
 import type { Dirt } from './surface.table'
 
-export interface PuddleGiven {
+/** What lies under the torch. */
+export interface PuddleBench {
   plate: Plate
   alloy: Alloy
   filler: Alloy
@@ -13,6 +14,8 @@ export interface PuddleGiven {
   dirt: Dirt
   enPct: number
   cellMm: number
+}
+export interface PuddleGiven extends PuddleBench {
   hand: readonly HandEntry[]
   durationS: number
 }

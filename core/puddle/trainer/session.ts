@@ -1,24 +1,14 @@
-import type { Alloy } from '../../metal/alloys.table'
 import { handAt, type HandEntry } from '../pool/hand'
-import { Pool, type Form, type Plate } from '../pool/pool'
-import { OVERHEATED_C } from '../pool/run'
-import type { Dirt } from '../pool/surface.table'
+import { Pool, type Form } from '../pool/pool'
+import { OVERHEATED_C, type PuddleBench } from '../pool/run'
 
 /** The clock of a session goes in these, s, whatever the screen does: so that the same hand gives the same run. */
 export const FRAME_S = 1 / 60
 /** Frames between two samples of what is to be judged and drawn. */
 export const SAMPLE_FRAMES = 6
 
-export interface Bench {
-  plate: Plate
+export interface Bench extends PuddleBench {
   form: Form
-  alloy: Alloy
-  filler: Alloy
-  rodMm: number
-  startC: number
-  dirt: Dirt
-  enPct: number
-  cellMm: number
 }
 /** What the hand does in one frame. */
 export interface HandFrame {
