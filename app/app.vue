@@ -4,10 +4,12 @@ import { onKeyStroke, useEventListener } from '@vueuse/core'
 import { useTheme } from 'vuetify'
 import { STATION_IDS } from '#core/job/stations.table'
 import ClockBar from '~/bench/ClockBar.vue'
+import MadeUp from '~/bench/MadeUp.vue'
 import NotStored from '~/bench/NotStored.vue'
 import KeyList from '~/bench/KeyList.vue'
 import TopBar from '~/bench/TopBar.vue'
 import { typingNow } from '~/composables/typing'
+import { watchInstall } from '~/composables/use-install'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 import { useShop } from '~/stores/shop'
@@ -19,6 +21,7 @@ const theme = useTheme()
 const route = useRoute()
 const router = useRouter()
 const keysShown = ref(false)
+watchInstall()
 const failure = ref<string | null>(null)
 const jobId = computed(() => (typeof route.params.id === 'string' ? route.params.id : null))
 
@@ -68,6 +71,7 @@ onKeyStroke(event => {
   <v-app>
     <a href="#main" class="visually-hidden">To the work</a>
     <TopBar :job-id="jobId" @keys="keysShown = true" />
+    <MadeUp />
     <main id="main" tabindex="-1" :data-saving="store.saving">
       <p v-if="failure" class="page" role="alert">
         The database could not be opened: {{ failure }}. Nothing was changed. Private windows and full disks do this; a

@@ -77,6 +77,7 @@ function gearboxCover(): Job {
     heightMm: reading('2 1/4 in', 'mm'),
     wallMm: reading('0.315 in', 'mm'),
     newPrice: 410,
+    dueAt: '2026-12-18T12:00:00.000Z',
     newWeeks: 14,
   })
   Object.assign(job.know, {
@@ -121,6 +122,7 @@ function signalBracket(): Job {
     soak: 'handled',
     cause: 'dropped',
     causeCure: 'post now has a safety cord',
+    dueAt: '2026-12-04T16:00:00.000Z',
     damage: 'One lug broken clean off, all pieces there.',
     mustNotMove: ['bolt-pattern'],
     protect: ['finished-face'],

@@ -71,8 +71,12 @@ onKeyStroke('c', event => {
         <span class="figure time">{{ clockFace(clock.leftS) }}</span>
         <button type="button" :aria-label="`Stop the clock ${clock.name}`" @click="clocks.stop(clock.id)">stop</button>
       </div>
-      <button type="button" class="new" @click="asking = true"><span class="figure">c</span> new clock</button>
-      <button type="button" class="new" @click="tray?.open()"><span class="figure">m</span> instrument</button>
+      <button type="button" class="new" @click="asking = true">
+        <span class="figure only-with-keys">c </span>new clock
+      </button>
+      <button type="button" class="new" @click="tray?.open()">
+        <span class="figure only-with-keys">m </span>instrument
+      </button>
       <v-dialog v-model="asking" aria-label="New clock">
         <v-card class="ask-clock">
           <h2>New clock</h2>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { onKeyStroke } from '@vueuse/core'
+import { onKeyStroke, useMediaQuery } from '@vueuse/core'
 import { STATION_NAMES, type StationId } from '#core/job/stations.table'
 import { typingNow } from '~/composables/typing'
 import { useJob } from '~/stores/job'
@@ -16,6 +16,8 @@ const plan = computed(() => store.plan?.[props.id])
 const partFirst = computed(() => ['take-in', 'call', 'warm', 'hand-over'].includes(props.id))
 const shown = ref<string | null>(null)
 const onPiece = ref(false)
+/** On a phone the piece is a window that scrolls, so keys must be able to reach it. */
+const narrow = useMediaQuery('(max-width: 899px)')
 const firstWorking = computed(() => Object.keys(plan.value?.workings ?? {})[0] ?? null)
 onKeyStroke('w', event => {
   if (!typingNow(event)) shown.value = shown.value === null ? (firstWorking.value ?? '') : null
@@ -40,33 +42,28 @@ const bare = (text: string) => text.replace(/\.$/, '') || 'empty'
           <b>{{ bare(change.after) }}</b></template
         >.
       </p>
-      <div class="row actions no-print">
-        <button
-          v-if="!plan.settled || plan.changed.length"
-          type="button"
-          class="plain-button"
-          :disabled="(plan.wants.length > 0 && id !== 'prove') || plan.held.length > 0"
-          data-testid="settle"
-          @click="store.settle(id)"
-        >
-          {{ plan.changed.length ? 'Settle again' : 'Settled' }}
-        </button>
-        <button v-else type="button" class="plain-button slight" @click="store.unsettle(id)">Open again</button>
-        <button
-          type="button"
-          class="plain-button slight narrow-only"
-          :aria-pressed="onPiece"
-          @click="onPiece = !onPiece"
-        >
-          {{ onPiece ? 'Readings and call' : 'The piece' }}
-        </button>
-      </div>
     </header>
+    <div class="row actions no-print">
+      <button
+        v-if="!plan.settled || plan.changed.length"
+        type="button"
+        class="plain-button"
+        :disabled="(plan.wants.length > 0 && id !== 'prove') || plan.held.length > 0"
+        data-testid="settle"
+        @click="store.settle(id)"
+      >
+        {{ plan.changed.length ? 'Settle again' : 'Settled' }}
+      </button>
+      <button v-else type="button" class="plain-button slight" @click="store.unsettle(id)">Open again</button>
+      <button type="button" class="plain-button slight narrow-only" :aria-pressed="onPiece" @click="onPiece = !onPiece">
+        {{ onPiece ? 'Readings and call' : 'All of the piece' }}
+      </button>
+    </div>
     <section class="readings" aria-label="Seen and measured">
       <p class="label">Seen and measured</p>
       <slot name="readings" :plan="plan" />
     </section>
-    <section class="piece" aria-label="The piece">
+    <section class="piece" aria-label="The piece" :tabindex="narrow ? 0 : undefined">
       <PartFigure v-if="partFirst" :station="id" />
       <slot
         name="piece"
@@ -105,13 +102,7 @@ const bare = (text: string) => text.replace(/\.$/, '') || 'empty'
 }
 header {
   grid-column: 1 / -1;
-  padding: 10px 24px 12px;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  column-gap: 20px;
-}
-header > * {
-  grid-column: 1;
+  padding: 10px 200px 12px 24px;
 }
 .where {
   margin: 0;
@@ -136,10 +127,16 @@ h1 :deep(.figure) {
   color: var(--hazard-text);
   margin: 6px 0 0;
 }
+/* Beside the call on a bench; on a phone it stays under the thumb. */
 .actions {
-  grid-column: 2;
-  grid-row: 1 / 3;
+  grid-column: 1 / -1;
+  grid-row: 1;
+  justify-self: end;
   align-self: start;
+  padding: 10px 24px 0 0;
+}
+.with-above .actions {
+  grid-row: 2;
 }
 .readings {
   padding: 6px 18px 90px 24px;
@@ -172,34 +169,52 @@ h1 :deep(.figure) {
 }
 @media (max-width: 899px) {
   .station {
-    display: block;
+    display: flex;
+    flex-direction: column;
   }
   header {
     padding: 10px 16px;
   }
+  .actions {
+    order: 5;
+  }
   h1 {
     font-size: 1.22rem;
   }
-  header {
-    display: block;
-  }
   .actions {
-    margin-top: 10px;
+    align-self: stretch;
+    position: sticky;
+    bottom: 53px;
+    z-index: 5;
+    padding: 6px 16px;
+    background: var(--paper);
+    border-top: 1px solid var(--hairline);
+  }
+  .actions > * {
+    flex: 1;
   }
   .readings,
   .call {
     padding: 6px 16px 12px;
   }
-  .call {
-    padding-bottom: 90px;
-  }
+  /* The piece stands on top, as much of it as leaves the readings in reach; all of it at a press. */
   .piece {
-    display: none;
-    padding: 12px 12px 90px;
-    border: 0;
+    order: 0;
+    max-height: 30vh;
+    overflow: auto;
+    padding: 8px 12px;
+    border-left: 0;
+    border-right: 0;
+    border-bottom: 1px solid var(--hairline);
+  }
+  .readings {
+    order: 2;
+  }
+  .call {
+    order: 3;
   }
   .on-piece .piece {
-    display: block;
+    max-height: none;
   }
   .on-piece .readings,
   .on-piece .call {

@@ -1,45 +1,60 @@
 <script setup lang="ts">
 import { onMounted, ref, watch } from 'vue'
+import { useEventListener, useResizeObserver } from '@vueuse/core'
 import { STATION_IDS, STATION_NAMES, type StationId } from '#core/job/stations.table'
 import { useJob } from '~/stores/job'
 
 const props = defineProps<{ jobId: string; current: StationId }>()
 const store = useJob()
 const strip = ref<HTMLElement | null>(null)
-/** On a narrow screen the strip is wider than the page: the station stands in its middle. */
+/** On a narrow screen a few stations show at a time, each whole; whether there are more on either side. */
+const more = ref({ before: false, after: false })
+function lookAround() {
+  const { scrollLeft = 0, scrollWidth = 0, clientWidth = 0 } = strip.value ?? {}
+  more.value = { before: scrollLeft > 4, after: scrollLeft + clientWidth < scrollWidth - 4 }
+}
+/** The station stands in the strip's middle. */
 function bringInView() {
   const here = strip.value?.querySelector<HTMLElement>('[aria-current]')
   if (here && strip.value!.scrollWidth > strip.value!.clientWidth)
     strip.value!.scrollLeft = here.offsetLeft - (strip.value!.clientWidth - here.offsetWidth) / 2
+  lookAround()
 }
+const turn = (way: -1 | 1) => strip.value?.scrollBy({ left: way * strip.value.clientWidth, behavior: 'smooth' })
 onMounted(bringInView)
+useResizeObserver(strip, bringInView)
+useEventListener(strip, 'scroll', lookAround, { passive: true })
 watch(() => props.current, bringInView, { flush: 'post' })
 </script>
 
 <template>
-  <nav ref="strip" class="strip no-print" aria-label="Stations">
-    <NuxtLink
-      v-for="(id, index) in STATION_IDS"
-      :key="id"
-      :to="`/job/${jobId}/${id}`"
-      :aria-current="id === current ? 'step' : undefined"
-      class="station"
-      :class="{ current: id === current, settled: store.plan?.[id].settled, last: index === STATION_IDS.length - 1 }"
-    >
-      <span class="knot figure" aria-hidden="true">{{ index + 1 }}</span>
-      <svg
-        v-if="index < STATION_IDS.length - 1"
-        class="bead"
-        viewBox="0 0 18 100"
-        preserveAspectRatio="none"
-        aria-hidden="true"
+  <div class="holder no-print">
+    <button v-show="more.before" type="button" class="turn" aria-label="Stations before" @click="turn(-1)">‹</button>
+    <nav ref="strip" class="strip" aria-label="Stations">
+      <NuxtLink
+        v-for="(id, index) in STATION_IDS"
+        :key="id"
+        :to="`/job/${jobId}/${id}`"
+        :aria-current="id === current ? 'step' : undefined"
+        class="station"
+        :class="{ current: id === current, settled: store.plan?.[id].settled, last: index === STATION_IDS.length - 1 }"
       >
-        <ellipse v-for="n in 9" :key="n" cx="9" :cy="n * 11 - 5" rx="5.5" ry="7" />
-      </svg>
-      <span class="name">{{ STATION_NAMES[id] }} <em v-if="store.plan?.[id].changed.length">stale</em></span>
-      <span class="short">{{ store.plan?.[id].short ?? '' }}</span>
-    </NuxtLink>
-  </nav>
+        <span class="knot figure" aria-hidden="true">{{ index + 1 }}</span>
+        <svg
+          v-if="index < STATION_IDS.length - 1"
+          class="bead"
+          viewBox="0 0 18 100"
+          preserveAspectRatio="none"
+          aria-hidden="true"
+        >
+          <ellipse v-for="n in 9" :key="n" cx="9" :cy="n * 11 - 5" rx="5.5" ry="7" />
+        </svg>
+        <span class="name">{{ STATION_NAMES[id] }} <em v-if="store.plan?.[id].changed.length">stale</em></span>
+        <span class="short">{{ store.plan?.[id].short ?? '' }}</span>
+      </NuxtLink>
+    </nav>
+    <button v-show="more.after" type="button" class="turn" aria-label="Stations after" @click="turn(1)">›</button>
+  </div>
 </template>
 
 <style scoped>
@@ -47,6 +62,10 @@ watch(() => props.current, bringInView, { flush: 'post' })
   border-right: 1px solid var(--hairline);
   padding: 8px 0;
   overflow-y: auto;
+  height: 100%;
+}
+.turn {
+  display: none;
 }
 .station {
   display: grid;
@@ -118,24 +137,49 @@ watch(() => props.current, bringInView, { flush: 'post' })
   line-height: 1.3;
 }
 @media (max-width: 899px) {
-  .strip {
+  .holder {
     display: flex;
-    border-right: 0;
-    border-bottom: 1px solid var(--hairline);
-    padding: 0;
-    overflow-x: auto;
     position: sticky;
     top: 0;
+    z-index: 6;
     background: var(--paper);
-    z-index: 4;
+    border-bottom: 1px solid var(--hairline);
   }
+  .strip {
+    display: flex;
+    flex: 1;
+    min-width: 0;
+    border-right: 0;
+    padding: 0;
+    overflow-x: auto;
+    scroll-snap-type: x mandatory;
+    scrollbar-width: none;
+    container-type: inline-size;
+  }
+  .turn {
+    display: block;
+    flex: 0 0 30px;
+    border: 0;
+    background: none;
+    color: var(--chestnut);
+    font: inherit;
+    font-size: 1.5rem;
+    cursor: pointer;
+  }
+  /* As many as fit, each whole. */
   .station {
-    min-height: 56px;
-    min-width: 58px;
-    padding: 7px 4px;
+    flex: 0 0 20%;
+    min-height: 58px;
+    min-width: 0;
+    padding: 6px 2px;
     grid-template-columns: 1fr;
     justify-items: center;
-    flex: 0 0 auto;
+    scroll-snap-align: start;
+  }
+  @container (min-width: 560px) {
+    .station {
+      flex-basis: calc(100% / 9);
+    }
   }
   .station.current {
     box-shadow: inset 0 -4px 0 var(--chestnut);
@@ -148,12 +192,14 @@ watch(() => props.current, bringInView, { flush: 'post' })
     grid-row: auto;
   }
   .name {
-    font-size: 0.74rem;
+    font-size: 0.78rem;
     font-weight: 550;
-    white-space: nowrap;
+    line-height: 1.15;
+    text-align: center;
   }
   .name em {
-    font-size: 0.66rem;
+    display: block;
+    font-size: 0.68rem;
   }
 }
 </style>

@@ -1,89 +1,84 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import { useMediaQuery } from '@vueuse/core'
 import { format } from 'date-fns'
+import { useInstall } from '~/composables/use-install'
 import { useJob } from '~/stores/job'
-import { useSettings } from '~/stores/settings'
+import ReadingWays from './ReadingWays.vue'
 
 const props = defineProps<{ jobId: string | null }>()
 const emit = defineEmits<{ keys: [] }>()
 const store = useJob()
-const settings = useSettings()
 const job = computed(() => (props.jobId && store.job?.id === props.jobId ? store.job : null))
-const lights = { auto: 'dark', dark: 'light', light: 'auto' } as const
-const lightName = computed(
-  () => ({ auto: 'light: as the device', dark: 'dark, for beside the arc', light: 'light' })[settings.light],
-)
+/** A phone or a small tablet: one line, and the rest in one menu. */
+const narrow = useMediaQuery('(max-width: 899px)')
+const menu = ref(false)
+const { offer, install } = useInstall()
+const ROOMS = [
+  ['/', 'Shelf'],
+  ['/day', 'Day'],
+  ['/threads', 'Threads'],
+  ['/kit', 'Kit'],
+  ['/lessons', 'Lessons'],
+  ['/ask', 'Ask'],
+] as const
+
+function keys() {
+  menu.value = false
+  emit('keys')
+}
 </script>
 
 <template>
-  <header class="top no-print">
+  <header class="top no-print" :class="{ narrow }">
     <NuxtLink to="/" class="mark" aria-label="Wild Sparrow: the shelf"
       ><img src="/sparrow.svg" alt="" width="30" height="30"
     /></NuxtLink>
     <div v-if="job" class="title">
       <strong>{{ job.title }}</strong>{{ ' ' }}
-      <span class="quiet"
+      <span v-if="!narrow" class="quiet"
         >{{ job.customer ? `for ${job.customer} · ` : '' }}taken in {{ format(new Date(job.takenInAt), 'd MMM') }}</span
       >
     </div>
     <strong v-else class="title">Wild Sparrow</strong>
-    <div class="rest">
-      <nav aria-label="Main" class="links">
-        <NuxtLink to="/">Shelf</NuxtLink><NuxtLink to="/day">Day</NuxtLink><NuxtLink to="/threads">Threads</NuxtLink
-        ><NuxtLink to="/kit">Kit</NuxtLink><NuxtLink to="/lessons">Lessons</NuxtLink><NuxtLink to="/ask">Ask</NuxtLink>
-      </nav>
-      <div class="row tools">
-        <template v-if="job">
-          <button
-            type="button"
-            class="plain-button slight"
-            :disabled="!store.canUndo"
-            aria-label="Undo"
-            title="Undo"
-            @click="store.undo()"
-          >
-            ↶
-          </button>
-          <button
-            type="button"
-            class="plain-button slight"
-            :disabled="!store.canRedo"
-            aria-label="Redo"
-            title="Redo"
-            @click="store.redo()"
-          >
-            ↷
-          </button>
-        </template>
-        <v-btn-toggle
-          :model-value="settings.system"
-          aria-label="Units"
-          class="units"
-          @update:model-value="settings.system = $event"
-        >
-          <v-btn value="inch">inch · thou</v-btn><v-btn value="metric">mm</v-btn>
-        </v-btn-toggle>
-        <button
-          type="button"
-          class="plain-button slight"
-          :aria-label="`Light: now ${lightName}`"
-          @click="settings.light = lights[settings.light]"
-        >
-          {{ { auto: '◐', dark: '●', light: '○' }[settings.light] }}
-        </button>
-        <button
-          type="button"
-          class="plain-button slight"
-          :aria-pressed="settings.gloves"
-          @click="settings.gloves = !settings.gloves"
-        >
-          gloves
-        </button>
-        <button type="button" class="plain-button slight keys" @click="emit('keys')">
-          <span class="figure">?</span> keys
-        </button>
-      </div>
+    <nav v-if="!narrow || !jobId" aria-label="Main" class="links">
+      <NuxtLink v-for="[to, name] in ROOMS" :key="to" :to="to">{{ name }}</NuxtLink>
+    </nav>
+    <div v-if="job" class="row undoing">
+      <button
+        type="button"
+        class="plain-button slight"
+        :disabled="!store.canUndo"
+        aria-label="Undo"
+        title="Undo"
+        @click="store.undo()"
+      >
+        ↶
+      </button>
+      <button
+        type="button"
+        class="plain-button slight"
+        :disabled="!store.canRedo"
+        aria-label="Redo"
+        title="Redo"
+        @click="store.redo()"
+      >
+        ↷
+      </button>
     </div>
+    <ReadingWays v-if="!narrow" @keys="keys" />
+    <v-menu v-else v-model="menu" :close-on-content-click="false" location="bottom end">
+      <template #activator="{ props: opens }">
+        <button type="button" class="plain-button slight menu" data-testid="menu" v-bind="opens">menu</button>
+      </template>
+      <div class="sheet">
+        <nav v-if="jobId" aria-label="Main" class="rooms">
+          <NuxtLink v-for="[to, name] in ROOMS" :key="to" :to="to" @click="menu = false">{{ name }}</NuxtLink>
+        </nav>
+        <ReadingWays stacked @keys="keys" />
+        <button v-if="offer" type="button" class="plain-button" @click="install()">Keep it on this device</button>
+      </div>
+    </v-menu>
   </header>
 </template>
 
@@ -95,7 +90,6 @@ const lightName = computed(
   padding: 4px 18px;
   border-bottom: 1px solid var(--soot);
   min-height: 52px;
-  flex-wrap: wrap;
 }
 .mark {
   display: flex;
@@ -124,41 +118,47 @@ const lightName = computed(
   color: var(--chestnut);
   box-shadow: inset 0 -3px 0 var(--chestnut);
 }
-.rest {
-  display: flex;
-  align-items: center;
-  gap: 14px;
-}
-.tools {
+.undoing {
   gap: 6px;
   flex-wrap: nowrap;
 }
-.units {
-  flex-wrap: nowrap;
+.narrow {
+  padding: 4px 12px;
+  gap: 8px;
+  flex-wrap: wrap;
 }
-.units :deep(.v-btn) {
-  min-height: 38px;
-  white-space: nowrap;
+.narrow .title {
+  flex-basis: 0;
+  font-size: 0.92rem;
 }
-@media (max-width: 899px) {
-  .top {
-    padding: 4px 12px;
-    gap: 6px;
-  }
-  .title {
-    flex-basis: 70%;
-    font-size: 0.92rem;
-  }
-  .keys {
-    display: none;
-  }
-  .rest {
-    width: 100%;
-    overflow-x: auto;
-    gap: 6px;
-  }
-  .links a {
-    padding: 10px 8px;
-  }
+.narrow .links {
+  order: 5;
+  width: 100%;
+  justify-content: space-between;
+}
+.narrow .links a {
+  padding: 10px 4px;
+  font-size: 0.95rem;
+}
+.sheet {
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+  padding: 14px;
+  min-width: 250px;
+  background: var(--sheet);
+  color: var(--soot);
+  border: 1px solid var(--soot);
+}
+.rooms {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+}
+.rooms a {
+  padding: 12px 8px;
+  min-height: var(--touch);
+  text-decoration: none;
+  color: var(--soot);
+  font-weight: 550;
 }
 </style>

@@ -1,13 +1,12 @@
 import { onMounted, ref } from 'vue'
+import { roomWords } from '#core/quantity/room'
 import { db } from '~/db/database'
 
-/** Past this share of what the browser gives, it is said. */
-const NEARLY_FULL = 0.8
-
 export interface Room {
-  usedMB: number
-  quotaMB: number
   nearlyFull: boolean
+  /** How full it is, in words. */
+  words: string
+  /** Whether the browser has promised to keep it; null where it was not asked. */
   kept: boolean | null
 }
 
@@ -25,12 +24,7 @@ export function useStorage() {
         ? (await navigator.storage.persisted()) || (await navigator.storage.persist())
         : null
     holds.value = { jobs, files: await db.held.count() }
-    room.value = {
-      usedMB: usage / 1e6,
-      quotaMB: quota / 1e6,
-      nearlyFull: quota > 0 && usage / quota > NEARLY_FULL,
-      kept,
-    }
+    room.value = { ...roomWords(usage / 1e6, quota / 1e6), kept }
   }
   onMounted(() => {
     void look().catch(() => undefined)

@@ -1,6 +1,7 @@
 import Dexie, { type EntityTable, type Table } from 'dexie'
 import type { Card } from '#core/job/card'
 import type { Job, Kit } from '#core/job/job.schema'
+import { ofShop } from './which-shop'
 
 export interface StoredClock {
   id: string
@@ -10,6 +11,8 @@ export interface StoredClock {
   endsAt: number
   /** It ran out and was heard; in any tab. */
   hushed?: boolean
+  /** The task of the day that hands are at while it runs. */
+  task?: string
 }
 
 /** Bytes that belong to a job: a picture, or the triangles of a part's shape (nine 32-bit figures each, mm). */
@@ -36,7 +39,7 @@ export class BenchDatabase extends Dexie {
   cards!: EntityTable<Card, 'id'>
   facts!: EntityTable<{ key: string; value: unknown }, 'key'>
 
-  constructor(name = 'wild-sparrow') {
+  constructor(name = ofShop('wild-sparrow')) {
     // What is said to be stored is on the disk: a bench may lose its mains in the middle of a pass.
     super(name, { chromeTransactionDurability: 'strict' })
     this.version(1).stores({ jobs: 'id, updatedAt', kit: 'id', clocks: 'id, endsAt', facts: 'key' })

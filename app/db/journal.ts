@@ -1,5 +1,6 @@
 import type { Kit } from '#core/job/job.schema'
 import { writePatches, type MadePatch } from './shelf'
+import { ofShop } from './which-shop'
 
 /**
  * What was changed and is not stored yet, written at the very keystroke, without waiting: a page that is left at once
@@ -11,8 +12,8 @@ export interface Entry extends MadePatch {
   readonly at: string
 }
 
-const PREFIX = 'ws-journal:'
-const KIT = 'ws-journal-kit'
+const PREFIX = `${ofShop('ws-journal')}:`
+const KIT = ofShop('ws-journal-kit')
 const TAB = `${PREFIX}${crypto.randomUUID()}`
 
 /** Writes what is still waiting; nothing waiting takes the journal away. @returns whether the browser took it */

@@ -41,11 +41,19 @@ export const useClocks = defineStore('clocks', () => {
     }
   }
 
-  async function start(name: string, seconds: number, jobId: string | null) {
+  /** @param task the task of the day that it times, where it is one */
+  async function start(name: string, seconds: number, jobId: string | null, task?: string) {
     const startedAt = (now.value = Date.now())
     unstored.value = [
       ...unstored.value,
-      { id: crypto.randomUUID(), name: name.trim() || 'Clock', jobId, startedAt, endsAt: startedAt + seconds * 1000 },
+      {
+        id: crypto.randomUUID(),
+        name: name.trim() || 'Clock',
+        jobId,
+        startedAt,
+        endsAt: startedAt + seconds * 1000,
+        ...(task === undefined ? {} : { task }),
+      },
     ]
     await store()
   }

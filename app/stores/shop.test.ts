@@ -17,6 +17,15 @@ vi.mock('~/composables/files-worker', async () => {
 })
 vi.mock('~/composables/core-worker', () => ({ coreWorker: () => ({ plan: () => new Promise(() => undefined) }) }))
 
+const { which, goToShop } = vi.hoisted(() => ({ which: { WHICH_SHOP: 'own' }, goToShop: vi.fn() }))
+vi.mock('~/db/which-shop', () => ({
+  get WHICH_SHOP() {
+    return which.WHICH_SHOP
+  },
+  ofShop: (name: string) => name,
+  goToShop,
+}))
+
 const TEXT = readFileSync(new URL('../../demo/larkmoor-bench.json', import.meta.url), 'utf8')
 const bytes = (text: string) => new TextEncoder().encode(text)
 const demo = (autoload: boolean) =>
@@ -66,11 +75,24 @@ beforeEach(async () => {
   job.close()
   await db.jobs.clear()
   await db.cards.clear()
+  which.WHICH_SHOP = 'own'
+  goToShop.mockClear()
   shop = useShop()
 })
 
 describe('opening the bench', () => {
-  it('started as a demo, takes the made-up shop in with its pictures, and only once', async () => {
+  it('started as a demo, goes to the made-up shop and leaves its own empty, and only once', async () => {
+    demo(true)
+    await shop.open()
+    expect(await db.jobs.count()).toBe(0)
+    expect(goToShop).toHaveBeenCalledExactlyOnceWith('made-up')
+    shop.ready = false
+    await shop.open()
+    expect(goToShop).toHaveBeenCalledTimes(1)
+  })
+  it('in the made-up shop fills itself with its jobs and pictures, once, and leaves with them', async () => {
+    which.WHICH_SHOP = 'made-up'
+    await db.facts.clear()
     demo(true)
     await shop.open()
     expect(await db.jobs.count()).toBeGreaterThan(3)
@@ -79,6 +101,9 @@ describe('opening the bench', () => {
     shop.ready = false
     await shop.open()
     expect(await db.jobs.count()).toBe(0)
+    await shop.leaveMadeUp()
+    expect(goToShop).toHaveBeenLastCalledWith('own')
+    await db.open()
   })
   it('not started as one, is empty, with an empty kit', async () => {
     demo(false)
@@ -95,10 +120,12 @@ describe('opening the bench', () => {
     )
     await shop.open()
     expect(shop.ready).toBe(true)
-    expect(await shop.loadDemo()).toMatchObject({
-      ok: false,
-      issues: [{ message: expect.stringContaining('does not answer') }],
-    })
+    expect(shop.madeUpTrouble).toBeNull()
+    which.WHICH_SHOP = 'made-up'
+    await db.facts.clear()
+    shop.ready = false
+    await shop.open()
+    expect(shop.madeUpTrouble).toContain('does not answer')
   })
   it('follows a kit that another tab has changed', async () => {
     demo(false)

@@ -14,8 +14,10 @@ import type { ReadAny } from '~/db/file-checks'
 import { putBack, removeJob, type TakenOff } from '~/db/files'
 import { journalKit, kitLeftBehind, replayJournals } from '~/db/journal'
 import { upgradeStored } from '~/db/upgrade'
+import { goToShop, WHICH_SHOP } from '~/db/which-shop'
 import { addJob, readKit, takeInFile, writeKit, type Imported } from '~/db/shelf'
 
+const OFFERED = 'demo-offered'
 /** Enough for the first screen. */
 const FIRST_CARDS = 40
 
@@ -39,6 +41,8 @@ export const useShop = defineStore('shop', () => {
   /** Why the kit on screen is not stored; it stays, and is tried again. */
   const saveError = ref<string | null>(null)
   const takenOff = shallowRef<TakenOff | null>(null)
+  /** Why the made-up shop could not be filled. */
+  const madeUpTrouble = ref<string | null>(null)
   let again: ReturnType<typeof setTimeout> | undefined
 
   const noteDamaged = (found: readonly Damaged[]) => {
@@ -54,7 +58,7 @@ export const useShop = defineStore('shop', () => {
     kit.value = await readKit()
     const left = kitLeftBehind()
     if (left !== null && (await saveKit(left as Kit)) !== null) journalKit(null)
-    if ((await db.jobs.count()) === 0 && (await db.facts.get('demo-offered')) === undefined) await offerDemo()
+    if ((await db.jobs.count()) === 0 && (await db.facts.get(OFFERED)) === undefined) await offerDemo()
     liveQuery(readKit).subscribe(found => {
       if (!saveError.value) kit.value = found
     })
@@ -72,18 +76,28 @@ export const useShop = defineStore('shop', () => {
       : null
   }
 
-  /** Started as a demo, an empty bench takes the made-up shop in, once. */
+  /**
+   * The made-up shop, opened for the first time, fills itself. Started as a demo, an empty bench goes there by itself,
+   * once.
+   */
   async function offerDemo() {
     const demo = await fetchDemo().catch(() => null)
-    if (demo?.autoload) await takeIn(await filesWorker().readText(JSON.stringify(demo.shop), demo.files.map(unpacked)))
-    await db.facts.put({ key: 'demo-offered', value: true })
+    if (WHICH_SHOP === 'made-up') {
+      if (!demo) {
+        madeUpTrouble.value = 'the server does not answer; the made-up shop comes from there'
+        return
+      }
+      await takeIn(await filesWorker().readText(JSON.stringify(demo.shop), demo.files.map(unpacked)))
+    }
+    await db.facts.put({ key: OFFERED, value: true })
+    if (WHICH_SHOP === 'own' && demo?.autoload) goToShop('made-up')
   }
 
-  async function loadDemo(): Promise<Taken> {
-    const demo = await fetchDemo().catch(() => null)
-    return demo
-      ? takeIn(await filesWorker().readText(JSON.stringify(demo.shop), demo.files.map(unpacked)))
-      : { ok: false as const, issues: [{ path: '', message: 'the server does not answer; the demo comes from there' }] }
+  /** Leaves the made-up shop; what was done in it goes with it, the reader's own is untouched. */
+  async function leaveMadeUp() {
+    if (WHICH_SHOP !== 'made-up') return
+    await db.delete()
+    goToShop('own')
   }
 
   /** Takes in a file that was read; nothing changes unless all of it is sound. */
@@ -171,7 +185,8 @@ export const useShop = defineStore('shop', () => {
     takeOff,
     putItBack,
     open,
-    loadDemo,
+    madeUpTrouble,
+    leaveMadeUp,
     importBytes,
     startJob,
     saveKit,

@@ -2,9 +2,10 @@ import { expose } from 'comlink'
 import { NoAnswer } from '#core/ask/question'
 import { dayOf, type DayGiven } from '#core/day/model'
 import { jobEnds, rescues, soonest, type Rescue } from '#core/day/rescue'
+import { lowerBound } from '#core/day/bound'
 import { schedule } from '#core/day/search'
 import type { Job, Kit } from '#core/job/job.schema'
-import { dayFromJobs, lateJobs, workingDays, type DayAround, type DayTask, type LateJob } from '#core/plan/day'
+import { dayFromJobs, lateJobs, type DayAround, type DayTask, type LateJob } from '#core/plan/day'
 
 export interface PlannedDay {
   given: DayGiven
@@ -19,8 +20,6 @@ export interface Saving {
 }
 export type DayTold = { ok: true; day: PlannedDay } | { ok: false; reason: string } | { ok: 'stopped' }
 
-/** Days looked ahead; work for longer than that is not a day's plan. */
-const DAYS = 30
 const TELL_EVERY_MS = 60
 let wanted = 0
 let enough = false
@@ -30,41 +29,46 @@ const bench = {
   stop: (): void => {
     enough = true
   },
-  /** Plans the open jobs; tells the share done. */
+  /**
+   * Plans the open jobs; tells the share done and each better plan as it is found, the first at once.
+   * @param quick takes the first plan for good
+   */
   plan: async (
     jobs: Job[],
     kit: Kit,
-    fromMin: number,
-    toMin: number,
+    shifts: DayGiven['shifts'],
     around: DayAround,
-    tell: (share: number) => void,
+    quick: boolean,
+    tell: (share: number, better: PlannedDay | null) => void,
   ): Promise<DayTold> => {
     const ticket = ++wanted
-    enough = false
+    enough = quick
     try {
-      const { given, tasks } = dayFromJobs(jobs, kit, workingDays(fromMin, toMin, DAYS), around)
+      const { given, tasks } = dayFromJobs(jobs, kit, shifts, around)
       const day = dayOf(given)
       if (!day.tasks.length) return { ok: true, day: { given, tasks: [], makespanMin: 0, lowerBoundMin: 0, late: [] } }
+      const lowest = lowerBound(day)
+      const planned = (starts: readonly number[], makespanMin: number): PlannedDay => {
+        const startOf = new Map(day.tasks.map((task, n) => [task.id, starts[n]!]))
+        const placed = tasks.map(task => ({ ...task, startMin: startOf.get(task.id)! }))
+        return {
+          given,
+          tasks: placed,
+          makespanMin,
+          lowerBoundMin: lowest,
+          late: lateJobs(given, placed, around.nowMin),
+        }
+      }
       const running = schedule(day)
-      let last = Date.now()
+      let [last, told] = [-Infinity, '']
       for (;;) {
         const next = running.next(enough)
-        if (next.done) {
-          const startOf = new Map(day.tasks.map((task, n) => [task.id, next.value.starts[n]!]))
-          const placed = tasks.map(task => ({ ...task, startMin: startOf.get(task.id)! }))
-          return {
-            ok: true,
-            day: {
-              given,
-              tasks: placed,
-              makespanMin: next.value.makespanMin,
-              lowerBoundMin: next.value.lowerBoundMin,
-              late: lateJobs(given, placed, around.nowMin),
-            },
-          }
-        }
+        if (next.done) return { ok: true, day: planned(next.value.starts, next.value.makespanMin) }
         if (Date.now() - last < TELL_EVERY_MS) continue
-        tell(next.value.share)
+        const { share, starts, makespanMin } = next.value
+        const better = starts.join() === told ? null : planned(starts, makespanMin)
+        told = starts.join()
+        tell(share, better)
         await new Promise<void>(resolve => {
           setTimeout(resolve, 0)
         })

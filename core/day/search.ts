@@ -27,6 +27,14 @@ const ELITE = 4
 const LATE_WEIGHT = 50
 const YIELD_EVERY = 256
 
+/** How far a search is, and the best plan it has found so far. */
+export interface Underway {
+  share: number
+  makespanMin: number
+  lateMin: number
+  starts: number[]
+}
+
 export interface Scheduled {
   starts: number[]
   makespanMin: number
@@ -156,10 +164,7 @@ function hangsOn({ tasks, due }: Day, { starts, lateMin }: Laid, random: () => n
  * A generator of the share done and the best length and lateness so far; given true, it ends with the best so far.
  * @throws NoAnswer where the shifts are too short for the work
  */
-export function* schedule(
-  day: Day,
-  effort = 1,
-): Generator<{ share: number; makespanMin: number; lateMin: number }, Scheduled, boolean | undefined> {
+export function* schedule(day: Day, effort = 1): Generator<Underway, Scheduled, boolean | undefined> {
   const n = day.tasks.length
   const lowerBoundMin = lowerBound(day)
   const random = numbers(20_231 + n)
@@ -177,6 +182,12 @@ export function* schedule(
   const most = Math.ceil(Math.min(MOST_TRIES, TRIES_PER_SQUARE * n * n) * effort)
   let [tries, move, betterAt, told] = [0, 0, 0, -Infinity]
   let enough: boolean | undefined = false
+  const underway = (): Underway => ({
+    share: tries / most,
+    makespanMin: best.laid.makespanMin,
+    lateMin: best.laid.lateMin,
+    starts: [...best.laid.starts],
+  })
   const proved = () => best.laid.lateMin === 0 && best.laid.makespanMin <= lowerBoundMin + 1e-9
   const lay = (list: Int32Array | null): { list: Int32Array; laid: Laid; cost: number } | null => {
     if (!list) return null
@@ -194,7 +205,7 @@ export function* schedule(
   for (const annealed = most * ANNEALED_SHARE; tries < annealed && !proved() && !enough;) {
     if (tries - told >= YIELD_EVERY) {
       told = tries
-      enough = yield { share: tries / most, makespanMin: best.laid.makespanMin, lateMin: best.laid.lateMin }
+      enough = yield underway()
     }
     const pairs = loosePairs(day, criticalChain(day, now.laid, hangsOn(day, now.laid, random), random))
     if (!pairs.length) break
@@ -212,7 +223,7 @@ export function* schedule(
   while (tries < most && !proved() && !enough) {
     if (tries - told >= YIELD_EVERY) {
       told = tries
-      enough = yield { share: tries / most, makespanMin: best.laid.makespanMin, lateMin: best.laid.lateMin }
+      enough = yield underway()
     }
     move += 1
     const pairs = loosePairs(day, criticalChain(day, now.laid, hangsOn(day, now.laid, random), random))

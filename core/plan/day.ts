@@ -53,6 +53,8 @@ export interface DayAround {
   notBefore: Readonly<Record<string, number>>
   /** What runs by itself right now, by job, and the minutes its clock still has. */
   running: Readonly<Record<string, number>>
+  /** Tasks that hands are at right now, and the minutes already in them. */
+  begun?: Readonly<Record<string, number>>
 }
 
 /** Open jobs as a day's tasks: each phase not yet done in its turn, and what runs by itself between. */
@@ -63,6 +65,13 @@ export function dayFromJobs(
   around?: DayAround,
 ): { given: DayGiven; tasks: DayTask[] } {
   const tasks: DayTask[] = []
+  const nowMin = around?.nowMin ?? 0
+  /** What is begun goes on, and nothing else takes the hands until then. */
+  const leftOf = (id: string, minutes: number) => {
+    const spent = around?.begun?.[id]
+    return spent === undefined ? null : Math.max(1, Math.round(minutes - spent))
+  }
+  let handsFreeMin = nowMin
   // What is sent on or turned away takes no time on this bench.
   const given = jobs
     .filter(job => !job.handOver.handedAt && job.call.decision !== 'refer' && job.call.decision !== 'decline')
@@ -78,15 +87,17 @@ export function dayFromJobs(
         unattended: boolean,
         maxWaitMin?: number,
       ) => {
+        const left = leftOf(`${job.id}:${id}`, minutes)
+        if (left !== null) handsFreeMin = Math.max(handsFreeMin, nowMin + left)
         const task = {
           id: `${job.id}:${id}`,
           name,
-          minutes: Math.max(1, Math.round(minutes)),
+          minutes: left ?? Math.max(1, Math.round(minutes)),
           needs,
           after: lastStep ? [`${job.id}:${lastStep}`] : [],
           unattended,
           maxWaitMin: lastStep ? maxWaitMin : undefined,
-          earliestMin: Math.max(around?.nowMin ?? 0, around?.notBefore[`${job.id}:${id}`] ?? 0),
+          earliestMin: left === null ? Math.max(nowMin, around?.notBefore[`${job.id}:${id}`] ?? 0) : nowMin,
         }
         list.push(task)
         tasks.push({ id: task.id, jobId: job.id, title: job.title, name, minutes: task.minutes, unattended })
@@ -120,7 +131,7 @@ export function dayFromJobs(
       // A clock that runs for this job holds up its first task until it rings: early or late, the day follows it.
       const left = around?.running[job.id]
       if (left !== undefined && list[0])
-        list[0] = { ...list[0], earliestMin: Math.max(list[0].earliestMin ?? 0, (around?.nowMin ?? 0) + left) }
+        list[0] = { ...list[0], earliestMin: Math.max(list[0].earliestMin ?? 0, nowMin + left) }
       const due = job.takeIn.dueAt && around ? (Date.parse(job.takeIn.dueAt) - around.midnightMs) / 60_000 : undefined
       return {
         id: job.id,
@@ -128,9 +139,13 @@ export function dayFromJobs(
         ...(due !== undefined && due >= 0 ? { due } : due !== undefined ? { due: 0 } : {}),
       }
     })
+  const held = (task: TaskGiven): TaskGiven =>
+    task.needs.includes('hands') && around?.begun?.[task.id] === undefined
+      ? { ...task, earliestMin: Math.max(task.earliestMin ?? 0, handsFreeMin) }
+      : task
   return {
     given: {
-      jobs: given.filter(job => job.tasks.length),
+      jobs: given.filter(job => job.tasks.length).map(job => ({ ...job, tasks: job.tasks.map(held) })),
       resources: SHOP_RESOURCES.map(id => ({ id, count: 1 })),
       shifts,
     },
@@ -205,7 +220,3 @@ export const handsMin = (tasks: readonly DayTask[]): number =>
 
 /** Minutes of a day. */
 export const DAY_MIN = 1440
-
-/** Working days of the same hours, from a minute of the first: shifts in minutes from midnight of the first day. */
-export const workingDays = (fromMin: number, toMin: number, days: number): DayGiven['shifts'] =>
-  Array.from({ length: days }, (_, n) => ({ startMin: DAY_MIN * n + fromMin, endMin: DAY_MIN * n + toMin }))

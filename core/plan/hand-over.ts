@@ -2,6 +2,7 @@ import { MACHINE_EFFICIENCY } from '../arc/mains'
 import type { Job, Kit } from '../job/job.schema'
 import type { Quote } from '../shop/quote'
 import { askFor } from './ask-core'
+import { gasFor, rodFor } from './consumables'
 import type { MendsData } from './mends'
 import type { OpenData } from './open'
 import { wirePrice } from '../whole/price'
@@ -33,14 +34,8 @@ export function planHandOver(
   unmet: readonly string[],
   mends: MendsData,
 ): StationPlan<HandOverData> {
-  const rod =
-    kit.rods.find(
-      entry => entry.filler === filler && Math.abs(entry.diameterMm - (job.open.fillerMm.value ?? 2.4)) < 0.2,
-    ) ?? kit.rods.find(entry => entry.filler === filler)
-  // A flame burns its own gas, priced where the kit has a cylinder of that name; an arc is shielded by the first.
-  const gas = weld.flame
-    ? kit.gases.find(entry => weld.flame!.torch.gas.toLowerCase().includes(entry.name.toLowerCase()))
-    : kit.gases[0]
+  const rod = rodFor(job, kit, filler)
+  const gas = gasFor(kit, weld.flame?.torch.gas ?? null)
   const litres = weld.flame ? (weld.flame.plan.fuelL ?? 0) : (weld.gas?.litres ?? 0)
   const input = {
     phases: phases.map(({ name, minutes }) => ({ name, minutes })),

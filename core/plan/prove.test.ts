@@ -8,7 +8,7 @@ import type { Job } from '../job/job.schema'
 import { newJob } from '../job/new-job'
 import { applyPatch } from '../job/patch'
 import { CHECKS } from './checks.table'
-import { dayFromJobs, lateJobs, workingDays } from './day'
+import { dayFromJobs, lateJobs } from './day'
 import { shapeOfPieces } from '../solid/stored/to-shape'
 import { partDrawing } from './part-drawing'
 import { lessonsOf } from './lessons'
@@ -180,12 +180,10 @@ describe('lessons', () => {
 describe('a day with promises', () => {
   const midnightMs = Date.parse('2026-11-26T00:00:00Z')
   const around = { midnightMs, nowMin: 480, notBefore: {}, running: {} }
+  const TWO_DAYS = [0, 1].map(n => ({ startMin: n * 1440 + 480, endMin: n * 1440 + 1020 }))
   const due = edit(cover, 'takeIn.dueAt', '2026-11-26T09:00:00Z')
   it('begins nothing before now, holds what is put off, and waits for a running clock', () => {
-    const { given } = dayFromJobs([due], kit, workingDays(480, 1020, 2), {
-      ...around,
-      running: { 'gearbox-cover': 25 },
-    })
+    const { given } = dayFromJobs([due], kit, TWO_DAYS, { ...around, running: { 'gearbox-cover': 25 } })
     expect(given.jobs[0]).toMatchObject({ due: 540 })
     expect(given.jobs[0]!.tasks[0]!.earliestMin).toBe(505)
     const first = given.jobs[0]!.tasks[0]!.id
@@ -195,18 +193,13 @@ describe('a day with promises', () => {
   })
   it('turns the slug before it lies in the freezer and presses it after, and lets solvent dry before heat', () => {
     const bracket = file.jobs.find(job => job.id === 'signal-bracket')!
-    const { given } = dayFromJobs(
-      [bracket, file.jobs.find(job => job.id === 'press-tray')!],
-      kit,
-      workingDays(480, 1020, 2),
-      around,
-    )
+    const { given } = dayFromJobs([bracket, file.jobs.find(job => job.id === 'press-tray')!], kit, TWO_DAYS, around)
     const [slugged, tray] = given.jobs
     const freeze = slugged!.tasks.find(task => task.id.endsWith(':freeze'))!
     expect(freeze).toMatchObject({ unattended: true, needs: ['freezer'], after: ['signal-bracket:bore'], minutes: 120 })
     expect(slugged!.tasks.find(task => task.id.endsWith(':rebuild'))!.after).toEqual([freeze.id])
     // A part is put into the oven by somebody, and is welded within four hours of coming out.
-    const baked = dayFromJobs([cover], kit, workingDays(480, 1020, 2), around).given.jobs[0]!.tasks
+    const baked = dayFromJobs([cover], kit, TWO_DAYS, around).given.jobs[0]!.tasks
     const load = baked.findIndex(task => task.id.endsWith(':open-load'))
     expect(baked[load]).toMatchObject({ needs: ['hands'], unattended: false })
     expect(baked[load + 1]).toMatchObject({
@@ -220,8 +213,23 @@ describe('a day with promises', () => {
     expect(tray!.tasks[dry - 1]!.id).toMatch(/:open$/)
     expect(tray!.tasks[dry + 1]!.after).toEqual([tray!.tasks[dry]!.id])
   })
+  it('what is begun goes on with what is left of it, and the hands are free for nothing else until then', () => {
+    const tray = file.jobs.find(job => job.id === 'cider-tray')!
+    const plain = dayFromJobs([due, tray], kit, TWO_DAYS, around)
+    const first = plain.given.jobs[1]!.tasks[0]!
+    const begun = dayFromJobs([due, tray], kit, TWO_DAYS, {
+      ...around,
+      notBefore: { [first.id]: 900 },
+      begun: { [first.id]: first.minutes - 7 },
+    }).given.jobs
+    expect(begun[1]!.tasks[0]).toMatchObject({ minutes: 7, earliestMin: 480 })
+    expect(begun[0]!.tasks[0]!.earliestMin).toBe(487)
+    // Run over, it is taken for nearly done.
+    const over = dayFromJobs([tray], kit, TWO_DAYS, { ...around, begun: { [first.id]: 9999 } }).given.jobs[0]!
+    expect(over.tasks[0]!.minutes).toBe(1)
+  })
   it('says who is late, why, and what would save it', () => {
-    const { given, tasks } = dayFromJobs([due], kit, workingDays(480, 1020, 2), around)
+    const { given, tasks } = dayFromJobs([due], kit, TWO_DAYS, around)
     let at = 480
     const placed = tasks.map(task => {
       const one = { ...task, startMin: at }

@@ -1,85 +1,36 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { useNow } from '@vueuse/core'
 import { DAY_MIN, handsMin } from '#core/plan/day'
-import { pointIn } from '~/composables/use-drawing'
+import { clockFace } from '#core/quantity/clock-face'
 import { useSettings } from '~/stores/settings'
+import DayChart from './DayChart.vue'
+import WeekAhead from './WeekAhead.vue'
+import { dayLines, numbered } from './day-lines'
 import { useDay } from './use-day'
+import { useDoing } from './use-doing'
 
 const settings = useSettings()
-const {
-  lateSaid,
-  putOff,
-  letGo,
-  putBy,
-  from,
-  to,
-  hours,
-  planned,
-  reason,
-  busy,
-  share,
-  saveCalendar,
-  clock,
-  dayName,
-  stop,
-} = useDay()
-const WIDTH = 1060
-const LEFT = 170
-const ROW = 34
-/** What runs by itself is drawn lower. */
-const LOW = 0.6 * (ROW - 8)
-const top = (bar: { unattended: boolean }) => (bar.unattended ? (ROW - 8 - LOW) / 2 : 0)
-const tasks = computed(() => planned.value?.tasks ?? [])
+const day = useDay()
+const { lateSaid, putOff, letGo, putBy, bench, hours, ahead, planned, reason, busy, share, saveCalendar, stop } = day
+const { from, to, clock, dayName, midnight } = bench
+const { noted, clockOf, start, stop: leave, done, kept } = useDoing()
+const lit = ref<string | null>(null)
+const now = useNow({ interval: 30_000 })
+const nowMin = computed(() => (now.value.getTime() - midnight.getTime()) / 60_000)
+const tasks = computed(() => numbered(planned.value?.tasks ?? []))
 const days = computed(() => {
-  const { fromMin = 480, toMin = 1020 } = hours.value ?? {}
-  const count = Math.ceil(Math.max(1, ...tasks.value.map(task => task.startMin + task.minutes)) / DAY_MIN)
-  return Array.from({ length: count }, (_, n) => {
-    const [start, end] = [n * DAY_MIN, (n + 1) * DAY_MIN]
-    const here = tasks.value.filter(task => task.startMin < end && task.startMin + task.minutes > start)
-    // A day half gone is drawn from where its work begins.
-    const low = Math.max(
-      Math.min(fromMin, ...here.map(task => Math.max(0, task.startMin - start))),
-      60 * Math.floor(Math.min(...here.map(task => Math.max(0, task.startMin - start))) / 60),
-    )
-    const high = Math.max(toMin, ...here.map(task => Math.min(DAY_MIN, task.startMin + task.minutes - start)))
-    const scale = (WIDTH - LEFT - 10) / (high - low)
-    const jobs = [...new Set(here.map(task => task.jobId))]
-    const bar = (task: (typeof here)[number]) => ({
-      ...task,
-      x: LEFT + Math.max(0, task.startMin - start - low) * scale,
-      wide: (Math.min(end, task.startMin + task.minutes) - Math.max(start + low, task.startMin)) * scale,
-    })
-    const lines = [
-      { id: 'hands', title: 'The hands', bars: here.filter(task => !task.unattended).map(bar) },
-      ...jobs.map(id => ({
-        id,
-        title: here.find(task => task.jobId === id)!.title,
-        bars: here.filter(task => task.jobId === id).map(bar),
-      })),
-    ]
-    const ticks = Array.from(
-      { length: Math.floor(high / 60) - Math.ceil(low / 60) + 1 },
-      (_, hour) => Math.ceil(low / 60) + hour,
-    ).map(hour => ({ hour, x: LEFT + (hour * 60 - low) * scale }))
-    return { start, scale, lines, ticks, high: lines.length * ROW + 30 }
-  }).filter(day => day.lines.length > 1)
+  const last = Math.max(1, ...tasks.value.map(task => task.startMin + task.minutes))
+  return Array.from({ length: Math.ceil(last / DAY_MIN) }, (_, n) =>
+    planned.value ? dayLines(planned.value, tasks.value, n, hours.value) : null,
+  ).filter(lines => lines !== null)
 })
-const held = ref<{ id: string; startMin: number; x: number; scale: number; by: number } | null>(null)
-function grab(bar: { id: string; startMin: number }, scale: number, event: PointerEvent) {
-  const svg = (event.currentTarget as SVGElement).ownerSVGElement!
-  held.value = { id: bar.id, startMin: bar.startMin, x: pointIn(svg, event).x, scale, by: 0 }
-  svg.setPointerCapture(event.pointerId)
-}
-const drag = (event: PointerEvent) => {
-  if (held.value)
-    held.value = { ...held.value, by: pointIn(event.currentTarget as SVGSVGElement, event).x - held.value.x }
-}
-function drop() {
-  const now = held.value
-  held.value = null
-  if (now && Math.abs(now.by) > 3) putOff(now.id, now.startMin + now.by / now.scale)
-}
-const nudge = (id: string, startMin: number, by: number) => putOff(id, startMin + by)
+/** What comes next in the same job. */
+const after = (task: (typeof tasks.value)[number]) =>
+  tasks.value.find(each => each.jobId === task.jobId && each.startMin >= task.startMin + task.minutes)
+/** Only what is first in its job can be done now. */
+const first = (task: (typeof tasks.value)[number]) =>
+  tasks.value.find(each => each.jobId === task.jobId)?.id === task.id
 </script>
 
 <template>
@@ -98,7 +49,7 @@ const nudge = (id: string, startMin: number, by: number) => putOff(id, startMin 
         Into a calendar
       </button>
       <span v-if="busy" class="small" role="status"
-        ><progress :value="share" max="1" /> looking for a better one
+        ><progress :value="share" max="1" /> {{ planned ? 'a first plan; looking for a better one' : 'planning' }}
         <button type="button" class="plain-button slight" @click="stop()">That will do</button></span
       >
     </div>
@@ -119,76 +70,74 @@ const nudge = (id: string, startMin: number, by: number) => putOff(id, startMin 
     <p v-if="putBy" class="small">
       {{ putBy }} put off by hand. <button type="button" class="open-figure" @click="letGo()">Let them go</button>
     </p>
-    <section v-for="day in days" :key="day.start" class="day">
-      <p class="label">{{ dayName(day.start) }}</p>
-      <div class="scroll" tabindex="0" role="region" :aria-label="`${dayName(day.start)}, drawn`">
-        <svg
-          class="drawing"
-          :viewBox="`0 0 ${WIDTH} ${day.high}`"
-          role="group"
-          :aria-label="`${dayName(day.start)}: the hands' own line first, then a line for each job; a task is put off with the arrow keys or by dragging`"
-          @pointermove="drag"
-          @pointerup="drop"
-          @pointercancel="drop"
-        >
-          <g v-for="tick in day.ticks" :key="tick.hour">
-            <line class="thin faint" :x1="tick.x" :x2="tick.x" y1="18" :y2="day.high" />
-            <text :x="tick.x" y="12" text-anchor="middle">{{ tick.hour % 24 }}</text>
-          </g>
-          <g v-for="(line, n) in day.lines" :key="line.id" :transform="`translate(0 ${22 + n * ROW})`">
-            <text class="note" x="0" :y="ROW / 2 + 4">
-              {{ line.title.length > 24 ? `${line.title.slice(0, 23)}…` : line.title }}
-            </text>
-            <g v-for="bar in line.bars" :key="bar.id">
-              <rect
-                :class="['bar', { alone: bar.unattended, own: n === 0 }]"
-                role="slider"
-                :tabindex="n ? 0 : -1"
-                :aria-label="`${bar.name}, ${bar.title}`"
-                :aria-valuenow="bar.startMin"
-                aria-valuemin="0"
-                aria-valuemax="43200"
-                :aria-valuetext="clock(bar.startMin)"
-                :data-task="n ? bar.id : undefined"
-                @pointerdown="grab(bar, day.scale, $event)"
-                @keydown.right.prevent="nudge(bar.id, bar.startMin, 30)"
-                @keydown.left.prevent="nudge(bar.id, bar.startMin, -30)"
-                :x="bar.x + (held?.id === bar.id ? held.by : 0)"
-                :y="3 + top(bar)"
-                :width="Math.max(2, bar.wide)"
-                :height="bar.unattended ? LOW : ROW - 8"
-              />
-              <text
-                v-if="bar.wide > 46"
-                :x="bar.x + 5"
-                :y="ROW / 2 + (bar.unattended ? 3 : 4)"
-                :class="{ inverse: n === 0, alone: bar.unattended }"
-              >
-                {{ bar.name.slice(0, Math.floor(bar.wide / 8)) }}
-              </text>
-            </g>
-          </g>
-        </svg>
-      </div>
+    <p v-if="noted" class="small" role="status" data-testid="noted">
+      {{ noted.words }} <button type="button" class="open-figure" @click="noted.undo()">Take it back</button>
+    </p>
+    <WeekAhead v-if="tasks.length" :ahead="ahead" :bench="bench" @write="bench.writeHours" />
+    <section v-for="lines in days" :key="lines.start" class="day">
+      <p class="label">{{ dayName(lines.start) }}</p>
+      <DayChart
+        :day="lines"
+        :name="dayName(lines.start)"
+        :now-min="nowMin"
+        :clock="clock"
+        :lit="lit"
+        @light="lit = $event"
+        @put="putOff"
+      />
     </section>
     <table v-if="tasks.length">
       <thead>
         <tr>
+          <th class="num">No.</th>
           <th>From</th>
-          <th>To</th>
+          <th class="wide">To</th>
           <th>Do</th>
           <th>Job</th>
+          <th class="no-print"><span class="visually-hidden">Begin, leave, finish</span></th>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="task in tasks.toSorted((a, b) => a.startMin - b.startMin)" :key="task.id">
+        <tr
+          v-for="task in tasks"
+          :key="task.id"
+          :class="{ lit: lit === task.id }"
+          :data-row="task.id"
+          @pointerenter="lit = task.id"
+          @pointerleave="lit = null"
+        >
+          <td class="figure num">{{ task.number }}</td>
           <td class="figure">
             {{ task.startMin >= DAY_MIN ? `${dayName(task.startMin).slice(0, 3)} ` : '' }}{{ clock(task.startMin) }}
           </td>
-          <td class="figure">{{ clock(task.startMin + task.minutes) }}</td>
+          <td class="figure wide">{{ clock(task.startMin + task.minutes) }}</td>
           <td>{{ task.name }}<span v-if="task.unattended" class="quiet small"> by itself</span></td>
           <td>
             <NuxtLink :to="`/job/${task.jobId}/take-in`">{{ task.title }}</NuxtLink>
+          </td>
+          <td class="acts no-print">
+            <template v-if="clockOf(task)">
+              <span class="figure small">{{ clockFace(clockOf(task)!.leftS) }}</span>
+              <button type="button" class="plain-button slight" @click="leave(task)">stop</button>
+            </template>
+            <button
+              v-else-if="first(task)"
+              type="button"
+              class="plain-button slight"
+              :aria-label="`Start ${task.name}, ${task.title}`"
+              @click="start(task)"
+            >
+              start
+            </button>
+            <button
+              v-if="kept(task) && first(task)"
+              type="button"
+              class="plain-button slight"
+              :aria-label="`Done: ${task.name}, ${task.title}`"
+              @click="done(task, after(task))"
+            >
+              done
+            </button>
           </td>
         </tr>
       </tbody>
@@ -233,36 +182,22 @@ label input {
 .day {
   margin: 16px 0;
 }
-.scroll {
-  overflow-x: auto;
+.lit {
+  background: var(--sheet);
+  box-shadow: inset 4px 0 0 var(--chestnut);
 }
-.scroll svg {
-  min-width: 760px;
+.num {
+  text-align: right;
+  padding-right: 14px;
 }
-.faint {
-  stroke: var(--hairline);
+.acts {
+  text-align: right;
+  white-space: nowrap;
 }
-.bar {
-  fill: var(--new-metal-wash);
-  stroke: var(--new-metal);
-  stroke-width: 1.2;
+.acts button {
+  padding: 4px 12px;
+  margin-left: 6px;
 }
-.bar.alone {
-  fill: var(--sheet);
-  stroke: var(--slate);
-  stroke-dasharray: 4 3;
-}
-.drawing text.alone {
-  font-size: 11px;
-}
-.bar.own {
-  fill: var(--slate);
-  stroke: var(--soot);
-}
-.inverse {
-  fill: var(--paper) !important;
-}
-
 .late {
   border-left: 4px solid var(--hazard);
   padding-left: 10px;
@@ -271,13 +206,15 @@ label input {
 .late p {
   margin: 2px 0;
 }
-.bar {
-  cursor: grab;
-}
 .wrong {
   color: var(--stop);
 }
 progress {
   accent-color: var(--chestnut);
+}
+@media (max-width: 599px) {
+  .wide {
+    display: none;
+  }
 }
 </style>

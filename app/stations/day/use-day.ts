@@ -1,29 +1,21 @@
 import { proxy, wrap } from 'comlink'
-import { useLocalStorage } from '@vueuse/core'
-import { addMinutes, format, startOfDay } from 'date-fns'
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
-import { readClock } from '#core/quantity/clock-face'
-import { DAY_MIN, rescueWords } from '#core/plan/day'
-import { read } from '#core/quantity/read'
+import { rescueWords } from '#core/plan/day'
+import { weekAhead } from '#core/plan/week'
+import { useBenchHours } from '~/composables/bench-hours'
 import { download } from '~/composables/use-files'
 import { visible } from '#core/job/text'
 import { useOpenJobs } from '~/composables/use-open-jobs'
-import { useClocks } from '~/stores/clocks'
 import { useShop } from '~/stores/shop'
 import type { DayWorker, PlannedDay, Saving } from '~/workers/day.worker'
-
-const minutesOf = (text: string) => {
-  const hours = read(text, 'number')
-  return readClock(text) ?? (hours.ok ? hours.value * 60 : null)
-}
 
 /** The day across all open jobs, planned anew as jobs or hours change. */
 export function useDay() {
   const shop = useShop()
   const worker = new Worker(new URL('../../workers/day.worker.ts', import.meta.url), { type: 'module', name: 'day' })
   const day = wrap<DayWorker>(worker)
-  const from = useLocalStorage('ws-day-from', '8:00')
-  const to = useLocalStorage('ws-day-to', '17:00')
+  const bench = useBenchHours()
+  const { hours, shifts, notBefore, running, begun, around, at, clock, dayName, when } = bench
   const openJobs = useOpenJobs()
   const planned = shallowRef<PlannedDay | null>(null)
   /** What would save each late job, as far as it is known yet. */
@@ -31,34 +23,14 @@ export function useDay() {
   const reason = ref<string | null>(null)
   const busy = ref(false)
   const share = ref(0)
-  const midnight = startOfDay(new Date())
-  const hours = computed(() => {
-    const [fromMin, toMin] = [minutesOf(from.value), minutesOf(to.value)]
-    return fromMin !== null && toMin !== null && toMin > fromMin && toMin <= DAY_MIN ? { fromMin, toMin } : null
-  })
-
-  const clocks = useClocks()
-  /** Tasks put off by hand, for today; the rest of the day follows. */
-  const notBefore = useLocalStorage<Record<string, number>>(`ws-day-put-${format(midnight, 'yyyy-MM-dd')}`, {})
-  const running = computed(() =>
-    Object.fromEntries(
-      clocks.running
-        .filter(clock => clock.jobId && clock.leftS > 0)
-        .map(clock => [clock.jobId!, Math.ceil(clock.leftS / 60)]),
-    ),
-  )
-  const around = () => ({
-    midnightMs: midnight.getTime(),
-    nowMin: Math.floor((Date.now() - midnight.getTime()) / 60_000),
-    notBefore: { ...notBefore.value },
-    running: { ...running.value },
-  })
   const putOff = (id: string, minute: number) => {
     notBefore.value = { ...notBefore.value, [id]: Math.max(0, Math.round(minute / 5) * 5) }
   }
   const letGo = () => {
     notBefore.value = {}
   }
+
+  const begunKey = computed(() => begun.value.map(clock => clock.task).join())
 
   let ticket = 0
   async function saveLate(found: PlannedDay, mine: number) {
@@ -70,7 +42,7 @@ export function useDay() {
     }
   }
   async function plan() {
-    if (!hours.value) {
+    if (!shifts.value) {
       reason.value = 'hours such as 8:00 to 17:00, the second after the first'
       return
     }
@@ -82,11 +54,13 @@ export function useDay() {
     const told = await day.plan(
       toRaw(openJobs.value),
       toRaw(shop.kit),
-      hours.value.fromMin,
-      hours.value.toMin,
+      toRaw(shifts.value),
       around(),
-      proxy((done: number) => {
+      false,
+      proxy((done: number, better: PlannedDay | null) => {
+        if (mine !== ticket) return
         share.value = done
+        if (better) planned.value = better
       }),
     )
     if (mine !== ticket) return
@@ -98,7 +72,7 @@ export function useDay() {
     } else if (told.ok === false) reason.value = told.reason
   }
   watch(
-    [openJobs, () => shop.kit, hours, notBefore, () => Object.keys(running.value).join()],
+    [openJobs, () => shop.kit, shifts, notBefore, () => Object.keys(running.value).join(), () => begunKey.value],
     () => {
       void plan()
     },
@@ -109,8 +83,8 @@ export function useDay() {
   async function saveCalendar() {
     const { createEvents } = await import('ics')
     const stamp = (minutes: number) => {
-      const at = addMinutes(midnight, minutes)
-      return [at.getFullYear(), at.getMonth() + 1, at.getDate(), at.getHours(), at.getMinutes()] as [
+      const then = at(minutes)
+      return [then.getFullYear(), then.getMonth() + 1, then.getDate(), then.getHours(), then.getMinutes()] as [
         number,
         number,
         number,
@@ -131,14 +105,10 @@ export function useDay() {
     if (value) download('bench-day.ics', value, 'text/calendar')
   }
 
-  const clock = (minutes: number) => format(addMinutes(midnight, minutes), 'HH:mm')
-  const dayName = (minutes: number) => format(addMinutes(midnight, minutes), 'EEEE d MMMM')
   const lateSaid = computed(() =>
     (planned.value?.late ?? []).map(job => {
       const { given, tasks } = planned.value!
       const saving = savings.value[job.id]
-      const when = (minutes: number) =>
-        minutes < DAY_MIN ? clock(minutes) : `${clock(minutes)} on ${dayName(minutes).split(' ')[0]}`
       return {
         ...job,
         saving:
@@ -156,9 +126,10 @@ export function useDay() {
     putOff,
     letGo,
     putBy: computed(() => Object.keys(notBefore.value).length),
-    from,
-    to,
+    bench,
     hours,
+    shifts,
+    ahead: computed(() => (planned.value && shifts.value ? weekAhead(planned.value.tasks, shifts.value) : [])),
     planned,
     reason,
     busy,

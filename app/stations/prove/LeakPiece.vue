@@ -23,8 +23,8 @@ const leak = computed(() => (found.value && 'answer' in found.value ? found.valu
     <button v-if="live" type="button" class="plain-button" data-testid="leak-keep" @click="keep()">Keep it</button>
   </div>
   <p v-else class="quiet small">
-    With the pressure gauge on the wire (<span class="figure">m</span>), the leak is worked out as it is watched; or put
-    the readings in.
+    With the pressure gauge on the wire<span class="only-with-keys"> (<span class="figure">m</span>)</span>, the leak is
+    worked out as it is watched; or put the readings in.
   </p>
   <p v-if="leak">
     {{ text(leak.answer.sccm) }}, put right for its temperature:

@@ -1,0 +1,41 @@
+import { expose } from 'comlink'
+import type { Job, Kit } from '#core/job/job.schema'
+import { shelfDrawing, shelfLine, type ShelfLine } from '#core/plan/shelf-line'
+import type { SmallView } from '#core/solid/small-view'
+
+export interface ShelfSaid {
+  /** Null where the job could not be worked out. */
+  line: ShelfLine | null
+  drawing: SmallView | null
+}
+
+const attempt = <T>(work: () => T): T | null => {
+  try {
+    return work()
+  } catch {
+    return null
+  }
+}
+
+const bench = {
+  /** What the shelf says of one job, and its part from above. */
+  said: (job: Job, kit: Kit): ShelfSaid => ({
+    line: attempt(() => shelfLine(job, kit)),
+    drawing: attempt(() => shelfDrawing(job)),
+  }),
+  /** A picture made small enough for a list; null where the browser cannot read it. */
+  small: async (bytes: ArrayBuffer, type: string, widePx: number): Promise<Blob | null> => {
+    try {
+      const picture = await createImageBitmap(new Blob([bytes], { type }), { resizeWidth: widePx })
+      const canvas = new OffscreenCanvas(picture.width, picture.height)
+      canvas.getContext('2d')!.drawImage(picture, 0, 0)
+      picture.close()
+      return await canvas.convertToBlob({ type: 'image/webp', quality: 0.8 })
+    } catch {
+      return null
+    }
+  },
+}
+export type ShelfWorker = typeof bench
+
+expose(bench)

@@ -1,0 +1,115 @@
+import type { Job, Kit } from '../job/job.schema'
+import { count } from './parts'
+import type { JobPlan } from './plan-job'
+
+type Rod = Kit['rods'][number]
+type Gas = Kit['gases'][number]
+
+/** What a mend still takes from the shelf of rods and the rack of cylinders. */
+export interface Takes {
+  filler: string
+  rods: number
+  gas: string
+  litres: number
+}
+
+/** Filler wire as thick as this, mm, either way, is the same rod. */
+const SAME_ROD_MM = 0.2
+const USUAL_ROD_MM = 2.4
+
+/** The rod of this filler in the kit: of the thickness planned, else of any. */
+export const rodFor = (job: Job, kit: Kit, filler: string): Rod | undefined =>
+  kit.rods.find(
+    rod => rod.filler === filler && Math.abs(rod.diameterMm - (job.open.fillerMm.value ?? USUAL_ROD_MM)) < SAME_ROD_MM,
+  ) ?? kit.rods.find(rod => rod.filler === filler)
+
+/** A flame burns its own gas, where the kit has a cylinder of that name; an arc is shielded by the first. */
+export const gasFor = (kit: Kit, burns: string | null): Gas | undefined =>
+  burns === null
+    ? kit.gases[0]
+    : kit.gases.find(({ name }) => name.trim() && burns.toLowerCase().includes(name.toLowerCase()))
+
+/** What is left in the cylinder in use, L of gas; one that was never read is taken for full. */
+export const leftInL = ({ leftL, cylinderL }: Gas): number => leftL ?? cylinderL
+
+/**
+ * Rods and gas that a job still takes: as quoted, less the share of its passes that is laid. Nothing once it is welded,
+ * sent on or turned away.
+ */
+export function takesOf(job: Job, plan: JobPlan, kit: Kit): Takes | null {
+  const { decision } = job.call
+  if (job.settled.weld || job.handOver.handedAt || decision === 'refer' || decision === 'decline') return null
+  const lines = plan['hand-over'].data.quote?.lines ?? []
+  const quantity = (name: string) => lines.find(line => line.name === name)?.quantity ?? 0
+  const { passes, flame, mig } = plan.weld.data
+  const laid = passes.filter(pass => pass.done).length
+  const left = passes.length ? 1 - laid / passes.length : 1
+  const { filler } = plan.call.data
+  // Wire is on a spool, which nobody counts.
+  const rods = mig ? 0 : quantity('Filler') * left
+  const litres = quantity('Gas') * left
+  if (rods <= 0 && litres <= 0) return null
+  return {
+    filler: rodFor(job, kit, filler)?.filler ?? filler,
+    rods,
+    gas: gasFor(kit, flame?.torch.gas ?? null)?.name ?? flame?.torch.gas ?? 'argon',
+    litres,
+  }
+}
+
+/** One consumable against what the open jobs take of it. */
+export interface Stock {
+  /** The kit's own entry; null where the kit has none of it. */
+  id: string | null
+  kind: 'rods' | 'gas'
+  name: string
+  /** Rods, or litres of gas. */
+  left: number
+  wanted: number
+  /** By how much it falls short; 0 where it does not. */
+  short: number
+}
+
+/** Whole rods are taken, so a part of one is one. */
+const whole = (rods: number) => Math.ceil(rods - 1e-9)
+
+/**
+ * What is left of each filler and gas, and what open jobs take of it: first the kit's own, in its order, then what it
+ * has none of.
+ */
+export function stockOf(kit: Kit, takes: readonly Takes[]): Stock[] {
+  const wantedOf = (key: 'filler' | 'gas', name: string) =>
+    takes.reduce((sum, take) => sum + (take[key] === name ? (key === 'filler' ? whole(take.rods) : take.litres) : 0), 0)
+  const row = (id: string | null, kind: Stock['kind'], name: string, left: number, wanted: number): Stock => ({
+    id,
+    kind,
+    name,
+    left,
+    wanted,
+    short: Math.max(0, wanted - left),
+  })
+  const fillers = [...new Set([...kit.rods.map(rod => rod.filler), ...takes.map(take => take.filler)])]
+  const gases = [...new Set([...kit.gases.map(gas => gas.name), ...takes.map(take => take.gas)])]
+  return [
+    ...fillers.map(filler => {
+      const own = kit.rods.filter(rod => rod.filler === filler)
+      const left = own.reduce((sum, rod) => sum + rod.count, 0)
+      return row(own[0]?.id ?? null, 'rods', filler, left, wantedOf('filler', filler))
+    }),
+    ...gases.map(gas => {
+      const own = kit.gases.filter(entry => entry.name === gas)
+      const left = own.reduce((sum, entry) => sum + leftInL(entry), 0)
+      return row(own[0]?.id ?? null, 'gas', gas, left, wantedOf('gas', gas))
+    }),
+  ].filter(stock => stock.id !== null || stock.wanted > 0)
+}
+
+/** What one job takes that the kit has not got, in words: what is bought before it can be welded. */
+export const toBuy = (kit: Kit, takes: Takes | null): string[] =>
+  takes === null
+    ? []
+    : stockOf(kit, [takes])
+        .filter(stock => stock.short > 0)
+        .map(({ kind, name, short }) =>
+          kind === 'rods' ? `${count(whole(short), 'rod')} of ${name}` : `${Math.ceil(short)} L of ${name}`,
+        )
