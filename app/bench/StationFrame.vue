@@ -102,6 +102,7 @@ const bare = (text: string) => text.replace(/\.$/, '') || 'empty'
 }
 header {
   grid-column: 1 / -1;
+  grid-row: 1;
   padding: 10px 200px 12px 24px;
 }
 .where {
@@ -135,8 +136,12 @@ h1 :deep(.figure) {
   align-self: start;
   padding: 10px 24px 0 0;
 }
+.with-above header,
 .with-above .actions {
   grid-row: 2;
+}
+.above {
+  grid-row: 1;
 }
 .readings {
   padding: 6px 18px 90px 24px;

@@ -18,6 +18,8 @@ export interface KitColumn {
   placeholder?: string
   choices?: Readonly<Record<string, string>>
   blank: string | number | null
+  /** The group of fields it stands in. */
+  group?: string
   /** Rows it is asked of; left out, all. */
   only?: (row: Record<string, unknown>) => boolean
 }

@@ -1,5 +1,7 @@
 import { expose } from 'comlink'
 import type { Job, Kit } from '#core/job/job.schema'
+import { stockOf, takesOf, type Stock } from '#core/plan/consumables'
+import { planJob } from '#core/plan/plan-job'
 import { shelfDrawing, shelfLine, type ShelfLine } from '#core/plan/shelf-line'
 import type { SmallView } from '#core/solid/small-view'
 
@@ -23,6 +25,12 @@ const bench = {
     line: attempt(() => shelfLine(job, kit)),
     drawing: attempt(() => shelfDrawing(job)),
   }),
+  /** What is left of rods and gas against what the open jobs take. */
+  stock: (jobs: Job[], kit: Kit): Stock[] =>
+    stockOf(
+      kit,
+      jobs.flatMap(job => attempt(() => takesOf(job, planJob(job, kit), kit)) ?? []),
+    ),
   /** A picture made small enough for a list; null where the browser cannot read it. */
   small: async (bytes: ArrayBuffer, type: string, widePx: number): Promise<Blob | null> => {
     try {

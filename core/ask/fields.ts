@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { KEY_UNITS, type UnitKey } from '../quantity/units.table'
+import { fieldWords } from './labels.table'
 import type { Question } from './question'
 
 export type FieldKind = 'quantity' | 'text' | 'choice' | 'flag' | 'json'
@@ -8,6 +9,8 @@ export type FieldKind = 'quantity' | 'text' | 'choice' | 'flag' | 'json'
 export interface QuestionField {
   readonly key: string
   readonly label: string
+  /** What is put in it, where the name leaves a doubt. */
+  readonly help: string
   readonly kind: FieldKind
   readonly required: boolean
   readonly unit: string
@@ -115,7 +118,8 @@ export function fieldsOf(question: Question): QuestionField[] {
               : 'text'
     return {
       key,
-      label: labelOfKey(key, numeric),
+      label: fieldWords(question.name, key)?.label ?? labelOfKey(key, numeric),
+      help: fieldWords(question.name, key)?.help ?? '',
       kind,
       required: schema.required?.includes(key) ?? false,
       unit: unit ? KEY_UNITS[unit].symbol : '',

@@ -113,3 +113,36 @@ export const toBuy = (kit: Kit, takes: Takes | null): string[] =>
         .map(({ kind, name, short }) =>
           kind === 'rods' ? `${count(whole(short), 'rod')} of ${name}` : `${Math.ceil(short)} L of ${name}`,
         )
+
+const WEEK_MS = 7 * 24 * 3600 * 1000
+/** How far back use is counted, weeks, and from how many jobs on it is worth saying. */
+const LOOKED_BACK_WEEKS = 26
+const LEAST_JOBS = 3
+
+export interface Use {
+  rodsPerWeek: number
+  litresPerWeek: number
+  jobs: number
+}
+
+/** Rods and gas a week, by what finished jobs noted; null from fewer than three of them. */
+export function useOf(
+  jobs: readonly { handedAt: string | null; usedRods: number | null; usedGasL: number | null }[],
+  nowMs: number,
+): Use | null {
+  const noted = jobs.filter(
+    ({ handedAt, usedRods, usedGasL }) =>
+      handedAt !== null &&
+      nowMs - Date.parse(handedAt) <= LOOKED_BACK_WEEKS * WEEK_MS &&
+      (usedRods !== null || usedGasL !== null),
+  )
+  if (noted.length < LEAST_JOBS) return null
+  const weeks = Math.max(1, (nowMs - Math.min(...noted.map(job => Date.parse(job.handedAt!)))) / WEEK_MS)
+  const sum = (of: (job: (typeof noted)[number]) => number | null) =>
+    noted.reduce((total, job) => total + (of(job) ?? 0), 0)
+  return {
+    rodsPerWeek: sum(job => job.usedRods) / weeks,
+    litresPerWeek: sum(job => job.usedGasL) / weeks,
+    jobs: noted.length,
+  }
+}

@@ -1,6 +1,6 @@
 import { LEAST_RATIO, MOST_RATIO, type Job, type Kit } from '../job/job.schema'
 import { PROCESSES } from '../call/process.table'
-import { COMEBACKS } from '../job/words.table'
+import { COMEBACKS, type Comeback } from '../job/words.table'
 import { learn, oddsOf, timeRatio, type FinishedJob, type Group, type Ratio } from '../shop/learn'
 import { KIND_IDS, kindOf } from '../mend/registry'
 import { kindPhase, type Phase } from './phases'
@@ -23,9 +23,22 @@ export interface Lessons {
   groups: Group[]
   learnt: Learnt[]
   comebacks: { why: string; jobs: number }[]
+  /** Each part that came back, with how it was mended the first time. */
+  traced: TracedComeback[]
+  /** How those were mended that held. */
+  held: FinishedJob[]
   /** What each machine with a price has brought in, over what it cost. */
   machines: { name: string; paid: number; earned: number; jobs: number }[]
   torches: { name: string; efficiencyPct: number; absorbedW: number; errorW: number }[]
+}
+
+/** A part that came back: both of its jobs, why, and how it was mended the first time. */
+export interface TracedComeback {
+  id: string
+  firstId: string
+  title: string
+  why: Comeback | null
+  first: FinishedJob
 }
 
 /** Newest finished jobs that lessons are drawn from: a plan is worked out for each. */
@@ -109,6 +122,12 @@ export function lessonsOf(jobs: readonly Job[], kit: Kit): Lessons {
     }
   })
   const { all, groups } = learn(records)
+  const recordOf = new Map(finished.map((job, n) => [job.id, records[n]!]))
+  const traced = jobs.flatMap((job): TracedComeback[] => {
+    const firstId = job.takeIn.comebackOf
+    const first = firstId === null ? undefined : recordOf.get(firstId)
+    return first ? [{ id: job.id, firstId: firstId!, title: job.title, why: job.takeIn.comebackWhy, first }] : []
+  })
   const why = jobs.flatMap(job =>
     job.takeIn.comebackOf && job.takeIn.comebackWhy ? [COMEBACKS[job.takeIn.comebackWhy]] : [],
   )
@@ -124,6 +143,8 @@ export function lessonsOf(jobs: readonly Job[], kit: Kit): Lessons {
     comebacks: [...new Set(why)]
       .map(words => ({ why: words, jobs: why.filter(each => each === words).length }))
       .toSorted((a, b) => b.jobs - a.jobs),
+    traced,
+    held: records.filter(record => record.success),
     machines: kit.machines.flatMap(machine =>
       machine.paid
         ? [{ name: machine.name, paid: machine.paid, ...(earned.get(machine.id) ?? { earned: 0, jobs: 0 }) }]

@@ -93,7 +93,7 @@ const first = (task: (typeof tasks.value)[number]) =>
           <th>From</th>
           <th class="wide">To</th>
           <th>Do</th>
-          <th>Job</th>
+          <th class="wide">Job</th>
           <th class="no-print"><span class="visually-hidden">Begin, leave, finish</span></th>
         </tr>
       </thead>
@@ -111,8 +111,11 @@ const first = (task: (typeof tasks.value)[number]) =>
             {{ task.startMin >= DAY_MIN ? `${dayName(task.startMin).slice(0, 3)} ` : '' }}{{ clock(task.startMin) }}
           </td>
           <td class="figure wide">{{ clock(task.startMin + task.minutes) }}</td>
-          <td>{{ task.name }}<span v-if="task.unattended" class="quiet small"> by itself</span></td>
           <td>
+            {{ task.name }}<span v-if="task.unattended" class="quiet small"> by itself</span>
+            <NuxtLink :to="`/job/${task.jobId}/take-in`" class="of small">{{ task.title }}</NuxtLink>
+          </td>
+          <td class="wide">
             <NuxtLink :to="`/job/${task.jobId}/take-in`">{{ task.title }}</NuxtLink>
           </td>
           <td class="acts no-print">
@@ -212,9 +215,21 @@ label input {
 progress {
   accent-color: var(--chestnut);
 }
-@media (max-width: 599px) {
+.of {
+  display: none;
+}
+@media (max-width: 699px) {
   .wide {
     display: none;
+  }
+  .of {
+    display: block;
+  }
+  .acts {
+    white-space: normal;
+  }
+  .acts button {
+    margin: 2px 0 2px 4px;
   }
 }
 </style>

@@ -38,7 +38,7 @@ const emit = defineEmits<{ write: [weekday: number, text: string] }>()
       </svg>
       <p class="small">
         <template v-if="day.openMin > 0"
-          ><span class="figure">{{ settings.text(day.handsMin, 'min') }}</span> of
+          ><span class="figure">{{ day.handsMin > 0 ? settings.text(day.handsMin, 'min') : 'free' }}</span> of
           <span class="figure">{{ settings.text(day.openMin, 'min') }}</span></template
         ><template v-else>off</template>
       </p>

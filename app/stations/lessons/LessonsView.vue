@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { format } from 'date-fns'
+import { COMEBACKS } from '#core/job/words.table'
 import { count } from '#core/plan/parts'
+import { whatToChange } from '#core/plan/what-to-change'
+import RatioBar from './RatioBar.vue'
 import { useLessons } from './use-lessons'
 
 const { lessons, trouble, use, forget, shop } = useLessons()
@@ -17,6 +20,7 @@ const groups = computed(() =>
     .map(([by, title]) => ({ by, title, rows: (lessons.value?.groups ?? []).filter(group => group.by === by) }))
     .filter(kind => kind.rows.length),
 )
+const changes = computed(() => (lessons.value ? whatToChange(lessons.value) : []))
 const pct = (value: number) => `${Math.round(value)} %`
 const learnt = computed(() => shop.kit.learnt)
 </script>
@@ -37,34 +41,34 @@ const learnt = computed(() => shop.kit.learnt)
       <NuxtLink to="/puddle" class="plain-button" data-testid="to-puddle">Train the hand: the puddle</NuxtLink>
     </p>
 
+    <template v-if="changes.length">
+      <h2>What to change</h2>
+      <ul class="changes" data-testid="changes">
+        <li v-for="change in changes" :key="change.key">
+          {{ change.words }}. <span class="quiet small">{{ change.because }}.</span>
+        </li>
+      </ul>
+    </template>
+
     <template v-if="lessons?.learnt.length">
       <h2>Taken over planned</h2>
-      <table data-testid="learnt">
-        <thead>
-          <tr>
-            <th>What</th>
-            <th class="num">Your shop</th>
-            <th class="num">between</th>
-            <th class="num">Starting value</th>
-            <th class="num">from</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="entry in lessons.learnt" :key="entry.key">
-            <td>{{ entry.name }}</td>
-            <td class="num">{{ entry.ratio.ratio.toFixed(2) }}×</td>
-            <td class="num wraps">
-              {{
-                entry.ratio.low === null
-                  ? 'one job tells no spread'
-                  : `${entry.ratio.low.toFixed(2)} to ${entry.ratio.high!.toFixed(2)}`
-              }}
-            </td>
-            <td class="num">1×</td>
-            <td class="num">{{ count(entry.ratio.jobs, 'job') }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <ul class="bars" data-testid="learnt">
+        <li v-for="entry in lessons.learnt" :key="entry.key">
+          <span class="name"
+            >{{ entry.name }} <span class="quiet small">{{ count(entry.ratio.jobs, 'job') }}</span></span
+          >
+          <RatioBar :ratio="entry.ratio" :name="entry.name" />
+          <span class="figure small">
+            {{ entry.ratio.ratio.toFixed(2) }}×{{
+              entry.ratio.low === null ? '' : ` · ${entry.ratio.low.toFixed(2)} to ${entry.ratio.high!.toFixed(2)}`
+            }}
+          </span>
+        </li>
+      </ul>
+      <p class="quiet small">
+        The line in the middle is what the tables say; the bar is where your shop's own lies, the mark what plans would
+        go by. One job alone tells no spread, and has no bar.
+      </p>
       <div class="row gap">
         <button type="button" class="plain-button strong" data-testid="use-learnt" @click="use()">
           Plan with these
@@ -113,11 +117,30 @@ const learnt = computed(() => shop.kit.learnt)
       </ul>
     </section>
 
-    <template v-if="lessons?.comebacks.length"
-      ><h2>Why parts came back</h2>
-      <ul>
-        <li v-for="entry in lessons.comebacks" :key="entry.why">{{ entry.why }}: {{ count(entry.jobs, 'job') }}</li>
-      </ul></template
+    <template v-if="lessons?.traced.length"
+      ><h2>What came back, and how it was mended the first time</h2>
+      <table class="traced">
+        <thead>
+          <tr>
+            <th>Part</th>
+            <th>Why</th>
+            <th class="wide">Metal</th>
+            <th class="wide">Process, filler</th>
+            <th class="wide">Oil</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="entry in lessons.traced" :key="entry.id">
+            <td>
+              <NuxtLink :to="`/job/${entry.firstId}/hand-over`">{{ entry.title }}</NuxtLink>
+            </td>
+            <td>{{ entry.why ? COMEBACKS[entry.why] : 'not said' }}</td>
+            <td class="wide">{{ entry.first.family }}</td>
+            <td class="wide">{{ [entry.first.process, entry.first.filler].filter(Boolean).join(', ') }}</td>
+            <td class="wide">{{ entry.first.soak?.replaceAll('-', ' ') }}</td>
+          </tr>
+        </tbody>
+      </table></template
     >
     <template v-if="lessons?.machines.length"
       ><h2>What machines have paid back</h2>
@@ -174,9 +197,15 @@ h2 {
   padding: 0;
   margin: 0;
 }
+.changes li {
+  margin: 6px 0;
+}
+.traced td {
+  overflow-wrap: anywhere;
+}
 .bars li {
   display: grid;
-  grid-template-columns: minmax(180px, 2fr) 3fr minmax(170px, 1fr);
+  grid-template-columns: minmax(0, 2fr) minmax(0, 3fr) minmax(0, 1.6fr);
   gap: 14px;
   align-items: center;
   border-bottom: 1px solid var(--hairline);
@@ -200,6 +229,9 @@ svg {
   color: var(--stop);
 }
 @media (max-width: 699px) {
+  .wide {
+    display: none;
+  }
   .bars li {
     grid-template-columns: 1fr;
     gap: 2px;

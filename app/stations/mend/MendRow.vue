@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import { OPENING_WORKS } from '#core/job/words.table'
 import { kindOf, type KindId } from '#core/mend/registry'
+import KindSketch from '~/drawing/KindSketch.vue'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 import { useMends } from './use-mend'
@@ -44,7 +45,11 @@ const standing = (id: string) => {
       :data-mend="mend.kind"
       @click="show(mend.id)"
     >
-      <b>{{ mend.name || kindOf(mend.kind).name }}</b><span class="small quiet">{{ standing(mend.id) }}</span>
+      <KindSketch :kind="mend.kind" />
+      <span
+        ><b>{{ mend.name || kindOf(mend.kind).name }}</b
+        ><span class="small quiet">{{ standing(mend.id) }}</span></span
+      >
     </button>
     <button type="button" class="mend add" data-testid="add-mend" :disabled="all.length >= 40" @click="choosing = true">
       <b>Add a mend</b><span class="small quiet">what else is broken</span>
@@ -61,7 +66,7 @@ const standing = (id: string) => {
             :data-kind="kind.id"
             @click="pick(kind.id)"
           >
-            {{ kind.name }}
+            <KindSketch :kind="kind.id" />{{ kind.name }}
           </button>
         </div>
         <button type="button" class="plain-button slight" @click="choosing = false">Leave it</button>
@@ -99,6 +104,18 @@ const standing = (id: string) => {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+.mend[data-mend] {
+  grid-template-columns: auto minmax(0, 1fr);
+  gap: 10px;
+  align-items: center;
+}
+.mend b,
+.mend span span {
+  display: block;
+}
+.kinds .plain-button {
+  gap: 10px;
 }
 .mend b::first-letter {
   text-transform: uppercase;

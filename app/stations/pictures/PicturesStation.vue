@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref } from 'vue'
+import { computed, nextTick, onMounted, ref } from 'vue'
 import { useEventListener } from '@vueuse/core'
 import { PICTURE_STAGES } from '#core/job/picture.schema'
 import { typingNow } from '~/composables/typing'
@@ -14,7 +14,10 @@ import { usePicture } from './use-picture'
 import { useReading } from './use-reading'
 
 const store = useJob()
-const chosen = ref<string | null>(store.job!.pictures[0]?.id ?? null)
+const route = useRoute()
+/** A picture taken at another station is opened, and looked over for its card. */
+const fresh = typeof route.query.new === 'string' ? route.query.new : null
+const chosen = ref<string | null>(fresh ?? store.job!.pictures[0]?.id ?? null)
 const current = computed(() =>
   store.job!.pictures.some(picture => picture.id === chosen.value)
     ? chosen.value
@@ -28,6 +31,9 @@ const { report, fromInput, fromDrop, fromPaste } = useAddPictures(async id => {
   chosen.value = id
   await nextTick()
   void reading.card(true)
+})
+onMounted(() => {
+  if (fresh !== null && current.value === fresh) void reading.card(true)
 })
 useEventListener(document, 'paste', event => {
   if (!typingNow(event as unknown as KeyboardEvent)) fromPaste(event)

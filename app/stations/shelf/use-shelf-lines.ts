@@ -1,11 +1,10 @@
-import { wrap } from 'comlink'
 import { onBeforeUnmount, shallowRef, toRaw, watch, type Ref } from 'vue'
 import type { Card } from '#core/job/card'
 import type { SmallView } from '#core/solid/small-view'
 import type { ShelfLine } from '#core/plan/shelf-line'
+import { shelfWorker } from '~/composables/shelf-worker'
 import { db } from '~/db/database'
 import { useShop } from '~/stores/shop'
-import type { ShelfWorker } from '~/workers/shelf.worker'
 
 /** What stands beside a card: what is next and what it waits for, and what the part looks like. */
 export interface Beside {
@@ -24,11 +23,7 @@ const PICTURE_PX = 192
  */
 export function useShelfLines(cards: Ref<readonly Card[]>) {
   const shop = useShop()
-  const worker = new Worker(new URL('../../workers/shelf.worker.ts', import.meta.url), {
-    type: 'module',
-    name: 'shelf',
-  })
-  const shelf = wrap<ShelfWorker>(worker)
+  const { shelf, end } = shelfWorker()
   const beside = shallowRef<ReadonlyMap<string, Beside>>(new Map())
   const known = new Map<string, string>()
   let ticket = 0
@@ -70,7 +65,7 @@ export function useShelfLines(cards: Ref<readonly Card[]>) {
   )
   onBeforeUnmount(() => {
     ticket += 1
-    worker.terminate()
+    end()
     for (const { picture } of beside.value.values()) if (picture) URL.revokeObjectURL(picture)
   })
   return beside

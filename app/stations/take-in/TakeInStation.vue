@@ -8,6 +8,7 @@ import PickMany from '~/bench/PickMany.vue'
 import ReadingField from '~/bench/ReadingField.vue'
 import StationFrame from '~/bench/StationFrame.vue'
 import WordsField from '~/bench/WordsField.vue'
+import BeginWith from './BeginWith.vue'
 import BrokenPick from './BrokenPick.vue'
 import ComebackFields from './ComebackFields.vue'
 import PartFacts from './PartFacts.vue'
@@ -43,6 +44,7 @@ const PROTECT_WORDS = Object.fromEntries(Object.entries(PROTECTS).map(([id, { na
 
 <template>
   <StationFrame id="take-in">
+    <template #above><BeginWith /></template>
     <template #readings>
       <BrokenPick />
       <PickField

@@ -4,6 +4,7 @@ import type { QuestionField } from '#core/ask/fields'
 import type { Asked } from '#core/ask/registry'
 import { answerRows } from '#core/ask/answer-rows'
 import { figures } from '#core/quantity/show'
+import AnswerChart from './AnswerChart.vue'
 
 const props = defineProps<{ name: string; result: Asked | null; fields: readonly QuestionField[] }>()
 const answer = computed(() => (props.result?.ok ? answerRows(props.result.answer) : null))
@@ -26,6 +27,7 @@ const refusal = computed(() =>
           </tr>
         </tbody>
       </table>
+      <AnswerChart :name="name" :answer="result.answer" />
       <div v-for="table in answer.tables" :key="table.key" class="inner">
         <p class="label">{{ table.label }}</p>
         <div class="scroll" tabindex="0">

@@ -1,16 +1,21 @@
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { inputFromForm, type QuestionField } from '#core/ask/fields'
 import type { Asked } from '#core/ask/registry'
-import { coreWorker } from './core-worker'
+import { groupOf, QUESTION_GROUPS } from '#core/plan/ask-groups.table'
+import { coreWorker } from '~/composables/core-worker'
+import { linkTo, shared, type Form } from './share'
 
-/** One question and its form: asked anew as the fields change, in the worker. */
+/** All questions in their groups, one of them and its form: asked anew as the fields change, in the worker. */
 export function useQuestion() {
   const route = useRoute()
   const router = useRouter()
   const list = shallowRef<{ name: string; purpose: string }[]>([])
   const name = ref<string | null>(typeof route.query.q === 'string' ? route.query.q : null)
   const fields = shallowRef<QuestionField[]>([])
-  const form = ref<Record<string, string | number | boolean | null>>({})
+  const form = ref<Form>({})
+  /** What came with a link, until its fields are there. */
+  let came = shared(route.hash)
+  const sought = ref('')
   const result = shallowRef<Asked | null>(null)
   const broken = shallowRef<{ path: string; message: string }[]>([])
   let ticket = 0
@@ -23,8 +28,12 @@ export function useQuestion() {
     async chosen => {
       result.value = null
       form.value = {}
-      fields.value = chosen ? await coreWorker().fields(chosen) : []
-      if (chosen) void router.replace({ query: { q: chosen } })
+      const found = chosen ? await coreWorker().fields(chosen) : []
+      if (chosen !== name.value) return
+      fields.value = found
+      if (came) form.value = Object.fromEntries(found.flatMap(({ key }) => (key in came! ? [[key, came![key]!]] : [])))
+      came = null
+      void router.replace({ query: chosen ? { q: chosen } : {} })
     },
     { immediate: true },
   )
@@ -66,10 +75,28 @@ export function useQuestion() {
       ? result.value.error.issues
       : []),
   ])
+  const purposeOf = (question: string) => list.value.find(entry => entry.name === question)?.purpose ?? ''
+  /** The groups with the questions that hold every word sought. */
+  const groups = computed(() => {
+    const wanted = sought.value.toLowerCase().split(/\s+/).filter(Boolean)
+    return QUESTION_GROUPS.map(group => ({
+      ...group,
+      found: group.questions
+        .map(question => ({ name: question, purpose: purposeOf(question) }))
+        .filter(({ name: id, purpose }) =>
+          wanted.every(word => `${id} ${purpose} ${group.name}`.toLowerCase().includes(word)),
+        ),
+    })).filter(group => group.found.length)
+  })
+  const link = computed(() => (name.value ? linkTo(location.origin, name.value, form.value) : ''))
+
   return {
-    list,
+    sought,
+    groups,
+    group: computed(() => (name.value ? groupOf(name.value) : undefined)),
+    link,
     name,
-    purpose: computed(() => list.value.find(entry => entry.name === name.value)?.purpose ?? ''),
+    purpose: computed(() => purposeOf(name.value ?? '')),
     fields,
     form,
     result,
