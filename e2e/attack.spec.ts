@@ -106,7 +106,7 @@ test('a full disk: what is typed stays on screen, marked, is said, can be taken 
 test('a job goes off the shelf when it is asked for, and can be put back with its pictures', async ({ page }) => {
   await bringDemo(page)
   await page.getByRole('button', { name: /More for Press tray/ }).click()
-  await page.getByRole('option', { name: /Take Press tray.* off the shelf/ }).click()
+  await page.getByLabel(/Take Press tray.* off the shelf/).click()
   await page.getByTestId('take-off').click()
   await expect(page.getByRole('link', { name: /Press tray/ })).toHaveCount(0)
   await page.getByTestId('put-back').click()

@@ -98,3 +98,66 @@ test('a picture and a note go with what was seen, and the current is dragged on 
   await page.mouse.up()
   await expect(page.locator('[data-path="weld.currentA"]')).not.toHaveValue('179 A')
 })
+
+test('a serial port: the device is described by a file, its readings land in the job, and a bad file says which part', async ({
+  page,
+}) => {
+  // The port that the browser would let the reader choose, simulated: lines come in torn pieces.
+  await page.addInitScript(() => {
+    const encoder = new TextEncoder()
+    Object.defineProperty(navigator, 'serial', {
+      value: {
+        requestPort: async () => ({
+          open: async () => undefined,
+          close: async () => undefined,
+          writable: new WritableStream(),
+          readable: new ReadableStream({
+            start(controller) {
+              let n = 0
+              setInterval(() => {
+                const line = `NET ${(7.9 + 0.01 * (n++ % 3)).toFixed(2)} mm\r\n`
+                controller.enqueue(encoder.encode(line.slice(0, 5)))
+                controller.enqueue(encoder.encode(line.slice(5)))
+              }, 100)
+            },
+          }),
+        }),
+      },
+    })
+  })
+  await bringDemo(page)
+  await page.goto('/job/signal-bracket/weld')
+  await expect(page.getByTestId('call')).toBeVisible()
+  await page.keyboard.press('m')
+  const device = {
+    kind: 'wild-sparrow/device',
+    version: 1,
+    id: 'my-gauge',
+    name: 'wall gauge',
+    instrument: 'caliper',
+    serial: { baudRate: 9600 },
+    bluetooth: null,
+    lines: [{ pattern: 'NET {value} {unit}', channel: 'wall', unit: 'mm' }],
+  }
+  const file = (content: object) => ({
+    name: 'gauge.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(content)),
+  })
+  await page
+    .getByTestId('device-file')
+    .setInputFiles(file({ ...device, lines: [{ ...device.lines[0], pattern: 'NET' }] }))
+  await expect(page.getByTestId('device-trouble')).toContainText('lines.0.pattern')
+  await page.getByTestId('device-file').setInputFiles(file(device))
+  await page.locator('[data-way="serial"]').click()
+  const gauge = page.locator('[data-instrument="caliper"]')
+  await expect(gauge.getByTestId('now')).toHaveText(/7\.9\d? mm/)
+  await gauge.getByTestId('take').click()
+  await expect(page.getByTestId('kept-readings')).toContainText('wall gauge wall')
+  // It is kept with the kit.
+  await page.reload()
+  await page.keyboard.press('m')
+  await expect(page.getByTestId('device')).toContainText('wall gauge')
+  await page.locator('[data-way="simulated"]').click()
+  await expect(page.locator('[data-instrument="caliper"]')).toContainText('simulated')
+})

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { INSTRUMENTS } from '#core/instrument/kinds.table'
 import { useStandIn } from '~/composables/use-stand-in'
+import DeviceChoice from './DeviceChoice.vue'
 
 const shown = defineModel<boolean>({ required: true })
 const { chosen, fields, perSecond, loose, trouble, start, report, bringIn, hasJob } = useStandIn(shown)
@@ -10,10 +11,7 @@ const { chosen, fields, perSecond, loose, trouble, start, report, bringIn, hasJo
   <v-dialog v-model="shown" aria-label="Put an instrument on the wire">
     <v-card class="ask">
       <h2>An instrument on the wire</h2>
-      <p class="quiet small">
-        These are stand-ins that come with it: they read what the open job would show. A real one sends the same lines
-        (docs/formats.md).
-      </p>
+      <p class="quiet small">These are stand-ins that come with it: they read what the open job would show.</p>
       <div class="row kinds" role="group" aria-label="Instrument">
         <button
           v-for="(entry, id) in INSTRUMENTS"
@@ -44,6 +42,7 @@ const { chosen, fields, perSecond, loose, trouble, start, report, bringIn, hasJo
           ><button type="button" class="plain-button" @click="shown = false">Leave it</button>
         </div>
       </form>
+      <DeviceChoice @started="shown = false" />
       <h2>Or from a file</h2>
       <p class="quiet small">Lines of JSON or CSV with at, instrument, channel, value, unit.</p>
       <label class="plain-button" :class="{ off: !hasJob }"

@@ -1,27 +1,24 @@
-import { readingLineSchema, type ReadingLine } from '#core/instrument/reading.schema'
+import { readingLineSchema } from '#core/instrument/reading.schema'
 import { INSTRUMENTS } from '#core/instrument/kinds.table'
 import { ReadingRing } from '#core/instrument/ring'
 import type { StreamRequest } from '#core/instrument/stand-in/run'
+import {
+  KEPT_READINGS,
+  TRY_AGAIN_MS,
+  type ChannelNow,
+  type InstrumentStream,
+  type StreamState,
+} from './instrument-stream'
 
-export type StreamState = 'connecting' | 'live' | 'lost' | 'refused' | 'ended'
-export interface ChannelNow {
-  name: string
-  unit: ReadingLine['unit']
-  ring: ReadingRing
-}
-
-/** Ten minutes at twenty a second: older readings make room. */
-const KEPT = 12_000
 /** No line for so long and it counts as lost, ms. */
 const SILENT_MS = 3000
-const TRY_AGAIN_MS = [500, 1000, 2000, 4000] as const
 const LONGEST_LINE = 2000
 
 /**
  * One instrument's stream: reads lines as they come, keeps the last ten minutes of each channel, says when the line is
  * lost, and takes it up again from the reading after the last that came.
  */
-export class ReadingStream {
+export class ReadingStream implements InstrumentStream {
   state: StreamState = 'connecting'
   reason: string | null = null
   /** Lines that were no reading. */
@@ -43,7 +40,7 @@ export class ReadingStream {
     this.channels = INSTRUMENTS[request.instrument].channels.map(({ name, unit }) => ({
       name,
       unit,
-      ring: new ReadingRing(KEPT),
+      ring: new ReadingRing(KEPT_READINGS),
     }))
     this.watch = setInterval(() => {
       if (this.state === 'live' && Date.now() - this.heard > SILENT_MS) this.abort?.abort()

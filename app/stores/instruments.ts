@@ -5,14 +5,16 @@ import type { ReadingLine } from '#core/instrument/reading.schema'
 import { thinned } from '#core/instrument/thin'
 import type { KeptReading } from '#core/job/job.schema'
 import { KEY_UNITS, type UnitKey } from '#core/quantity/units.table'
-import type { ReadingStream } from '~/composables/reading-stream'
+import type { Device } from '#core/instrument/device/device.schema'
+import type { InstrumentStream } from '~/composables/instrument-stream'
+import type { Way } from '~/composables/wires'
 import { useJob } from './job'
 
 export interface Running {
   id: string
   name: string
   instrument: InstrumentId
-  stream: ReadingStream
+  stream: InstrumentStream
 }
 /** A field that a reading may land in. */
 export interface Target {
@@ -55,6 +57,22 @@ export const useInstruments = defineStore('instruments', () => {
     const seed = crypto.getRandomValues(new Uint32Array(1))[0]! >>> 1
     const stream = new ReadingStream({ instrument, setup, seed, startedAt: new Date().toISOString(), ...options }, show)
     running.value = [...running.value, { id, name: INSTRUMENTS[instrument].name, instrument, stream }]
+  }
+
+  /** Reaches a device by a wire or radio of its own. @returns why it was not reached, or null */
+  async function startDevice(device: Device, way: Way): Promise<string | null> {
+    const [{ reach }, { DeviceStream }] = await Promise.all([
+      import('~/composables/wires'),
+      import('~/composables/device-stream'),
+    ])
+    try {
+      const stream = new DeviceStream(device, await reach(device, way), show)
+      const name = way === 'simulated' ? `${device.name}, simulated` : device.name
+      running.value = [...running.value, { id: crypto.randomUUID(), name, instrument: device.instrument, stream }]
+      return null
+    } catch (error) {
+      return error instanceof Error ? error.message : 'the browser will not open it'
+    }
   }
 
   function stop(id: string) {
@@ -140,5 +158,5 @@ export const useInstruments = defineStore('instruments', () => {
     return probe?.stream.channels[0]!.ring.back(0)?.value ?? null
   })
 
-  return { running, target, last, contactC, start, stop, take, takeFitting, keepRun, keepLines }
+  return { running, target, last, contactC, start, startDevice, stop, take, takeFitting, keepRun, keepLines }
 })

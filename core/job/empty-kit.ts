@@ -8,6 +8,7 @@ export const EMPTY_KIT: Kit = {
   pricePerKWh: 0.3,
   machines: [],
   torches: [],
+  devices: [],
   trained: [],
   rods: [],
   gases: [],

@@ -12,6 +12,7 @@ import { DRESSING } from '../face/finish.table'
 import { SEALS } from '../flat/sealing.table'
 import { ENDS } from '../groove/run'
 import { heatSetupSchema } from '../heat/bench/setup.schema'
+import { deviceSchema } from '../instrument/device/device.schema'
 import { MOST_READINGS, READING_UNITS } from '../instrument/kinds.table'
 import { SEEN } from '../metal/identify/tests.table'
 import { mendSchema } from './mend.schema'
@@ -382,6 +383,8 @@ export const kitSchema = z.strictObject({
     )
     .max(60)
     .default([]),
+  /** Instruments with a wire or radio of their own, as their files describe them. */
+  devices: z.array(deviceSchema).max(40).default([]),
   /** Runs at the puddle trainer, the latest last: what came of each. */
   trained: z
     .array(

@@ -4,6 +4,7 @@ import { format } from 'date-fns'
 import type { DayAhead } from '#core/plan/week'
 import type { useBenchHours } from '~/composables/bench-hours'
 import { useSettings } from '~/stores/settings'
+import HoursField from './HoursField.vue'
 
 /** The week ahead: how full each day is, and the hours of each weekday to be changed in place. */
 const props = defineProps<{ ahead: readonly DayAhead[]; bench: ReturnType<typeof useBenchHours> }>()
@@ -42,15 +43,12 @@ const emit = defineEmits<{ write: [weekday: number, text: string] }>()
           <span class="figure">{{ settings.text(day.openMin, 'min') }}</span></template
         ><template v-else>off</template>
       </p>
-      <input
+      <HoursField
         v-if="!day.today"
-        class="figure"
-        :value="day.written"
-        :aria-label="`Hours on ${day.long}`"
-        :aria-invalid="day.wrong !== null"
-        :title="day.wrong ?? 'open, as today; off; or hours such as 8:00-12:00'"
-        maxlength="24"
-        @change="emit('write', day.weekday, ($event.target as HTMLInputElement).value)"
+        :model-value="day.written"
+        :label="`Hours on ${day.long}`"
+        :wrong="day.wrong"
+        @update:model-value="emit('write', day.weekday, $event)"
       />
       <p v-if="day.wrong" class="wrong small" role="alert">{{ day.wrong }}</p>
     </div>
@@ -79,15 +77,6 @@ svg {
 }
 .full {
   fill: var(--slate);
-}
-input {
-  width: 100%;
-  min-height: var(--touch);
-  border: 1px solid var(--hairline);
-  background: var(--sheet);
-  color: var(--soot);
-  padding: 0 8px;
-  font-size: 0.9rem;
 }
 .wrong {
   color: var(--stop);
