@@ -156,6 +156,7 @@ test('a serial port: the device is described by a file, its readings land in the
   await expect(page.getByTestId('kept-readings')).toContainText('wall gauge wall')
   // It is kept with the kit.
   await page.reload()
+  await expect(page.getByTestId('call')).toBeVisible()
   await page.keyboard.press('m')
   await expect(page.getByTestId('device')).toContainText('wall gauge')
   await page.locator('[data-way="simulated"]').click()

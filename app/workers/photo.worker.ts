@@ -1,8 +1,13 @@
 import { expose } from 'comlink'
 import { NoAnswer } from '#core/ask/question'
+import { aimed, type Aim } from '#core/photo/aim'
 import { readBlue, type Blued } from '#core/photo/blue'
 import { findCard, type CardLook } from '#core/photo/card/find'
 import { greyOf } from '#core/photo/grey'
+import type { FittedLens } from '#core/photo/lens/fit'
+import { learnLens } from '#core/photo/lens/learn'
+import type { Lens, Size } from '#core/photo/lens/model'
+import { straightenPicture } from '#core/photo/lens/straighten'
 import { outlineOf, type Outlined } from '#core/photo/outline'
 import type { Picture } from '#core/photo/picture'
 import type { Point } from '#core/photo/point'
@@ -12,18 +17,28 @@ import { traceLine, type Traced } from '#core/photo/trace'
 
 export type Read<Value> = { ok: true; value: Value } | { ok: false; reason: string }
 
+/** A picture laid out in its points; null where this browser cannot read it. */
+async function laidOut(file: Blob): Promise<Picture | null> {
+  try {
+    return pointsOf(await createImageBitmap(file))
+  } catch {
+    return null
+  }
+}
+function pointsOf(bitmap: ImageBitmap): Picture {
+  const context = new OffscreenCanvas(bitmap.width, bitmap.height).getContext('2d', { willReadFrequently: true })!
+  context.drawImage(bitmap, 0, 0)
+  const { width, height, data } = context.getImageData(0, 0, bitmap.width, bitmap.height)
+  bitmap.close()
+  return { wide: width, high: height, rgba: data }
+}
+
 /** The picture read last, laid out in its points. */
 let held: { id: string; picture: Picture } | null = null
 
 async function pictureOf(id: string, file: Blob): Promise<Picture> {
   if (held?.id === id) return held.picture
-  const bitmap = await createImageBitmap(file)
-  const canvas = new OffscreenCanvas(bitmap.width, bitmap.height)
-  const context = canvas.getContext('2d', { willReadFrequently: true })!
-  context.drawImage(bitmap, 0, 0)
-  const { width, height, data } = context.getImageData(0, 0, bitmap.width, bitmap.height)
-  bitmap.close()
-  held = { id, picture: { wide: width, high: height, rgba: data } }
+  held = { id, picture: pointsOf(await createImageBitmap(file)) }
   return held.picture
 }
 
@@ -61,6 +76,27 @@ const photoWorker = {
     }),
   thread: (id: string, file: Blob, axis: [Point, Point], mmPerPx: number): Promise<Read<ThreadSeen>> =>
     told(id, file, picture => measureThread(greyOf(picture), axis, mmPerPx)),
+  /** Whether a frame of the camera is worth taking; the frame is used up. */
+  aim: (frame: ImageBitmap): Aim => aimed(greyOf(pointsOf(frame))),
+  /** A camera's lens from pictures of the card. */
+  lens: async (files: Blob[]): Promise<Read<FittedLens & Size>> => {
+    const pictures = await Promise.all(files.map(laidOut))
+    if (pictures.some(picture => picture === null)) return { ok: false, reason: 'one of them is not a picture' }
+    try {
+      const { wide, high } = pictures[0] ?? { wide: 0, high: 0 }
+      return { ok: true, value: { ...learnLens(pictures as Picture[]), wide, high } }
+    } catch (error) {
+      if (error instanceof NoAnswer) return { ok: false, reason: error.message }
+      throw error
+    }
+  },
+  /** A picture with a lens's bend taken out, as JPEG. */
+  straighten: async (frame: ImageBitmap, lens: Lens): Promise<Blob> => {
+    const { wide, high, rgba } = straightenPicture(pointsOf(frame), lens)
+    const canvas = new OffscreenCanvas(wide, high)
+    canvas.getContext('2d')!.putImageData(new ImageData(rgba as Uint8ClampedArray<ArrayBuffer>, wide, high), 0, 0)
+    return canvas.convertToBlob({ type: 'image/jpeg', quality: 0.94 })
+  },
   forget: (): void => {
     held = null
   },

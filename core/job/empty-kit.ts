@@ -9,6 +9,7 @@ export const EMPTY_KIT: Kit = {
   machines: [],
   torches: [],
   devices: [],
+  lenses: [],
   trained: [],
   rods: [],
   gases: [],

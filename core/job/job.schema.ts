@@ -385,6 +385,23 @@ export const kitSchema = z.strictObject({
     .default([]),
   /** Instruments with a wire or radio of their own, as their files describe them. */
   devices: z.array(deviceSchema).max(40).default([]),
+  /** Lenses of this bench's cameras, learnt from pictures of the scale card; whatever the size, by its proportions. */
+  lenses: z
+    .array(
+      z.strictObject({
+        id,
+        name: name(60),
+        at: moment,
+        wide: z.number().int().min(1).max(40_000),
+        high: z.number().int().min(1).max(40_000),
+        k1: z.number().min(-1).max(1),
+        k2: z.number().min(-1).max(1),
+        beforePx: z.number().min(0).max(1e4),
+        afterPx: z.number().min(0).max(1e4),
+      }),
+    )
+    .max(20)
+    .default([]),
   /** Runs at the puddle trainer, the latest last: what came of each. */
   trained: z
     .array(

@@ -35,6 +35,8 @@ export const pictureSchema = z.strictObject({
   stage: z.enum(keys(PICTURE_STAGES)).default('before'),
   /** The picture this one is the before or after of. */
   pair: z.string().max(64).nullable().default(null),
+  /** The lens whose bend was taken out of it as it came in; empty, it is as it was taken. */
+  lens: z.string().max(60).default(''),
   widthPx: z.number().int().min(1).max(40_000),
   heightPx: z.number().int().min(1).max(40_000),
   scale: z

@@ -1,5 +1,6 @@
 /** A made camera: a flat scene through a pinhole, with blur, shade and noise, the truth being known. */
 import { seeded } from '../metal/identify/measure'
+import { bent, straightened, type Lens } from './lens/model'
 import type { Point } from './point'
 import type { Picture } from './picture'
 
@@ -19,6 +20,8 @@ export interface Shot {
   rollDeg: number
   /** Focal length over the picture's width. */
   focal: number
+  /** How the lens bends lines; left out, it does not. */
+  bend?: Lens
   blurPx: number
   /** How much darker one side is than the other, 0 to 1. */
   shade: number
@@ -64,13 +67,15 @@ export function lens(shot: Shot): { toPx: (mm: Point) => [number, number]; toMm:
   const times = (a: number[][], b: number[][]) =>
     a.map(row => b[0]!.map((_, j) => row.reduce((sum, value, k) => sum + value * b[k]![j]!, 0)))
   const turn = times(spin(roll), times(spin(toward), times(lean, spin(-toward))))
-  const toPx = ([X, Y]: Point): [number, number] => {
+  const flatPx = ([X, Y]: Point): [number, number] => {
     const [x, y] = [X - shot.middleMm[0], Y - shot.middleMm[1]]
     const at = turn.map(row => row[0]! * x + row[1]! * y)
     const z = at[2]! + distance
     return [shot.wide / 2 + (f * at[0]!) / z, shot.high / 2 + (f * at[1]!) / z]
   }
-  const toMm = ([u, v]: Point): [number, number] => {
+  const toPx = (mm: Point) => (shot.bend ? bent(flatPx(mm), shot.bend, shot) : flatPx(mm))
+  const toMm = (px: Point): [number, number] => {
+    const [u, v] = shot.bend ? straightened(px, shot.bend, shot) : px
     const [p, q] = [(u - shot.wide / 2) / f, (v - shot.high / 2) / f]
     const [[a, b], [c, d], [g, h]] = turn as [[number, number], [number, number], [number, number]]
     // (a − p g) x + (b − p h) y = p D and the same below.

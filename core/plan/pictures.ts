@@ -33,3 +33,39 @@ export function knownOf({ scale }: Pick<Picture, 'scale'>): { known: Known[] } |
 /** How long a pixel is along a line whose ends lie so far apart on the part, mm. */
 export const mmPerPxAlong = (from: Point, to: Point, lengthMm: number): number =>
   lengthMm / Math.hypot(to[0] - from[0], to[1] - from[1])
+
+/** A blued face drawn small: its outline, and each patch as a round of its own area, in a box of its own size. */
+export interface BlueMap {
+  wide: number
+  high: number
+  outline: Point[]
+  patches: { at: Point; r: number; sharePct: number }[]
+}
+const MAP_WIDE = 160
+
+/** Where the blue lay on a face, from its picture; null where no outline or no blue was read in it. */
+export function blueMap({ traces, blue }: Pick<Picture, 'traces' | 'blue'>): BlueMap | null {
+  const edge = traces.find(trace => trace.kind === 'outline' && trace.px.length > 2)?.px
+  if (!edge || !blue) return null
+  const [xs, ys] = [edge.map(([x]) => x), edge.map(([, y]) => y)]
+  const [left, top] = [Math.min(...xs), Math.min(...ys)]
+  const scale = MAP_WIDE / Math.max(1, Math.max(...xs) - left)
+  const at = ([x, y]: Point): Point => [(x - left) * scale, (y - top) * scale]
+  const outline = edge.map(at)
+  const area = Math.abs(
+    outline.reduce((sum, [x, y], n) => {
+      const [u, v] = outline[(n + 1) % outline.length]!
+      return sum + (x * v - u * y) / 2
+    }, 0),
+  )
+  return {
+    wide: MAP_WIDE,
+    high: (Math.max(...ys) - top) * scale,
+    outline,
+    patches: blue.patches.map(({ atPx, sharePct }) => ({
+      at: at(atPx),
+      r: Math.sqrt(((sharePct / 100) * area) / Math.PI),
+      sharePct,
+    })),
+  }
+}

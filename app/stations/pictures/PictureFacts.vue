@@ -113,6 +113,13 @@ const takeOff = (n: number) =>
         >
           Count the blue in it
         </button>
+        <NuxtLink
+          v-if="entry.measure && entry.trace.kind === 'outline' && entry.trace.px.length > 2"
+          :to="`/job/${store.job!.id}/shape?outline=${picture.id}`"
+          class="plain-button slight"
+          data-testid="outline-to-shape"
+          >Into the part’s shape</NuxtLink
+        >
         <button
           v-if="entry.measure && entry.trace.kind === 'thread'"
           type="button"

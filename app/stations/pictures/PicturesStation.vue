@@ -4,6 +4,8 @@ import { useEventListener } from '@vueuse/core'
 import { PICTURE_STAGES } from '#core/job/picture.schema'
 import { typingNow } from '~/composables/typing'
 import { useJob } from '~/stores/job'
+import LensSetup from './LensSetup.vue'
+import LiveCamera from './LiveCamera.vue'
 import PictureDesk from './PictureDesk.vue'
 import PictureFacts from './PictureFacts.vue'
 import PictureReads from './PictureReads.vue'
@@ -27,7 +29,8 @@ const open = usePicture(current)
 const pair = usePicture(computed(() => open.picture.value?.pair ?? null))
 const desk = useDesk(open)
 const reading = useReading(open, desk)
-const { report, fromInput, fromDrop, fromPaste } = useAddPictures(async id => {
+const live = ref(false)
+const { report, take, fromInput, fromDrop, fromPaste } = useAddPictures(async id => {
   chosen.value = id
   await nextTick()
   void reading.card(true)
@@ -72,8 +75,10 @@ function remove() {
         <label class="plain-button"
           >Camera<input class="visually-hidden" type="file" accept="image/*" capture="environment" @change="fromInput"
         /></label>
+        <button type="button" class="plain-button" data-testid="live" @click="live = true">Live, with the card</button>
         <span class="quiet small">or paste one, or drop it here</span>
       </div>
+      <LiveCamera v-if="live" v-model="live" @taken="take([$event])" />
       <p v-if="report" class="wrong" role="alert">{{ report }}</p>
     </header>
     <section v-if="open.picture.value" :key="`facts${current}`" class="readings" aria-label="Marked and measured">
@@ -90,6 +95,8 @@ function remove() {
         </button>
       </nav>
       <PictureFacts :open="open" :desk="desk" :reading="reading" />
+      <p v-if="open.picture.value.lens" class="small quiet">Straightened: {{ open.picture.value.lens }}.</p>
+      <LensSetup />
       <button type="button" class="plain-button slight" @click="remove()">Take this picture off the job</button>
     </section>
     <section v-if="open.picture.value" class="piece" :class="{ dropping }" aria-label="The picture">

@@ -3,6 +3,7 @@ import { pictureSchema, type Picture } from '#core/job/picture.schema'
 import { isFull, refusalWords } from '~/composables/refusal'
 import { db } from '~/db/database'
 import { useJob } from '~/stores/job'
+import { useLens } from './use-lens'
 
 /** Pictures larger than this along a side are stored smaller: measuring gains nothing past it. */
 const LONGEST_PX = 4000
@@ -28,6 +29,7 @@ async function fitted(
 /** Pictures into the open job, from a file, the camera, the clipboard or a drop. */
 export function useAddPictures(added: (id: string) => unknown) {
   const store = useJob()
+  const lenses = useLens()
   const report = ref<string | null>(null)
 
   async function take(files: readonly File[]) {
@@ -39,7 +41,9 @@ export function useAddPictures(added: (id: string) => unknown) {
       }
       try {
         const bitmap = await createImageBitmap(file)
-        const { bytes, type, wide, high } = await fitted(file, bitmap)
+        const lens = lenses.lensFor(bitmap)
+        const straight = lens ? await lenses.straightened(bitmap, lens) : file
+        const { bytes, type, wide, high } = await fitted(straight, lens ? await createImageBitmap(straight) : bitmap)
         const id = crypto.randomUUID()
         await db.held.put({
           id,
@@ -52,6 +56,7 @@ export function useAddPictures(added: (id: string) => unknown) {
         const picture: Picture = pictureSchema.parse({
           id,
           name: file.name.slice(0, LONGEST_NAME),
+          lens: lens?.name ?? '',
           widthPx: wide,
           heightPx: high,
         })
@@ -68,6 +73,7 @@ export function useAddPictures(added: (id: string) => unknown) {
 
   return {
     report,
+    take,
     fromInput: (event: Event) => {
       const input = event.target as HTMLInputElement
       const files = [...(input.files ?? [])]

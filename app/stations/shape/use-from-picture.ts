@@ -1,4 +1,4 @@
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import type { Picture } from '#core/job/picture.schema'
 import { onPart } from '~/stations/pictures/on-part'
 import { useJob } from '~/stores/job'
@@ -31,5 +31,14 @@ export function useFromPicture(shaping: Shaping) {
       refused.value = error instanceof Error ? error.message : 'that did not work'
     }
   }
+  // Sent here from the picture's own station: taken at once, and the word out of the address.
+  const route = useRoute()
+  const router = useRouter()
+  onMounted(async () => {
+    const sent = route.query.outline
+    if (typeof sent !== 'string') return
+    await router.replace({ query: { ...route.query, outline: undefined } })
+    if (outlines.value.some(({ id }) => id === sent)) await take(sent)
+  })
   return { outlines, take, refused }
 }

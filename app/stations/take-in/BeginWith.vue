@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import type { KindId } from '#core/mend/registry'
 import KindSketch from '~/drawing/KindSketch.vue'
 import { useMends } from '~/stations/mend/use-mend'
+import LiveCamera from '~/stations/pictures/LiveCamera.vue'
 import { useAddPictures } from '~/stations/pictures/use-add-pictures'
 import { useJob } from '~/stores/job'
 
@@ -11,7 +12,8 @@ const store = useJob()
 const router = useRouter()
 const { kinds, add } = useMends()
 const added = ref(false)
-const { report, fromInput, fromDrop, fromPaste } = useAddPictures(id => {
+const live = ref(false)
+const { report, take, fromInput, fromDrop, fromPaste } = useAddPictures(id => {
   added.value = true
   void router.push(`/job/${store.job!.id}/pictures?new=${id}`)
 })
@@ -43,6 +45,8 @@ const named = (name: string) => name[0]!.toUpperCase() + name.slice(1)
       <label class="plain-button"
         >From a file<input type="file" accept="image/*" multiple class="visually-hidden" @change="fromInput($event)"
       /></label>
+      <button type="button" class="plain-button" @click="live = true">Live, with the card</button>
+      <LiveCamera v-if="live" v-model="live" @taken="take([$event])" />
       <p class="quiet small">
         With the scale card beside the break it measures itself. Or drop one here. It stays on this device.
       </p>
@@ -78,7 +82,8 @@ p {
   border: 1px dashed var(--slate);
   padding: 10px 14px;
 }
-.picture label {
+.picture > label,
+.picture > button {
   justify-content: center;
 }
 .kinds {

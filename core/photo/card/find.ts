@@ -1,7 +1,7 @@
 import { Matrix, SingularValueDecomposition } from 'ml-matrix'
 import { quantile, type Grey } from '../grey'
 import { measurePhoto, type Known } from '../measure'
-import { fitHomography, inverse, mapped, slopes, tiltDeg, type Homography } from '../plane'
+import { fitHomography, inverse, mapped, slopes, tiltDeg, type Homography, type Pair } from '../plane'
 import type { Point } from '../point'
 import { findCode } from './codes'
 import { CARDS, cardLeaf, type CardId, type CardLeaf } from './layout'
@@ -178,6 +178,30 @@ function without(grey: Grey, h: Homography, leaf: CardLeaf): Grey {
   return { ...grey, data }
 }
 
+/** A leaf's code read, and its marks from there outwards; or why not. */
+function lookFor(grey: Grey): { card: CardId; leaf: CardLeaf; grown: Grown } | { why: string } {
+  const code = findCode(grey)
+  if (!code) return { why: 'no code of a scale card is read: it is hidden, too small, too blurred, or not there' }
+  const leaf = cardLeaf(code.card, code.leaf)
+  const place = leaf.codes[code.corner]!
+  const settled = settleCode(grey, place.text, code.cornersPx)
+  const start = fitHomography(place.cornersMm.map((from, n) => ({ from, to: settled[n]! })))
+  const middle: Point = [
+    (place.cornersMm[0]![0] + place.cornersMm[2]![0]) / 2,
+    (place.cornersMm[0]![1] + place.cornersMm[2]![1]) / 2,
+  ]
+  const grown = start && grow(grey, leaf, start, middle)
+  return grown
+    ? { card: code.card, leaf, grown }
+    : { why: 'a code of the card is read, but its marks are too small or too blurred to measure by' }
+}
+
+/** The marks of a card, mm on it to px, whether they lie in a plane or not; null where none is found. */
+export function cardMarks(grey: Grey): Pair[] | null {
+  const look = lookFor(grey)
+  return 'why' in look ? null : look.grown.kept.map(pairOf)
+}
+
 /**
  * The scale card in a picture: one code of it is read, from which its marks are found to a small part of a pixel, and
  * from them the plane it lies in.
@@ -189,31 +213,21 @@ function without(grey: Grey, h: Homography, leaf: CardLeaf): Grey {
 export function findCard(grey: Grey): CardLook {
   let left = grey
   const found: FoundLeaf[] = []
-  let why = 'no code of a scale card is read: it is hidden, too small, too blurred, or not there'
+  let why = ''
   for (let look = 0; look < 2; look++) {
-    const code = findCode(left)
-    if (!code) break
-    const leaf = cardLeaf(code.card, code.leaf)
-    const place = leaf.codes[code.corner]!
-    const settled = settleCode(left, place.text, code.cornersPx)
-    const start = fitHomography(place.cornersMm.map((from, n) => ({ from, to: settled[n]! })))
-    const middle: Point = [
-      (place.cornersMm[0]![0] + place.cornersMm[2]![0]) / 2,
-      (place.cornersMm[0]![1] + place.cornersMm[2]![1]) / 2,
-    ]
-    const grown = start && grow(left, leaf, start, middle)
-    if (!grown) {
-      why = 'a code of the card is read, but its marks are too small or too blurred to measure by'
+    const seen = lookFor(left)
+    if ('why' in seen) {
+      why = seen.why
       break
     }
-    const judged = judge(left, code.card, leaf, grown)
+    const judged = judge(left, seen.card, seen.leaf, seen.grown)
     if ('why' in judged) {
       why = judged.why
       break
     }
     found.push(judged)
-    if (CARDS[code.card].leaves.length === 1) break
-    left = without(left, grown.h, leaf)
+    if (CARDS[seen.card].leaves.length === 1) break
+    left = without(left, seen.grown.h, seen.leaf)
   }
   return found.length ? { found } : { why }
 }
