@@ -19,7 +19,7 @@ const VIEWS: readonly (readonly [name: string, path: string])[] = [
   ['prove', '/job/dome-shutter/prove'],
   ['hand-over', '/job/dome-shutter/hand-over'],
   ['kit', '/kit'],
-  ['ask', '/ask?q=alloy.density'],
+  ['ask', '/ask?q=heat.preheat'],
   ['heat', '/job/gearbox-cover/heat'],
   ['pictures', '/job/signal-bracket/pictures'],
   ['day', '/day'],
@@ -35,12 +35,17 @@ const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM
 try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(server.address)
-  await page.getByRole('button', { name: /made-up shop/i }).click()
+  await page
+    .getByRole('button', { name: /made-up shop/i })
+    .first()
+    .click()
   await page.getByText('Gearbox cover').first().waitFor()
   await page.evaluate(() => localStorage.setItem('ws-light', 'light'))
   for (const [name, path] of VIEWS) {
     await page.goto(server.address + path.slice(1))
     await page.waitForSelector('h1')
+    // The pictures are of the shop, not of the notice that it is a made-up one.
+    await page.evaluate(() => document.querySelector('[data-testid="made-up"]')?.remove())
     if (name === 'ask') await page.getByRole('button', { name: 'Put in an example' }).click()
     if (name === 'heat') {
       await page.getByTestId('run-heat').click()
