@@ -56,7 +56,7 @@ export async function shelf(
   await page.getByTestId('import').setInputFiles(join(folder, 'big.json'))
   await page.getByText(`${JOBS} new`).waitFor({ timeout: 180_000 })
   line(`restore of ${(text.length / 1e6).toFixed(0)} MB`, `${((Date.now() - begun) / 1000).toFixed(1)} s (limit 10)`)
-  const full = await firstPaint(page, address, '.jobs tbody tr')
+  const full = await firstPaint(page, address, '[data-job]')
   line('first paint, full over empty', `${full} ms ÷ ${empty} ms = ${(full / empty).toFixed(2)} × (limit 2)`)
   await page.locator('[data-testid="more"]').waitFor()
   const times: number[] = []

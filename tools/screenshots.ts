@@ -73,7 +73,7 @@ try {
       await page.getByTestId('thread-pitch').fill('19')
     }
     if (name === 'day') await page.getByTestId('day-call').waitFor({ timeout: 60_000 })
-    await page.waitForTimeout(name === 'day' ? 3000 : 900)
+    await page.waitForTimeout(name === 'day' || name === 'shelf' ? 3000 : 900)
     await page.screenshot({ path: `${OUT}${name}.png` })
   }
 } finally {

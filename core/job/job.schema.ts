@@ -184,7 +184,18 @@ export const weldSchema = z.strictObject({
   passesDone: z.array(z.number().int().min(1).max(1000)).max(1000).default([]),
   /** What the pull bench foretold of what may not move, mm: kept to stand beside what is measured. */
   foretold: z
-    .array(z.strictObject({ id, name: name(80), mm: z.number().min(0).max(1000) }))
+    .array(
+      z.strictObject({
+        id,
+        name: name(80),
+        mm: z.number().min(0).max(1000),
+        /** Of a face: where on it, and how high it is foretold to lie there, mm. */
+        points: z
+          .array(z.tuple([z.number().min(-1e5).max(1e5), z.number().min(-1e5).max(1e5), z.number().min(-1e3).max(1e3)]))
+          .max(100)
+          .default([]),
+      }),
+    )
     .max(30)
     .default([]),
   /** When the arc burned, by the bench clock. */

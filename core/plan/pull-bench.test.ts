@@ -82,7 +82,7 @@ describe('the pull bench', () => {
     expect(why.at(-1)).toContain('a third either way')
   })
   it('stands beside what was measured', () => {
-    const said = foretoldWhy([{ id: 'w1', name: 'gasket face', mm: 0.4 }], 0.3).map(each =>
+    const said = foretoldWhy([{ id: 'w1', name: 'gasket face', mm: 0.4, points: [] }], 0.3).map(each =>
       sentenceText(each, 'metric'),
     )
     expect(said[0]).toMatch(/Foretold.*measured/)

@@ -5,6 +5,9 @@ import { useOpenJobs } from '~/composables/use-open-jobs'
 import { db } from '~/db/database'
 import { useShop } from '~/stores/shop'
 
+/** A bench has no more on it at once; each is planned. */
+const MOST_JOBS = 200
+
 /** What is left of rods and gas, what open jobs take of it, and how fast it went lately. */
 export function useStock() {
   const shop = useShop()
@@ -17,7 +20,7 @@ export function useStock() {
     [openJobs, () => shop.kit],
     async () => {
       const mine = ++ticket
-      const found = await shelf.stock(toRaw(openJobs.value), toRaw(shop.kit))
+      const found = await shelf.stock(openJobs.value.slice(0, MOST_JOBS), toRaw(shop.kit))
       if (mine === ticket) stock.value = found
     },
     { immediate: true },
@@ -26,7 +29,7 @@ export function useStock() {
     .where('handedAt')
     .above('')
     .reverse()
-    .limit(200)
+    .limit(MOST_JOBS)
     .primaryKeys()
     .then(async ids => {
       const jobs = await db.jobs.bulkGet(ids)

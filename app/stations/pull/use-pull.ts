@@ -1,3 +1,4 @@
+import { fewOf } from '#core/plan/foretold-face'
 import { proxy, wrap } from 'comlink'
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw } from 'vue'
 import { NoAnswer } from '#core/ask/question'
@@ -74,6 +75,7 @@ export function usePull() {
         id: `w${n + 1}`,
         name: (bench.value as PullBench).watched[n]!.name,
         mm: Math.round(figureOf(each) * 1e4) / 1e4,
+        points: each.kind === 'face' ? fewOf(each) : [],
       }))
     store.edit(['weld', 'foretold'], figures)
   }

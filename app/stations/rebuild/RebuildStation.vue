@@ -13,6 +13,7 @@ import BossWays from './BossWays.vue'
 import FaceMap from './FaceMap.vue'
 import BluedFaces from './BluedFaces.vue'
 import FacePiece from './FacePiece.vue'
+import ForetoldFaces from './ForetoldFaces.vue'
 import FaceReadings from './FaceReadings.vue'
 import FinishPiece from './FinishPiece.vue'
 import HolesPiece from './HolesPiece.vue'
@@ -118,10 +119,10 @@ const cold = Object.fromEntries(Object.entries(COLD).map(([id, { name }]) => [id
       <template v-else-if="view === 'thread'"><BossSection /><BossWays /></template>
       <template v-else-if="view === 'slug'"><SlugPiece @working="working" /></template>
       <MachiningPiece v-else-if="view === 'list'" />
-      <template v-else-if="view === 'face'"><FaceMap @working="working" /><BluedFaces /></template>
+      <template v-else-if="view === 'face'"><FaceMap @working="working" /><ForetoldFaces /><BluedFaces /></template>
       <HolesPiece v-else-if="view === 'holes'" @working="working" />
       <template v-else>
-        <FacePiece /><BluedFaces /><FinishPiece />
+        <FacePiece /><ForetoldFaces /><BluedFaces /><FinishPiece />
         <div v-if="store.job!.open.work === 'patch'" class="row">
           <button type="button" class="plain-button slight" @click="saveDxf('patch')">Patch as DXF</button
           ><button type="button" class="plain-button slight" @click="saveSvg('patch')">as SVG</button>

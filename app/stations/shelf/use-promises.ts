@@ -1,7 +1,9 @@
 import { proxy, wrap } from 'comlink'
-import { computed, onBeforeUnmount, shallowRef, toRaw, watch } from 'vue'
+import { watchDebounced } from '@vueuse/core'
+import { computed, onBeforeUnmount, shallowRef, toRaw } from 'vue'
 import { useBenchHours } from '~/composables/bench-hours'
-import { useOpenJobs } from '~/composables/use-open-jobs'
+import { filesWorker } from '~/composables/files-worker'
+import { db } from '~/db/database'
 import { useShop } from '~/stores/shop'
 import type { DayWorker } from '~/workers/day.worker'
 
@@ -12,25 +14,32 @@ export interface PromiseStands {
 }
 /** With more open jobs than this, the shelf does not plan the day by itself. */
 const MOST_OPEN = 60
+/** Cards come in two goes; the day is planned once they are there. */
+const SETTLE_MS = 300
 
 /** Whether what is promised holds, by a first plan of the day's work across all open jobs. */
 export function usePromises() {
   const shop = useShop()
   const worker = new Worker(new URL('../../workers/day.worker.ts', import.meta.url), { type: 'module', name: 'day' })
   const day = wrap<DayWorker>(worker)
-  const openJobs = useOpenJobs()
   const { shifts, around, running, begun, when } = useBenchHours()
   const stands = shallowRef<ReadonlyMap<string, PromiseStands>>(new Map())
-  const asked = computed(
-    () => openJobs.value.length <= MOST_OPEN && openJobs.value.some(job => job.takeIn.dueAt !== null),
-  )
+  /** The open cards, where there are few enough and something is promised; by what changes with them. */
+  const asked = computed(() => {
+    const open = shop.cards.filter(card => card.handedAt === null)
+    return open.length <= MOST_OPEN && open.some(card => card.dueAt !== null)
+      ? open.map(card => `${card.id} ${card.updatedAt}`).sort()
+      : []
+  })
   async function look() {
-    if (!asked.value || !shifts.value) {
+    if (!asked.value.length || !shifts.value) {
       stands.value = new Map()
       return
     }
+    const found = await db.jobs.bulkGet(asked.value.map(key => key.slice(0, key.lastIndexOf(' '))))
+    const { jobs } = await filesWorker().sorted(found.filter(job => job !== undefined))
     const told = await day.plan(
-      toRaw(openJobs.value),
+      jobs,
       toRaw(shop.kit),
       toRaw(shifts.value),
       around(),
@@ -45,10 +54,16 @@ export function usePromises() {
     }
     stands.value = ends
   }
-  watch(
-    [openJobs, () => shop.kit, shifts, () => Object.keys(running.value).join(), () => begun.value.length],
+  watchDebounced(
+    [
+      () => asked.value.join(),
+      () => shop.kit,
+      shifts,
+      () => Object.keys(running.value).join(),
+      () => begun.value.length,
+    ],
     () => void look(),
-    { immediate: true },
+    { immediate: true, debounce: SETTLE_MS },
   )
   onBeforeUnmount(() => worker.terminate())
   return { stands, when }

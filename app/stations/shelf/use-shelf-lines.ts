@@ -17,56 +17,76 @@ export interface Beside {
 /** Twice the width of its place in the list, for sharp screens. */
 const PICTURE_PX = 192
 
+/** So many are remembered; a shelf shows some dozens at a time. */
+const MOST_KEPT = 400
+
+/** What was worked out on this page, whichever view is looked at meanwhile. */
+const kept = new Map<string, { key: string; beside: Beside }>()
+let kits = 0
+const kitNumbers = new WeakMap<object, number>()
+/** A number for each kit that there has been, the same for the same. */
+function kitNumber(kit: object): number {
+  if (!kitNumbers.has(kit)) kitNumbers.set(kit, ++kits)
+  return kitNumbers.get(kit)!
+}
+
 /**
  * Works out, one after another in a worker, what the shelf says of the cards that are looked at. A card that has not
- * changed is not worked out again.
+ * changed is not worked out again, and what is being worked out is finished whatever is looked at next.
  */
 export function useShelfLines(cards: Ref<readonly Card[]>) {
   const shop = useShop()
   const { shelf, end } = shelfWorker()
-  const beside = shallowRef<ReadonlyMap<string, Beside>>(new Map())
-  const known = new Map<string, string>()
-  let ticket = 0
+  const keyOf = ({ updatedAt }: Card) => `${updatedAt}/${kitNumber(toRaw(shop.kit))}`
+  const all = () => new Map([...kept].map(([id, { beside }]) => [id, beside]))
+  const beside = shallowRef<ReadonlyMap<string, Beside>>(all())
+  let [open, busy] = [true, false]
 
   async function pictureOf(jobId: string, fileId: string | undefined): Promise<string | null> {
     const file = fileId === undefined ? undefined : await db.held.get([jobId, fileId])
     const small = file ? await shelf.small(file.bytes, file.type, PICTURE_PX) : null
     return small && URL.createObjectURL(small)
   }
-  async function look(list: readonly Card[]) {
-    const mine = ++ticket
-    for (const { id, updatedAt } of list) {
-      const key = `${updatedAt}/${kitTurn}`
-      if (known.get(id) === key) continue
-      const job = await db.jobs.get(id)
-      if (!job) continue
-      // A picture of the sound twin is no picture of this part.
-      const first = job.pictures?.find(({ stage }) => stage === 'before') ?? job.pictures?.[0]
-      const said = await shelf.said(job, toRaw(shop.kit))
-      const picture = beside.value.get(id)?.picture ?? (await pictureOf(id, first?.id))
-      if (mine !== ticket) return
-      known.set(id, key)
-      beside.value = new Map(beside.value).set(id, { ...said, picture })
+  async function besideOf(id: string): Promise<Beside> {
+    const job = await db.jobs.get(id)
+    if (!job) return { line: null, drawing: null, picture: null }
+    // A picture of the sound twin is no picture of this part.
+    const first = job.pictures?.find(({ stage }) => stage === 'before') ?? job.pictures?.[0]
+    const said = await shelf.said(job, toRaw(shop.kit))
+    return { ...said, picture: kept.get(id)?.beside.picture ?? (await pictureOf(id, first?.id)) }
+  }
+  function keep(id: string, key: string, found: Beside) {
+    kept.delete(id)
+    kept.set(id, { key, beside: found })
+    for (const [oldest, { beside: gone }] of kept) {
+      if (kept.size <= MOST_KEPT) break
+      if (gone.picture) URL.revokeObjectURL(gone.picture)
+      kept.delete(oldest)
     }
   }
-  let kitTurn = 0
-  watch(
-    () => shop.kit,
-    () => {
-      kitTurn += 1
-    },
-  )
+  async function look() {
+    if (busy) return
+    busy = true
+    for (;;) {
+      const next = open && cards.value.find(card => kept.get(card.id)?.key !== keyOf(card))
+      if (!next) break
+      const key = keyOf(next)
+      keep(next.id, key, await besideOf(next.id))
+      beside.value = all()
+    }
+    busy = false
+  }
   watch(
     [cards, () => shop.kit],
     () => {
-      void look(cards.value)
+      // Only what is newly worked out changes what is shown: the order of the cards goes by it.
+      void look()
     },
     { immediate: true },
   )
   onBeforeUnmount(() => {
-    ticket += 1
+    open = false
     end()
-    for (const { picture } of beside.value.values()) if (picture) URL.revokeObjectURL(picture)
   })
   return beside
 }

@@ -1,4 +1,4 @@
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import { findCards, likeCards, type Card } from '#core/job/card'
 import { byNeed, turnOf, type Standing } from '#core/plan/hand-order'
 import { useClocks } from '~/stores/clocks'
@@ -35,23 +35,15 @@ export function useShelf() {
   const rows = ref(ROWS)
   const { stands: promises, when } = usePromises()
 
-  /** Cards that hold the words; where none does, those with words like them. */
-  const hits = computed(() => {
-    const held = findCards(shop.cards, find.value)
-    return held.length ? { cards: held, like: false } : { cards: likeCards(shop.cards, find.value), like: true }
+  /** Jobs with a clock, and whether one has run out; put by as text, so that nothing is sorted anew every second. */
+  const clockKey = computed(() => {
+    const left: Record<string, number> = {}
+    for (const { jobId, leftS } of clocks.running)
+      if (jobId) left[jobId] = Math.min(left[jobId] ?? Infinity, leftS > 0 ? 1 : 0)
+    return JSON.stringify(left)
   })
-  const chosen = computed(() =>
-    hits.value.cards.filter(card => stands.value === 'all' || (stands.value === 'open') === (card.handedAt === null)),
-  )
-  /** Least time left on each job's clocks; coarse, so that the order is not sought anew every second. */
-  const clockOf = computed(() => {
-    const left = new Map<string, number>()
-    for (const clock of clocks.running)
-      if (clock.jobId) left.set(clock.jobId, Math.min(left.get(clock.jobId) ?? Infinity, clock.leftS > 0 ? 1 : 0))
-    return left
-  })
-  const clockKey = computed(() => JSON.stringify([...clockOf.value]))
-  const besideNow = ref<ReadonlyMap<string, Beside>>(new Map())
+  const clockOf = computed(() => new Map(Object.entries(JSON.parse(clockKey.value) as Record<string, number>)))
+  const besideNow = shallowRef<ReadonlyMap<string, Beside>>(new Map())
   const standing = (card: Card): Standing => {
     const waits = besideNow.value.get(card.id)?.line?.waits ?? []
     return {
@@ -65,16 +57,26 @@ export function useShelf() {
       updatedAt: card.updatedAt,
     }
   }
-  const found = computed(() => {
+  /** All cards in their order; what is typed into the search only picks from it. */
+  const ordered = computed((): readonly Card[] => {
     // The index has them by last touched already; other orders are sorted here.
-    if (order.value === 'updatedAt') return chosen.value
-    if (order.value !== 'hand') return chosen.value.toSorted(ORDERED[order.value])
-    void clockKey.value
-    return chosen.value
+    if (order.value === 'updatedAt') return shop.cards
+    if (order.value !== 'hand') return shop.cards.toSorted(ORDERED[order.value])
+    return shop.cards
       .map(card => ({ card, now: standing(card) }))
       .sort((a, b) => byNeed(a.now, b.now))
       .map(({ card }) => card)
   })
+  /** Cards that hold the words; where none does, those with words like them. */
+  const hits = computed(() => {
+    const held = findCards(ordered.value, find.value)
+    return held.length ? { cards: held, like: false } : { cards: likeCards(ordered.value, find.value), like: true }
+  })
+  const found = computed(() =>
+    stands.value === 'all'
+      ? hits.value.cards
+      : hits.value.cards.filter(card => (stands.value === 'open') === (card.handedAt === null)),
+  )
   const shown = computed(() => found.value.slice(0, rows.value))
   const beside = useShelfLines(shown)
   watch(beside, next => {

@@ -102,6 +102,53 @@ describe('heat of a puddle', () => {
     expect(skin - 20).toBeLessThan(1.05 * rise)
   })
 
+  it('under a moving Gaussian it warms as Eagar and Tsai have it (Welding Journal 62, 1983) within 5 %', () => {
+    const [xMm, yMm, zMm] = [60, 44, 16]
+    const pool = new Pool(alloy, { xMm, yMm, zMm }, 1, 20, 'clean', 68)
+    pool.cools = false
+    const { melt } = pool
+    const [powerW, radiusMm, seconds, mmS, fromMm] = [700, 6, 2, 8, 22]
+    const steps = Math.ceil(seconds / pool.stepS)
+    for (let n = 0; n < steps; n++)
+      pool.step(
+        seconds / steps,
+        { powerW, radiusMm },
+        { xMm: fromMm + (mmS * seconds * (n + 0.5)) / steps, yMm: yMm / 2 },
+      )
+    const spread = melt.conducts / melt.solidJ
+    const sigma2 = radiusMm ** 2 / 4
+    /** Rise at a place by the line of instants that the source was, mirrored in both skins of the plate. */
+    const rise = (x: number, y: number, deepMm: number) => {
+      const PARTS = 4000
+      let sum = 0
+      for (let n = 0; n < PARTS; n++) {
+        // By the square root of the time since, in which the integrand is smooth.
+        const u = (Math.sqrt(seconds) * (n + 0.5)) / PARTS
+        const since = u * u
+        const wide = 2 * (sigma2 + 2 * spread * since)
+        const off = (x - (fromMm + mmS * (seconds - since))) ** 2 + (y - yMm / 2) ** 2
+        let mirrored = 0
+        for (let m = -3; m <= 3; m++) mirrored += Math.exp(-((deepMm - 2 * m * zMm) ** 2) / (4 * spread * since))
+        sum += ((Math.exp(-off / wide) / (Math.PI * wide)) * mirrored * 2 * u) / Math.sqrt(Math.PI * spread * since)
+      }
+      return (powerW / melt.solidJ) * sum * (Math.sqrt(seconds) / PARTS)
+    }
+    const layer = pool.nx * pool.ny
+    for (const [x, y] of [
+      [38.5, 22.5],
+      [34.5, 22.5],
+      [30.5, 22.5],
+      [24.5, 22.5],
+      [36.5, 27.5],
+      [41.5, 22.5],
+    ] as const) {
+      const cell = layer * (pool.nz - 1) + Math.floor(x) + pool.nx * Math.floor(y)
+      const own = (pool.temperature[cell]! - 20) / rise(x, y, 0.5)
+      expect(own, `${x}, ${y}`).toBeGreaterThan(0.95)
+      expect(own, `${x}, ${y}`).toBeLessThan(1.05)
+    }
+  })
+
   it('closes its energy to half a per cent with rod put in, and gives the same hand the same run', () => {
     const hand = [entry(0, { a: 190 }), entry(2.5, { a: 190, dip: true }), entry(3, { xMm: 24, a: 170, dip: true })]
     const [one, two] = [run({ hand }), run({ hand })]

@@ -1,0 +1,36 @@
+import { describe, expect, it } from 'vitest'
+import { findAlloy } from '../metal/find-alloy'
+import { mechanicalOf } from '../metal/mechanical.table'
+import { fewOf, foretoldFace } from './foretold-face'
+
+/** A face that bows by a parabola, 0.3 mm over 200 mm, 60 mm wide. */
+const bowed = Array.from({ length: 11 }, (_, n) => n * 20).flatMap(x =>
+  [0, 30, 60].map((y): [number, number, number] => [x, y, 0.3 * (1 - ((x - 100) / 100) ** 2)]),
+)
+const metal = { mechanical: mechanicalOf(findAlloy('356')!), thickMm: 10 }
+
+describe('a face as it is foretold', () => {
+  it('over-built by its bow and a last cut it cleans up; its bow bolted flat locks in 4 E t h ÷ L²', () => {
+    const face = foretoldFace({ id: 'w1', name: 'gasket face', mm: 0.3, points: bowed }, 0.05, metal)!
+    expect(face.zoneMm).toBeCloseTo(0.3, 6)
+    expect(face.overBuildMm).toBeCloseTo(0.5, 9)
+    expect(face.bolted!.stressMPa).toBeCloseTo((4 * metal.mechanical.youngMPa * 10 * 0.3) / 200 ** 2, 6)
+    // Crowned, it stands on its middle: the ends are lapped for by all of the bow less what may stay.
+    expect(face.lap.removeMm).toBeGreaterThan(0.2)
+  })
+  it('says nothing of too few places, or of ones in a line, nor of bolting without a thickness', () => {
+    const entry = { id: 'w1', name: 'face', mm: 0 }
+    expect(foretoldFace({ ...entry, points: bowed.slice(0, 3) }, 0.05, metal)).toBeNull()
+    expect(foretoldFace({ ...entry, points: bowed.filter(([, y]) => y === 0) }, 0.05, metal)).toBeNull()
+    expect(foretoldFace({ ...entry, points: bowed }, 0.05, null)!.bolted).toBeNull()
+  })
+  it('keeps some dozens of the places looked at', () => {
+    const atMm = Array.from({ length: 500 }, (_, n): [number, number] => [n, 2 * n])
+    const kept = fewOf({ kind: 'face', minimumZoneMm: 0, shape: 'flat', atMm, heightsMm: atMm.map(([x]) => x / 1000) })
+    expect(kept.length).toBeLessThanOrEqual(90)
+    expect([kept[0], kept.at(-1)]).toEqual([
+      [0, 0, 0],
+      [499, 998, 0.499],
+    ])
+  })
+})
