@@ -5,7 +5,6 @@ import type { Card } from '#core/job/card'
 import { STATION_IDS, STATION_NAMES } from '#core/job/stations.table'
 import type { HandTurn } from '#core/plan/hand-order'
 import { clockFace } from '#core/quantity/clock-face'
-import { useClocks } from '~/stores/clocks'
 import { useSettings } from '~/stores/settings'
 import type { Beside } from './use-shelf-lines'
 import type { PromiseStands } from './use-promises'
@@ -15,14 +14,14 @@ const props = defineProps<{
   beside?: Beside | undefined
   promise?: PromiseStands | undefined
   turn: HandTurn
+  /** Clocks that run for it. */
+  clocks?: readonly { id: string; name: string; leftS: number }[] | undefined
   when: (minutes: number) => string
 }>()
-const emit = defineEmits<{ off: []; out: []; label: [] }>()
-const clocks = useClocks()
+const emit = defineEmits<{ more: [button: HTMLElement] }>()
 const settings = useSettings()
 const to = computed(() => `/job/${props.card.id}/${props.card.next ?? 'hand-over'}`)
 const station = computed(() => (props.card.next ? STATION_NAMES[props.card.next] : STATION_NAMES['hand-over']))
-const running = computed(() => clocks.running.filter(clock => clock.jobId === props.card.id))
 const line = computed(() => props.beside?.line ?? null)
 const WAIT_WORDS = { stop: 'stop caution', stale: 'stale', buy: 'to buy', on: 'waits' } as const
 const promised = computed(() => {
@@ -39,7 +38,7 @@ const promised = computed(() => {
 
 <template>
   <li class="job" :class="turn" :data-job="card.id">
-    <NuxtLink :to="to" class="look" tabindex="-1" aria-hidden="true">
+    <div class="look" aria-hidden="true">
       <img v-if="beside?.picture" :src="beside.picture" alt="" />
       <svg v-else-if="beside?.drawing" :viewBox="`0 0 ${beside.drawing.wide} ${beside.drawing.high}`">
         <path
@@ -53,7 +52,7 @@ const promised = computed(() => {
         <path v-for="(mark, n) in beside.drawing.marks" :key="`m${n}`" :d="mark" class="mark" />
       </svg>
       <svg v-else viewBox="0 0 96 64"><path class="none" d="M30 44h36M30 20h36M30 20v24M66 20v24" /></svg>
-    </NuxtLink>
+    </div>
     <div class="what">
       <NuxtLink :to="to" class="title">{{ card.title }}</NuxtLink>
       <p class="quiet small">
@@ -79,7 +78,7 @@ const promised = computed(() => {
       <p v-else>
         <b>{{ card.next ? station : 'All settled' }}</b>{{ line?.says ? `: ${line.says}` : '' }}
       </p>
-      <p v-for="clock in running" :key="clock.id" class="wait clock">
+      <p v-for="clock in clocks ?? []" :key="clock.id" class="wait clock">
         <b>clock</b> {{ clock.name }} <span class="figure">{{ clockFace(clock.leftS) }}</span>
       </p>
       <p v-for="wait in line?.waits ?? []" :key="wait.kind + wait.words" class="wait" :class="wait.kind">
@@ -95,21 +94,15 @@ const promised = computed(() => {
       </template>
     </div>
     <div class="acts">
-      <v-menu location="bottom end">
-        <template #activator="{ props: opens }">
-          <button type="button" class="plain-button slight" :aria-label="`More for ${card.title}`" v-bind="opens">
-            ···
-          </button>
-        </template>
-        <v-list density="compact">
-          <v-list-item :to="`/job/${card.id}/pictures`">Pictures</v-list-item>
-          <v-list-item :to="`/job/${card.id}/shape`">Its shape</v-list-item>
-          <v-list-item :to="`/job/${card.id}/hand-over`">Price and record</v-list-item>
-          <v-list-item v-if="!card.handedAt" @click="emit('label')">A label to print</v-list-item>
-          <v-list-item @click="emit('out')">Take it out as a file</v-list-item>
-          <v-list-item :aria-label="`Take ${card.title} off the shelf`" @click="emit('off')">Off the shelf</v-list-item>
-        </v-list>
-      </v-menu>
+      <button
+        type="button"
+        class="plain-button slight"
+        aria-haspopup="menu"
+        :aria-label="`More for ${card.title}`"
+        @click="emit('more', $event.currentTarget as HTMLElement)"
+      >
+        ···
+      </button>
     </div>
   </li>
 </template>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { nextTick, onMounted, ref, watch } from 'vue'
+import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import type { Card } from '#core/job/card'
 import { refusalWords } from '~/composables/refusal'
 import { useFiles } from '~/composables/use-files'
 import { printLabels } from '~/composables/use-labels'
 import { db } from '~/db/database'
 import { goToShop, WHICH_SHOP } from '~/db/which-shop'
+import { useClocks } from '~/stores/clocks'
 import { useShop } from '~/stores/shop'
 import FirstSteps from './FirstSteps.vue'
 import ShelfRow from './ShelfRow.vue'
@@ -21,6 +22,17 @@ const findField = ref<HTMLElement | null>(null)
 const title = ref('')
 const customer = ref('')
 const trouble = ref<string | null>(null)
+/** The job whose other actions are open, and the button they hang on. */
+const chosen = ref<{ card: Card; at: HTMLElement } | null>(null)
+const clocks = useClocks()
+const NO_CLOCKS = new Map<string, (typeof clocks.running)[number][]>()
+/** Clocks by their job; a row without one is not drawn anew every second. */
+const clocksOf = computed((): ReadonlyMap<string, (typeof clocks.running)[number][]> => {
+  if (!clocks.running.length) return NO_CLOCKS
+  const by = new Map<string, (typeof clocks.running)[number][]>()
+  for (const clock of clocks.running) if (clock.jobId) by.set(clock.jobId, [...(by.get(clock.jobId) ?? []), clock])
+  return by
+})
 /** The job that is about to be taken off. */
 const leaving = ref<Card | null>(null)
 async function takeOff() {
@@ -108,9 +120,8 @@ watch(() => route.query.find, focusFind)
         :promise="promises.get(card.id)"
         :turn="turn(card)"
         :when="when"
-        @off="leaving = card"
-        @out="takeOut(card)"
-        @label="printLabels([card])"
+        :clocks="clocksOf.get(card.id)"
+        @more="chosen = { card, at: $event }"
       />
     </ul>
     <button v-if="left" type="button" class="plain-button" data-testid="more" @click="more()">{{ left }} more</button>
@@ -126,6 +137,26 @@ watch(() => route.query.find, focusFind)
         </button></template
       >.
     </p>
+
+    <v-menu
+      v-if="chosen"
+      :key="chosen.card.id"
+      :model-value="true"
+      :target="chosen.at"
+      location="bottom end"
+      @update:model-value="chosen = null"
+    >
+      <v-list density="compact">
+        <v-list-item :to="`/job/${chosen.card.id}/pictures`">Pictures</v-list-item>
+        <v-list-item :to="`/job/${chosen.card.id}/shape`">Its shape</v-list-item>
+        <v-list-item :to="`/job/${chosen.card.id}/hand-over`">Price and record</v-list-item>
+        <v-list-item v-if="!chosen.card.handedAt" @click="printLabels([chosen.card])">A label to print</v-list-item>
+        <v-list-item @click="takeOut(chosen.card)">Take it out as a file</v-list-item>
+        <v-list-item :aria-label="`Take ${chosen.card.title} off the shelf`" @click="leaving = chosen.card"
+          >Off the shelf</v-list-item
+        >
+      </v-list>
+    </v-menu>
 
     <v-dialog
       :model-value="leaving !== null"

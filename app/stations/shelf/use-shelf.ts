@@ -44,19 +44,26 @@ export function useShelf() {
   })
   const clockOf = computed(() => new Map(Object.entries(JSON.parse(clockKey.value) as Record<string, number>)))
   const besideNow = shallowRef<ReadonlyMap<string, Beside>>(new Map())
-  const standing = (card: Card): Standing => {
-    const waits = besideNow.value.get(card.id)?.line?.waits ?? []
-    return {
-      handed: card.handedAt !== null,
-      clockLeftS: clockOf.value.get(card.id) ?? null,
-      late: (promises.value.get(card.id)?.lateMin ?? 0) > 0,
-      buys: waits.some(wait => wait.kind === 'buy'),
-      sentOn: waits.some(wait => wait.kind === 'on'),
-      dueAt: card.dueAt,
-      settled: card.settled.length,
-      updatedAt: card.updatedAt,
-    }
-  }
+  /** Jobs that wait for something to buy or for somebody else; as text too, for most lines change no order. */
+  const waitKey = computed(() =>
+    JSON.stringify(
+      [...besideNow.value].flatMap(([id, { line }]) => {
+        const kinds = (line?.waits ?? []).map(wait => wait.kind).filter(kind => kind === 'buy' || kind === 'on')
+        return kinds.length ? [[id, kinds]] : []
+      }),
+    ),
+  )
+  const waitsOf = computed(() => new Map(JSON.parse(waitKey.value) as [string, string[]][]))
+  const standing = (card: Card): Standing => ({
+    handed: card.handedAt !== null,
+    clockLeftS: clockOf.value.get(card.id) ?? null,
+    late: (promises.value.get(card.id)?.lateMin ?? 0) > 0,
+    buys: waitsOf.value.get(card.id)?.includes('buy') ?? false,
+    sentOn: waitsOf.value.get(card.id)?.includes('on') ?? false,
+    dueAt: card.dueAt,
+    settled: card.settled.length,
+    updatedAt: card.updatedAt,
+  })
   /** All cards in their order; what is typed into the search only picks from it. */
   const ordered = computed((): readonly Card[] => {
     // The index has them by last touched already; other orders are sorted here.
