@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Working } from '#core/plan/parts'
-import { figures } from '#core/quantity/show'
+import WorkingTable from './WorkingTable.vue'
 
 const props = defineProps<{ workings: Readonly<Record<string, Working>>; shown: string | null }>()
 const emit = defineEmits<{ close: [] }>()
@@ -11,7 +11,6 @@ const ordered = computed(() => {
     ? []
     : [...entries.filter(([ref]) => ref === props.shown), ...entries.filter(([ref]) => ref !== props.shown)]
 })
-const shownValue = (value: number | string) => (typeof value === 'number' ? figures(value, 4) : value)
 const command = (working: Working) => `npm run --silent ask -- ${working.question} '${JSON.stringify(working.input)}'`
 </script>
 
@@ -31,24 +30,7 @@ const command = (working: Working) => `npm run --silent ask -- ${working.questio
       <div class="scroll" tabindex="0">
         <section v-for="[ref, working] in ordered" :key="ref" :class="{ first: ref === shown }">
           <h3>{{ working.title }}</h3>
-          <table>
-            <thead>
-              <tr>
-                <th>Step</th>
-                <th>How</th>
-                <th class="num">Comes to</th>
-                <th>Source</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="(step, index) in working.steps" :key="index">
-                <td>{{ step.label }}</td>
-                <td>{{ step.formula }}</td>
-                <td class="num wraps">{{ shownValue(step.value) }} {{ step.unit }}</td>
-                <td class="quiet small">{{ step.source }}</td>
-              </tr>
-            </tbody>
-          </table>
+          <WorkingTable :steps="working.steps" />
           <p v-if="working.question" class="quiet small">
             The same on the command line:<br /><code>{{ command(working) }}</code>
           </p>
@@ -85,7 +67,7 @@ code {
   font-size: 0.76rem;
   word-break: break-all;
 }
-td {
+section :deep(td) {
   font-size: 0.9rem;
 }
 </style>

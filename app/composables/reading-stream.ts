@@ -2,13 +2,8 @@ import { readingLineSchema } from '#core/instrument/reading.schema'
 import { INSTRUMENTS } from '#core/instrument/kinds.table'
 import { ReadingRing } from '#core/instrument/ring'
 import type { StreamRequest } from '#core/instrument/stand-in/run'
-import {
-  KEPT_READINGS,
-  TRY_AGAIN_MS,
-  type ChannelNow,
-  type InstrumentStream,
-  type StreamState,
-} from './instrument-stream'
+import { KEPT_READINGS, type ChannelNow, type InstrumentStream } from './instrument-stream'
+import { KeptUpStream } from './kept-up-stream'
 
 /** No line for so long and it counts as lost, ms. */
 const SILENT_MS = 3000
@@ -18,25 +13,21 @@ const LONGEST_LINE = 2000
  * One instrument's stream: reads lines as they come, keeps the last ten minutes of each channel, says when the line is
  * lost, and takes it up again from the reading after the last that came.
  */
-export class ReadingStream implements InstrumentStream {
-  state: StreamState = 'connecting'
-  reason: string | null = null
+export class ReadingStream extends KeptUpStream implements InstrumentStream {
   /** Lines that were no reading. */
   strange = 0
-  lostTimes = 0
   readonly channels: ChannelNow[]
-  private ended = false
-  private tries = 0
   private heard = 0
   private abort: AbortController | null = null
   private watch: ReturnType<typeof setInterval> | undefined
 
   constructor(
     readonly request: Omit<StreamRequest, 'from'>,
-    private readonly changed: () => void,
+    changed: () => void,
     private readonly fetcher: typeof fetch = (...given) => fetch(...given),
-    private readonly waitsMs: readonly number[] = TRY_AGAIN_MS,
+    waitsMs?: readonly number[],
   ) {
+    super(changed, waitsMs)
     this.channels = INSTRUMENTS[request.instrument].channels.map(({ name, unit }) => ({
       name,
       unit,
@@ -53,35 +44,13 @@ export class ReadingStream implements InstrumentStream {
     return this.channels.reduce((sum, channel) => sum + channel.ring.missing, 0)
   }
 
-  end() {
-    this.ended = true
-    this.to('ended')
+  protected letGo() {
     clearInterval(this.watch)
     this.abort?.abort()
   }
 
-  private to(state: StreamState) {
-    if (this.ended && state !== 'ended') return
-    this.state = state
-    this.changed()
-  }
-
-  private async keepUp() {
-    while (!this.ended) {
-      const refused = await this.listen().catch(() => null)
-      if (this.ended) return
-      if (refused) {
-        this.reason = refused
-        return this.to('refused')
-      }
-      if (this.state === 'live') this.lostTimes += 1
-      this.to('lost')
-      await new Promise(resolve => setTimeout(resolve, this.waitsMs[Math.min(this.tries++, this.waitsMs.length - 1)]))
-    }
-  }
-
   /** Reads until the line goes dead. @returns why the server will not give it, where it is no use asking again */
-  private async listen(): Promise<string | null> {
+  protected async listen(): Promise<string | null> {
     this.abort = new AbortController()
     const from = Math.min(...this.channels.map(({ ring }) => ring.last)) + 1
     const response = await this.fetcher('/api/instruments/stream', {
@@ -104,8 +73,7 @@ export class ReadingStream implements InstrumentStream {
       rest = lines.pop()!.slice(0, LONGEST_LINE)
       for (const line of lines) this.take(line)
       this.heard = Date.now()
-      this.tries = 0
-      this.to('live')
+      this.came()
     }
   }
 

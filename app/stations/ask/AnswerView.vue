@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { QuestionField } from '#core/ask/fields'
 import type { Asked } from '#core/ask/registry'
 import { answerRows } from '#core/ask/answer-rows'
-import { figures } from '#core/quantity/show'
+import WorkingTable from '~/bench/WorkingTable.vue'
 import AnswerChart from './AnswerChart.vue'
 
 const props = defineProps<{ name: string; result: Asked | null; fields: readonly QuestionField[] }>()
@@ -51,26 +51,7 @@ const refusal = computed(() =>
       <template v-if="result.working.length">
         <p class="label">Working</p>
         <div class="wide" tabindex="0">
-          <table>
-            <thead>
-              <tr>
-                <th>Step</th>
-                <th>How</th>
-                <th class="num">Comes to</th>
-                <th>Source</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="(step, index) in result.working" :key="index">
-                <td>{{ step.label }}</td>
-                <td>{{ step.formula }}</td>
-                <td class="num wraps">
-                  {{ typeof step.value === 'number' ? figures(step.value, 4) : step.value }} {{ step.unit }}
-                </td>
-                <td class="quiet small">{{ step.source }}</td>
-              </tr>
-            </tbody>
-          </table>
+          <WorkingTable :steps="result.working" />
         </div>
       </template>
     </template>
