@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { EMPTY_KIT } from '../job/empty-kit'
 import { readFile } from '../job/files'
-import { stockOf, takesOf, toBuy, useOf } from './consumables'
+import { amountOf, stockOf, takesOf, toBuy, useOf, weeksLeft, whenToBuy } from './consumables'
 import { planJob } from './plan-job'
 import { shelfDrawing, shelfLine } from './shelf-line'
 
@@ -40,6 +40,15 @@ describe('what a job takes', () => {
     ])
     expect(stock.find(row => row.name === '4043')).toMatchObject({ left: 54, wanted: 4, short: 0 })
     expect(stock.find(row => row.name === 'argon')).toMatchObject({ left: 1240, wanted: 1500, short: 260 })
+  })
+  it('says when to buy: before the jobs are through, soon, or not yet; and how long it lasts as it went', () => {
+    const row = { id: 'r', kind: 'rods' as const, name: '4043', left: 10, wanted: 12, short: 2 }
+    expect(whenToBuy(row)).toBe('buy 2 rods before the open jobs are through')
+    expect(whenToBuy({ ...row, wanted: 8, short: 0 })).toContain('buy soon')
+    expect(whenToBuy({ ...row, wanted: 3, short: 0 })).toBe('')
+    expect(amountOf('gas', 179.2)).toBe('180 L')
+    expect(weeksLeft('rods', [row, row], { rodsPerWeek: 4, litresPerWeek: 0, jobs: 5 })).toBe(5)
+    expect(weeksLeft('gas', [row], { rodsPerWeek: 4, litresPerWeek: 0, jobs: 5 })).toBeNull()
   })
   it('use a week is what finished jobs noted over the weeks since the first of them', () => {
     const now = Date.parse('2026-11-26T00:00:00Z')

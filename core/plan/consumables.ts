@@ -146,3 +146,23 @@ export function useOf(
     jobs: noted.length,
   }
 }
+
+/** A quantity of rods or gas as it is said. */
+export const amountOf = (kind: Stock['kind'], value: number): string =>
+  kind === 'rods' ? `${whole(value)} ${whole(value) === 1 ? 'rod' : 'rods'}` : `${Math.ceil(value)} L`
+
+/** From this share of what is left on, open jobs take most of it. Judgement. */
+const MOST_OF_IT = 0.7
+
+/** When to buy, by what the open jobs take; empty where there is no hurry. */
+export function whenToBuy({ short, kind, left, wanted }: Stock): string {
+  if (short > 0) return `buy ${amountOf(kind, short)} before the open jobs are through`
+  return wanted > MOST_OF_IT * left ? 'the open jobs take most of it: buy soon' : ''
+}
+
+/** Weeks that what is left lasts at the rate it went lately; null where none of it was noted. */
+export function weeksLeft(kind: Stock['kind'], stock: readonly Stock[], use: Use): number | null {
+  const aWeek = kind === 'rods' ? use.rodsPerWeek : use.litresPerWeek
+  const left = stock.filter(row => row.kind === kind).reduce((sum, row) => sum + row.left, 0)
+  return aWeek > 0 ? left / aWeek : null
+}

@@ -1,26 +1,19 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Stock } from '#core/plan/consumables'
+import { amountOf, weeksLeft, whenToBuy } from '#core/plan/consumables'
 import { figures } from '#core/quantity/show'
 import { useStock } from './use-stock'
 
 /** What is used up: left, wanted by the jobs on the shelf, and when to buy. */
 const { stock, use } = useStock()
-const amount = (kind: Stock['kind'], value: number) =>
-  kind === 'rods' ? `${Math.ceil(value - 1e-9)} rods` : `${figures(value, 3)} L`
-const rodsLeft = computed(() =>
-  stock.value.filter(({ kind }) => kind === 'rods').reduce((sum, { left }) => sum + left, 0),
+const rates = computed(() =>
+  use.value
+    ? [
+        { says: `${figures(use.value.rodsPerWeek, 2)} rods`, weeks: weeksLeft('rods', stock.value, use.value) },
+        { says: `${figures(use.value.litresPerWeek, 2)} L of gas`, weeks: weeksLeft('gas', stock.value, use.value) },
+      ].filter(rate => rate.weeks !== null)
+    : [],
 )
-const gasLeft = computed(() =>
-  stock.value.filter(({ kind }) => kind === 'gas').reduce((sum, { left }) => sum + left, 0),
-)
-const weeks = (left: number, aWeek: number) => (aWeek > 0 ? `about ${figures(left / aWeek, 2)} weeks` : 'long')
-const says = ({ short, kind, left, wanted }: Stock) =>
-  short > 0
-    ? `buy ${amount(kind, short)} before the open jobs are through`
-    : wanted > 0 && wanted > 0.7 * left
-      ? 'the open jobs take most of it: buy soon'
-      : ''
 </script>
 
 <template>
@@ -38,16 +31,18 @@ const says = ({ short, kind, left, wanted }: Stock) =>
       <tbody>
         <tr v-for="row in stock" :key="row.kind + row.name" :data-stock="row.name">
           <td>{{ row.name }}</td>
-          <td class="num">{{ amount(row.kind, row.left) }}</td>
-          <td class="num">{{ row.wanted > 0 ? amount(row.kind, row.wanted) : '–' }}</td>
-          <td :class="{ buy: row.short > 0 }">{{ says(row) }}</td>
+          <td class="num">{{ amountOf(row.kind, row.left) }}</td>
+          <td class="num">{{ row.wanted > 0 ? amountOf(row.kind, row.wanted) : '–' }}</td>
+          <td :class="{ buy: row.short > 0 }">{{ whenToBuy(row) }}</td>
         </tr>
       </tbody>
     </table>
-    <p v-if="use" class="quiet small">
-      At what {{ use.jobs }} finished jobs noted, <span class="figure">{{ figures(use.rodsPerWeek, 2) }}</span> rods and
-      <span class="figure">{{ figures(use.litresPerWeek, 2) }} L</span> of gas a week: rods last
-      {{ weeks(rodsLeft, use.rodsPerWeek) }}, gas {{ weeks(gasLeft, use.litresPerWeek) }}.
+    <p v-if="use && rates.length" class="quiet small">
+      By what {{ use.jobs }} finished jobs noted:
+      <template v-for="(rate, n) in rates" :key="rate.says"
+        >{{ n ? '; ' : '' }}<span class="figure">{{ rate.says }}</span> a week, which lasts about
+        {{ figures(rate.weeks!, 2) }} weeks</template
+      >.
     </p>
   </section>
 </template>

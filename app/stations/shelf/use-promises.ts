@@ -1,6 +1,7 @@
 import { proxy, wrap } from 'comlink'
 import { watchDebounced } from '@vueuse/core'
 import { computed, onBeforeUnmount, shallowRef, toRaw } from 'vue'
+import { jobEnds } from '#core/day/rescue'
 import { useBenchHours } from '~/composables/bench-hours'
 import { filesWorker } from '~/composables/files-worker'
 import { db } from '~/db/database'
@@ -47,12 +48,11 @@ export function usePromises() {
       proxy(() => undefined),
     )
     if (told.ok !== true) return
-    const ends = new Map<string, PromiseStands>()
-    for (const { jobId, startMin, minutes } of told.day.tasks) {
-      const endMin = Math.max(ends.get(jobId)?.endMin ?? 0, startMin + minutes)
-      ends.set(jobId, { endMin, lateMin: told.day.late.find(job => job.id === jobId)?.lateMin ?? 0 })
-    }
-    stands.value = ends
+    const { given, tasks, late } = told.day
+    const ends = jobEnds(given, new Map(tasks.map(task => [task.id, task.startMin])))
+    stands.value = new Map(
+      [...ends].map(([id, endMin]) => [id, { endMin, lateMin: late.find(job => job.id === id)?.lateMin ?? 0 }]),
+    )
   }
   watchDebounced(
     [

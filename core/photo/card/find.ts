@@ -1,4 +1,5 @@
 import { Matrix, SingularValueDecomposition } from 'ml-matrix'
+import { few } from '../few'
 import { quantile, type Grey } from '../grey'
 import { measurePhoto, type Known } from '../measure'
 import { fitHomography, inverse, mapped, slopes, tiltDeg, type Homography, type Pair } from '../plane'
@@ -118,10 +119,6 @@ function grow(grey: Grey, leaf: CardLeaf, start: Homography, middleMm: Point): G
   return now.kept.length >= 6 ? now : null
 }
 
-/** At most so many of the marks, spread evenly through the list. */
-const thinned = <Item>(list: readonly Item[], most: number): Item[] =>
-  list.length <= most ? [...list] : Array.from({ length: most }, (_, n) => list[Math.floor((n * list.length) / most)]!)
-
 function judge(grey: Grey, card: CardId, leaf: CardLeaf, { h, kept, seen }: Grown): FoundLeaf | { why: string } {
   const middle: Point = [leaf.wideMm / 2, leaf.highMm / 2]
   const corners: Point[] = [
@@ -144,7 +141,7 @@ function judge(grey: Grey, card: CardId, leaf: CardLeaf, { h, kept, seen }: Grow
   const bent = bowPx(h, kept) * mmPerPx > MOST.bowShare * diagonal
   if (bent || kept.length < LEAST_AGREED * seen)
     return { why: 'the card is not flat, or the lens bends lines: lay it flat, or take it from farther away' }
-  const known: Known[] = thinned(kept, MOST_KNOWN).map(({ mark, px }) => ({ px, mm: [mark.atMm[0], mark.atMm[1]] }))
+  const known: Known[] = few(kept, MOST_KNOWN).map(({ mark, px }) => ({ px, mm: [mark.atMm[0], mark.atMm[1]] }))
   const measured = measurePhoto(known, [cornersPx[0]!, cornersPx[2]!], Math.max(MARK_PX, misfitPx))
   const lengthPct = (100 * measured.uncertaintyMm) / measured.lengthMm
   if (lengthPct > MOST.lengthPct)

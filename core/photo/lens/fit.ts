@@ -1,5 +1,6 @@
 import { Matrix, solve } from 'ml-matrix'
 import { NoAnswer } from '../../ask/question'
+import { few } from '../few'
 import { fitHomography, mapped, type Pair } from '../plane'
 import { MOST_K, straightened, type Lens, type Size } from './model'
 
@@ -29,8 +30,6 @@ function misfits(looks: readonly (readonly Pair[])[], lens: Lens, size: Size): n
     })
   })
 }
-const evenly = <Item>(list: readonly Item[], most: number): Item[] =>
-  list.length <= most ? [...list] : Array.from({ length: most }, (_, n) => list[Math.floor((n * list.length) / most)]!)
 const rms = (list: readonly number[]) => Math.sqrt((2 * list.reduce((sum, each) => sum + each * each, 0)) / list.length)
 
 /**
@@ -40,7 +39,7 @@ const rms = (list: readonly number[]) => Math.sqrt((2 * list.reduce((sum, each) 
  * @throws NoAnswer with fewer than three looks or forty marks, or where no lens of a phone fits
  */
 export function fitLens(found: readonly (readonly Pair[])[], size: Size): FittedLens {
-  const looks = found.map(pairs => evenly(pairs, MOST_MARKS))
+  const looks = found.map(pairs => few(pairs, MOST_MARKS))
   const marks = looks.reduce((sum, pairs) => sum + pairs.length, 0)
   if (looks.length < LEAST_LOOKS || marks < LEAST_MARKS)
     throw new NoAnswer(
