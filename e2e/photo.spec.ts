@@ -6,7 +6,7 @@ import { cardScene } from '../core/photo/card/card.fixture'
 import { crackBetween, crackScene, lengthOf } from '../core/photo/lines.fixture'
 import type { Point } from '../core/photo/point'
 import { ISO, screwScene } from '../core/photo/thread.fixture'
-import { bringDemo, saved, test } from './bench'
+import { bringDemo, reading, saved, test } from './bench'
 
 /** A made picture as a file. */
 function file(name: string, scene: Scene, shot: Shot) {
@@ -30,9 +30,9 @@ async function tap(page: Page, [x, y]: Point) {
   await page.mouse.click(...point)
 }
 
-async function openPicture(page: Page, picture: ReturnType<typeof file>) {
+async function openPicture(page: Page, picture: ReturnType<typeof file>, job = 'gearbox-cover') {
   await bringDemo(page)
-  await page.goto('/job/gearbox-cover/pictures')
+  await page.goto(`/job/${job}/pictures`)
   await page.getByTestId('add-picture').setInputFiles(picture)
   await expect(page.getByRole('button', { name: picture.name })).toHaveAttribute('aria-current', 'true')
 }
@@ -65,7 +65,7 @@ test('a card scales the picture by itself, and two taps follow the crack to with
 test('the blue on a face is counted, in its outline found by itself, and stays with the picture', async ({ page }) => {
   const face = { seed: 5, spots: 40, reach: 0.8, strength: 0.8 }
   const shot = { ...SHOT, wide: 700, high: 480, middleMm: [50, 30] as Point, rollDeg: 5, shade: 0.3, noise: 0.015 }
-  await openPicture(page, file('blue.png', bluedScene(face), shot))
+  await openPicture(page, file('blue.png', bluedScene(face), shot), 'signal-bracket')
   await page.getByTestId('find-outline').click()
   await expect(page.getByTestId('reading-told')).toContainText('An outline')
   await page.getByTestId('read-blue').first().click()
@@ -76,8 +76,53 @@ test('the blue on a face is counted, in its outline found by itself, and stays w
   await page.reload()
   await page.getByRole('button', { name: 'blue.png before' }).click()
   await expect(page.getByTestId('blue-seen')).toContainText(`${share} %`)
-  await page.goto('/job/gearbox-cover/rebuild')
+  await page.goto('/job/signal-bracket/rebuild')
+  await page.locator('[data-view=face]').click()
   await expect(page.getByTestId('blued-faces')).toContainText(`${share} ±`)
+  // Laid on the map of the readings, and turned to lie as the face does.
+  await page.getByTestId('lay-blue').click()
+  await expect(page.getByTestId('laid-told')).toContainText(`${share} % of the face bears`)
+  const patch = page.getByTestId('laid-blue').locator('polygon').nth(1)
+  const before = await patch.getAttribute('points')
+  expect(before!.split(' ').length).toBeGreaterThan(4)
+  await page.getByTestId('turn-blue').click()
+  await expect(patch).not.toHaveAttribute('points', before!)
+})
+
+test('the branches of a crack are found and count with it in the opening', async ({ page }) => {
+  const crack: Point[] = [
+    [12, 30],
+    [90, 34],
+  ]
+  const branch: Point[] = [
+    [42, 31.5],
+    [56, 17],
+  ]
+  const shot = { ...SHOT, wide: 900, high: 560, middleMm: [50, 28] as Point, pxPerMm: 8 }
+  await openPicture(page, file('fork.png', crackScene(crack, 0.5, 'ground', 3, 0.35, [branch]), shot))
+  const { toPx } = lens(shot)
+  await page.getByRole('button', { name: 'two points' }).click()
+  await page.getByTestId('tool-scale').click()
+  await page.getByTestId('desk').scrollIntoViewIfNeeded()
+  for (const at of [
+    [10, 10],
+    [90, 10],
+  ] as Point[])
+    await tap(page, toPx(at))
+  await reading(page, 'pictures.1.scale.apartMm').fill('80 mm')
+  await page.getByTestId('new-crack').click()
+  for (const at of crack) await tap(page, toPx(at))
+  await expect(page.getByTestId('trace-0')).toContainText('mm')
+  await page.getByTestId('find-branches').click()
+  await expect(page.getByTestId('reading-told')).toContainText('One branch found')
+  await expect(page.getByTestId('trace-1')).toContainText('a branch')
+  const whole = Number(/([\d.]+) mm/.exec(await page.getByTestId('with-branches').innerText())?.[1])
+  const truth = lengthOf(crack) + lengthOf(branch)
+  expect(Math.abs(whole / truth - 1)).toBeLessThan(0.02)
+  await page.getByTestId('use-crack').click()
+  await saved(page)
+  await page.goto('/job/gearbox-cover/open')
+  await expect(reading(page, 'open.crackMm')).toHaveValue(`${whole.toFixed(1)} mm`)
 })
 
 test('a thread is read along an axis and taken to the thread bench', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { blueTrial, cardTrial, threadTrial, traceTrial, type Trial } from '../core/photo/trials.fixture'
+import { blueTrial, branchTrial, cardTrial, threadTrial, traceTrial, type Trial } from '../core/photo/trials.fixture'
 
 /** Reads some hundreds of made pictures whose truth is known, and prints the table that docs/method.md keeps. */
 const within = (list: readonly Trial[], limit: number) =>
@@ -35,6 +35,17 @@ const ROWS: Record<string, () => void> = {
   thread: () => row('pitch of a thread', run(60, threadTrial), 1, '%'),
   blue: () => row('share of blue', run(60, blueTrial), 3, 'points'),
   trace: () => row('length of a crack, two clicks', run(100, traceTrial), 2, '%'),
+  branches: () => {
+    const list = run(90, branchTrial)
+    const right = list.filter(({ had, found }) => had === found).length
+    console.error(`branches counted right in ${right} of ${list.length}`)
+    row(
+      'length of its branches',
+      list.filter(({ had }) => had > 0),
+      5,
+      '%',
+    )
+  },
   card: () => row('lengths by the card', run(200, cardTrial), 1, '%'),
 }
 // All of them, or those named.

@@ -2,6 +2,7 @@ import { expose } from 'comlink'
 import { NoAnswer } from '#core/ask/question'
 import { aimed, type Aim } from '#core/photo/aim'
 import { readBlue, type Blued } from '#core/photo/blue'
+import { branchesOf, type Branch } from '#core/photo/branches'
 import { findCard, type CardLook } from '#core/photo/card/find'
 import { greyOf } from '#core/photo/grey'
 import type { FittedLens } from '#core/photo/lens/fit'
@@ -62,6 +63,8 @@ const photoWorker = {
   card: (id: string, file: Blob): Promise<Read<CardLook>> => told(id, file, picture => findCard(greyOf(picture))),
   trace: (id: string, file: Blob, points: Point[], line: Line): Promise<Read<Traced>> =>
     told(id, file, picture => traceLine(picture, points, line)),
+  branches: (id: string, file: Blob, path: Point[], line: Line): Promise<Read<Branch[]>> =>
+    told(id, file, picture => branchesOf(picture, path, line)),
   outline: (id: string, file: Blob): Promise<Read<Omit<Outlined, 'mask'>>> =>
     told(id, file, picture => {
       const found = outlineOf(picture)

@@ -4,7 +4,7 @@ import { findAlloy } from '../metal/find-alloy'
 import { mechanicalOf } from '../metal/mechanical.table'
 import { boltedFlat, decideFace } from './decide'
 import { evaluateFlatness } from './evaluate'
-import { heightField, sampleField, straightedge } from './field'
+import { heightField, sampleField, shareWithin, straightedge } from './field'
 import { planLapping } from './lap'
 
 const grid = (f: (x: number, y: number) => number, n = 7) =>
@@ -15,6 +15,12 @@ const grid = (f: (x: number, y: number) => number, n = 7) =>
 const crowned = grid((x, y) => 0.1 - 0.00002 * ((x - 60) ** 2 + (y - 45) ** 2))
 
 describe('a field of heights', () => {
+  it('says what share of the area lies near the plane: a slope of 12 mm over a face lies within 3 on a quarter', () => {
+    const slope = grid(x => 0.1 * x)
+    const gaps = slope.map(({ zMm }) => zMm)
+    expect(shareWithin(slope, gaps, 3)).toBeCloseTo(0.25, 9)
+    expect(shareWithin(slope, gaps, 0)).toBe(0)
+  })
   it('is exact on a plane and at every reading, and silent outside them', () => {
     const plane = grid((x, y) => 0.3 * x - 0.2 * y + 4)
     const field = heightField(

@@ -5,6 +5,8 @@ import type { Point3 } from './plane'
 export type HeightField = (xMm: number, yMm: number) => number | null
 
 const ROOM = 1e-9
+/** A share of area is counted on so many cells each way. */
+const SHARE_CELLS = 60
 
 /** A surface through values at the readings' places. Metal between readings is taken as straight. */
 export function heightField(points: readonly Point3[], values: readonly number[]): HeightField {
@@ -40,6 +42,13 @@ export function sampleField(
     ),
   )
   return { leftMm, bottomMm, wideMm, highMm, values }
+}
+
+/** Share of the readings' area that lies nearer than a limit to the plane its gaps are from, 0 to 1. */
+export function shareWithin(points: readonly Point3[], gapsMm: readonly number[], limitMm: number): number {
+  const { values } = sampleField(heightField(points, gapsMm), points, SHARE_CELLS, SHARE_CELLS)
+  const known = values.filter(value => value !== null)
+  return known.length > 0 ? known.filter(value => value < limitMm).length / known.length : 0
 }
 
 export interface Edge {

@@ -25,6 +25,8 @@ const stored = z.strictObject({
  * A picture of the part: its bytes lie beside the job under its id, this is what was marked on it, in pixels of the
  * picture.
  */
+export const MOST_TRACES = 40
+
 export const pictureSchema = z.strictObject({
   id: z
     .string()
@@ -64,10 +66,12 @@ export const pictureSchema = z.strictObject({
         id: z.string().min(1).max(64),
         kind: z.enum(keys(TRACE_KINDS)),
         name: text(80),
+        /** The crack that this one branches off. */
+        of: z.string().min(1).max(64).nullable().default(null),
         px: z.array(pixel).max(2000).default([]),
       }),
     )
-    .max(40)
+    .max(MOST_TRACES)
     .default([]),
   /** How much of a blued face bears, as read off this picture. */
   blue: z
@@ -75,7 +79,18 @@ export const pictureSchema = z.strictObject({
       sharePct: z.number().min(0).max(100),
       uncertaintyPct: z.number().min(0).max(100),
       even: z.number().min(0).max(1),
-      patches: z.array(z.strictObject({ sharePct: z.number().min(0).max(100), atPx: pixel })).max(60),
+      patches: z
+        .array(
+          z.strictObject({
+            sharePct: z.number().min(0).max(100),
+            atPx: pixel,
+            /** Round it; none in pictures read before edges were kept. */
+            edgePx: z.array(pixel).max(60).default([]),
+          }),
+        )
+        .max(60),
+      /** How the picture lies on the face's map, in quarter turns past the way it lies best. */
+      turned: z.number().int().min(0).max(3).default(0),
     })
     .nullable()
     .default(null),
@@ -87,5 +102,7 @@ export const pictureSchema = z.strictObject({
 export type Picture = z.output<typeof pictureSchema>
 export type Trace = Picture['traces'][number]
 export type TraceKind = keyof typeof TRACE_KINDS
+/** A trace with nothing put down yet. */
+export const emptyTrace = (id: string, kind: TraceKind): Trace => ({ id, kind, name: '', of: null, px: [] })
 /** Whether a trace has two ends; the others close on themselves. */
 export const isOpenTrace = (kind: TraceKind) => kind === 'crack' || kind === 'thread'

@@ -3,6 +3,7 @@ import { softened } from './gauss'
 import { quantile, type Grey } from './grey'
 import { outlineOf } from './outline'
 import { otsu, partsOf } from './parts'
+import { patchEdges } from './patch-edge'
 import type { Picture } from './picture'
 import type { Point } from './point'
 import { fillMask } from './fill'
@@ -11,8 +12,8 @@ export interface Blued {
   /** Of the face. */
   sharePct: number
   uncertaintyPct: number
-  /** Largest first. */
-  patches: { sharePct: number; atPx: [number, number] }[]
+  /** Largest first, each with its middle and its edge. */
+  patches: { sharePct: number; atPx: [number, number]; edgePx: Point[] }[]
   /** 1 where every part of the face bears as much as every other, 0 where all of it bears in one place. */
   even: number
   /** What was taken for the face. */
@@ -124,26 +125,31 @@ export function readBlue(picture: Picture, outline?: readonly Point[]): Blued {
     throw new NoAnswer('the outline holds too little of the picture to count anything in it')
   const level = levelOf(values)
   const bears = new Uint8Array(wide * high)
-  let [count, doubtful] = [0, 0]
+  let [borne, doubtful] = [0, 0]
   const doubt = DOUBT * Math.max(SURE.blue, quantile(values, 0.98) - quantile(values, 0.02))
   for (let i = 0; i < bears.length; i++) {
     if (!face.mask[i]) continue
     if (blue.data[i]! > level) {
       bears[i] = 1
-      count++
+      borne++
     }
     if (Math.abs(blue.data[i]! - level) < doubt) doubtful++
   }
-  const { parts } = partsOf(bears, wide, high)
+  const { parts, labels } = partsOf(bears, wide, high)
   const share = (points: number) => (100 * points) / values.length
+  const largest = parts
+    .filter(part => part.count > SPECK * values.length)
+    .sort((a, b) => b.count - a.count)
+    .slice(0, MOST_PATCHES)
+  const edges = patchEdges(
+    labels,
+    wide,
+    largest.map(({ label }) => label),
+  )
   return {
-    sharePct: share(count),
+    sharePct: share(borne),
     uncertaintyPct: Math.max(0.5, share(doubtful) / 2),
-    patches: parts
-      .filter(part => part.count > SPECK * values.length)
-      .sort((a, b) => b.count - a.count)
-      .slice(0, MOST_PATCHES)
-      .map(part => ({ sharePct: share(part.count), atPx: part.atPx })),
+    patches: largest.map(({ count, atPx }, n) => ({ sharePct: share(count), atPx, edgePx: edges[n]! })),
     even: evenness(bears, face.mask, wide, high),
     outline: face.from,
     facePx: values.length,

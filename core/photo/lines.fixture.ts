@@ -23,10 +23,17 @@ export function crackBetween(from: Point, to: Point, rough: number, seed: number
 export const lengthOf = (line: readonly Point[]) =>
   line.slice(1).reduce((sum, [x, y], n) => sum + Math.hypot(x - line[n]![0], y - line[n]![1]), 0)
 
-const toPiece = ([x, y]: Point, a: Point, b: Point) => {
+const toPiece = (x: number, y: number, a: Point, b: Point) => {
   const [dx, dy] = [b[0] - a[0], b[1] - a[1]]
   const t = Math.max(0, Math.min(1, ((x - a[0]) * dx + (y - a[1]) * dy) / (dx * dx + dy * dy || 1)))
   return Math.hypot(x - a[0] - t * dx, y - a[1] - t * dy)
+}
+
+/** How far a point lies from a line. */
+export function toLine(x: number, y: number, line: readonly Point[]): number {
+  let least = Infinity
+  for (let n = 1; n < line.length; n++) least = Math.min(least, toPiece(x, y, line[n - 1]!, line[n]!))
+  return least
 }
 
 /** Smooth noise from 0 to 1 with features of about a millimetre over `fine`. */
@@ -43,15 +50,22 @@ export function grain(seed: number): (x: number, y: number) => number {
 }
 
 /** A crack of a width and depth of tone on ground metal, a rough casting, or bled out red on white developer. */
-export function crackScene(line: readonly Point[], wideMm: number, ground: Ground, seed: number, depth = 0.35): Scene {
+export function crackScene(
+  line: readonly Point[],
+  wideMm: number,
+  ground: Ground,
+  seed: number,
+  depth = 0.35,
+  branches: readonly (readonly Point[])[] = [],
+): Scene {
   const noise = grain(seed)
-  const [left, right] = [Math.min(...line.map(p => p[0])) - wideMm, Math.max(...line.map(p => p[0])) + wideMm]
-  const [top, bottom] = [Math.min(...line.map(p => p[1])) - wideMm, Math.max(...line.map(p => p[1])) + wideMm]
+  const lines = [line, ...branches]
+  const all = lines.flat()
+  const [left, right] = [Math.min(...all.map(p => p[0])) - wideMm, Math.max(...all.map(p => p[0])) + wideMm]
+  const [top, bottom] = [Math.min(...all.map(p => p[1])) - wideMm, Math.max(...all.map(p => p[1])) + wideMm]
   return (x, y) => {
     const near =
-      x < left || x > right || y < top || y > bottom
-        ? Infinity
-        : line.slice(1).reduce((least, b, n) => Math.min(least, toPiece([x, y], line[n]!, b)), Infinity)
+      x < left || x > right || y < top || y > bottom ? Infinity : Math.min(...lines.map(way => toLine(x, y, way)))
     const on = near <= wideMm / 2
     if (ground === 'dye') {
       const paper = 0.88 + 0.06 * noise(x * 1.3, y * 1.3)

@@ -63,7 +63,7 @@ const ringArea = (ring: readonly Point[]) =>
   )
 
 /** A closed ring thinned: split at the point farthest from its first. */
-function thinRing(ring: readonly Point[], within: number): Point[] {
+export function thinRing(ring: readonly Point[], within: number): Point[] {
   const [x, y] = ring[0]!
   const far = ring.reduce((best, [u, v], n) => {
     const [p, q] = ring[best]!

@@ -1,4 +1,4 @@
-import { gaussian, separable } from './gauss'
+import { curvature } from './gauss'
 import type { Grey } from './grey'
 import type { Picture } from './picture'
 import type { Point } from './point'
@@ -11,16 +11,31 @@ export type Line = (typeof LINES)[number]
 const SIGMAS = [1, 1.7, 2.9]
 
 /**
- * In a window of the picture, the darkest of red, green and blue at each point, so that dye of any colour is dark on a
- * light ground and a crack dark on any; or the brightest, for a line that glows. A window of more points than are
- * wanted is made smaller as it is read, each new point the mean of those it covers. With the window's corner and by
- * how much it was made smaller.
+ * The tone a line is looked for in, at any point of the picture, bilinear: the darkest of red, green and blue, so that
+ * dye of any colour is dark on a light ground; the brightest for a line that glows. The edge goes on outside.
+ */
+export function lineTone({ wide, high, rgba }: Picture, line: Line): (x: number, y: number) => number {
+  const most = line === 'dark' ? Math.min : Math.max
+  const at = (x: number, y: number) => {
+    const from = 4 * (Math.min(high - 1, Math.max(0, y)) * wide + Math.min(wide - 1, Math.max(0, x)))
+    return most(rgba[from]!, rgba[from + 1]!, rgba[from + 2]!)
+  }
+  return (x, y) => {
+    const [i, j] = [Math.floor(x - 0.5), Math.floor(y - 0.5)]
+    const [a, b] = [x - 0.5 - i, y - 0.5 - j]
+    return (at(i, j) * (1 - a) + at(i + 1, j) * a) * (1 - b) + (at(i, j + 1) * (1 - a) + at(i + 1, j + 1) * a) * b
+  }
+}
+
+/**
+ * A window of the picture in that tone. One of more points than are wanted is made smaller as it is read, each new
+ * point the mean of those it covers. With the window's corner and by how much it was made smaller.
  */
 export function lineGrey(
   picture: Picture,
   line: Line,
   [x0, y0, x1, y1]: readonly [number, number, number, number],
-  mostPoints = Infinity,
+  mostPoints: number,
 ): { grey: Grey; corner: Point; factor: number } {
   const [left, top] = [Math.max(0, Math.floor(x0)), Math.max(0, Math.floor(y0))]
   const [fullWide, fullHigh] = [
@@ -62,14 +77,13 @@ export function ridge(grey: Grey, line: Line, sigmas: readonly number[] = SIGMAS
   const out = new Float32Array(grey.data.length)
   const sign = line === 'dark' ? 1 : -1
   for (const sigma of sigmas) {
-    const [g, g1, g2] = [gaussian(sigma, 0), gaussian(sigma, 1), gaussian(sigma, 2)]
-    const [xx, yy, xy] = [separable(grey, g2, g), separable(grey, g, g2), separable(grey, g1, g1)]
+    const { xx, yy, xy } = curvature(grey, sigma)
     const weight = sigma ** 1.5
     for (let i = 0; i < out.length; i++) {
-      const a = sign * xx.data[i]!
-      const b = sign * yy.data[i]!
-      const c = xy.data[i]!
-      const half = Math.sqrt(((a - b) / 2) ** 2 + c * c)
+      const a = sign * xx[i]!
+      const b = sign * yy[i]!
+      const c = xy[i]!
+      const half = Math.sqrt(((a - b) * (a - b)) / 4 + c * c)
       const across = (a + b) / 2 + half
       const along = (a + b) / 2 - half
       // A blob curves both ways; a line only across.

@@ -1,6 +1,6 @@
 import { quantile, sample, type Grey } from './grey'
 import type { Point } from './point'
-import { lineGrey, ridge, type Line } from './ridge'
+import { lineGrey, lineTone, ridge, type Line } from './ridge'
 import type { Picture } from './picture'
 import { cheapestWay } from './way'
 
@@ -140,9 +140,11 @@ function stretch(picture: Picture, line: Line, from: Point, to: Point, snap: { f
     snapped(field, [(x - corner[0]) * factor, (y - corner[1]) * factor], snaps ? SNAP * factor : 0)
   const way = cheapestWay(cost, field.wide, field.high, cell(from, snap.from), cell(to, snap.to), least)
   const middles = way.map(([x, y]): Point => [x + 0.5, y + 0.5])
-  const onLine = smoothed(centred(field, smoothed(middles, 2), BESIDE), SMOOTH)
-  return onLine.map(([x, y]): Point => [x / factor + corner[0], y / factor + corner[1]])
+  return drawnOn(field, middles).map(([x, y]): Point => [x / factor + corner[0], y / factor + corner[1]])
 }
+
+/** A way over a field of ridges drawn onto the line's middle and smoothed. */
+const drawnOn = (field: Grey, way: readonly Point[]) => smoothed(centred(field, smoothed(way, 2), BESIDE), SMOOTH)
 
 /**
  * The first point of a path put where the click stands along the line: a click beside the line neither adds the way to
@@ -160,10 +162,11 @@ function squaredEnd(path: readonly Point[], click: Point): Point[] {
 }
 
 /** Brightness of the line against its sides along the path, as shares of the brighter. */
-function contrasts(grey: Grey, line: Line, path: readonly Point[]): number[] {
+function contrasts(picture: Picture, line: Line, path: readonly Point[]): number[] {
+  const tone = lineTone(picture, line)
   return path.map((point, n) => {
     const [nx, ny] = normalAt(path, n)
-    const at = (off: number) => sample(grey, point[0] + off * nx, point[1] + off * ny)
+    const at = (off: number) => tone(point[0] + off * nx, point[1] + off * ny)
     const middle = [-1, 0, 1].map(at)
     const side = (sign: 1 | -1) => SIDES.reduce((sum, off) => sum + at(sign * off), 0) / SIDES.length
     // The nearer of its two sides: a shadow's edge is dark on one side only.
@@ -191,26 +194,35 @@ export function traceLine(picture: Picture, points: readonly Point[], line: Line
   })
   const ended = squaredEnd(joined, points[0]!)
   const whole = squaredEnd(ended.reverse(), points.at(-1)!).reverse()
-  const path = evenly(whole, EVERY_PX)
-  const [xs, ys] = [path.map(([x]) => x), path.map(([, y]) => y)]
-  const margin = Math.max(...SIDES) + 2
-  const { grey, corner } = lineGrey(picture, line, [
-    Math.min(...xs) - margin,
-    Math.min(...ys) - margin,
-    Math.max(...xs) + margin,
-    Math.max(...ys) + margin,
-  ])
-  const seen = contrasts(
-    grey,
-    line,
-    path.map(([x, y]): Point => [x - corner[0], y - corner[1]]),
-  )
+  return tracedAs(picture, line, whole)
+}
+
+/** A path as it stands in the picture: its length, and how much of a line lies under it. */
+export function tracedAs(picture: Picture, line: Line, way: readonly Point[]): Traced {
+  const path = evenly(way, EVERY_PX)
+  const seen = contrasts(picture, line, path)
   return {
     path,
     contrast: Math.max(0, quantile(seen, 0.5)),
     seenShare: seen.filter(value => value >= SEEN_CONTRAST).length / seen.length,
     lengthPx: pathLength(path),
   }
+}
+
+/**
+ * A way found over a window's ridges as a trace of the picture, begun at a point of the line that it leaves.
+ * @param way middles of cells of the window
+ */
+export function tracedAlong(
+  picture: Picture,
+  line: Line,
+  field: Grey,
+  way: readonly Point[],
+  { corner, factor }: { corner: Point; factor: number },
+  start: Point,
+): Traced {
+  const onLine = drawnOn(field, way).map(([x, y]): Point => [x / factor + corner[0], y / factor + corner[1]])
+  return tracedAs(picture, line, [start, ...onLine])
 }
 
 /** No more than some ten thousand of the values, evenly taken. */

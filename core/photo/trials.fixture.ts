@@ -1,13 +1,14 @@
 /** Made pictures with known truth, and how far what is read off them lies from it: for the tests and the table. */
 import { bluedScene, FACE_MM, trueShare } from './blue.fixture'
 import { readBlue } from './blue'
+import { branchesOf } from './branches'
 import { stopwatch } from '../ask/stopwatch'
 import { seeded } from '../metal/identify/measure'
 import { lens, SHOT, take } from './camera.fixture'
 import { cardScene } from './card/card.fixture'
 import { findCard } from './card/find'
 import { greyOf } from './grey'
-import { crackBetween, crackScene, GROUNDS, lengthOf, type Ground } from './lines.fixture'
+import { crackBetween, crackScene, GROUNDS, lengthOf, toLine, type Ground } from './lines.fixture'
 import { inverse, mapped } from './plane'
 import type { Point } from './point'
 import { ISO, screwScene } from './thread.fixture'
@@ -72,8 +73,8 @@ export function cardTrial(n: number): Trial & { tiltOffDeg: number } {
   return { offPct: 100 * Math.max(...offs), ms, tiltOffDeg: Math.abs(out.found[0]!.tiltDeg - shot.tiltDeg) }
 }
 
-/** A crack's length from two clicks, each up to 2 px off its end, on ground metal, castings and dye. */
-export function traceTrial(n: number): Trial & { ground: Ground } {
+/** A made crack on one of the grounds as a camera sees it, with branches where told. */
+function crackShot(n: number, branched: (crack: Point[], random: () => number) => Point[][]) {
   const random = seeded(2000 + n)
   const ground = GROUNDS[n % GROUNDS.length]!
   const [from, to]: [Point, Point] = [
@@ -92,14 +93,54 @@ export function traceTrial(n: number): Trial & { ground: Ground } {
     shade: 0.4 * random(),
     seed: n,
   }
-  const picture = take(crackScene(crack, 0.3 + 0.5 * random(), ground, n, 0.35 + 0.3 * random()), shot)
-  const { toPx } = lens(shot)
-  const click = (at: Point): Point => {
-    const [x, y] = toPx(at)
+  const [wideMm, depth] = [0.3 + 0.5 * random(), 0.35 + 0.3 * random()]
+  const clicks = [from, to].map((at): Point => {
+    const [x, y] = lens(shot).toPx(at)
     return [x + 4 * (random() - 0.5), y + 4 * (random() - 0.5)]
+  })
+  const branches = branched(crack, random)
+  const picture = take(crackScene(crack, wideMm, ground, n, depth, branches), shot)
+  return { picture, clicks, crack, branches, ground, pxPerMm: shot.pxPerMm }
+}
+
+/** A crack's length from two clicks, each up to 2 px off its end, on ground metal, castings and dye. */
+export function traceTrial(n: number): Trial & { ground: Ground } {
+  const { picture, clicks, crack, pxPerMm, ground } = crackShot(n, () => [])
+  const { out, ms } = timed(() => traceLine(picture, clicks))
+  return { offPct: 100 * (out.lengthPx / (lengthOf(crack) * pxPerMm) - 1), ms, ground }
+}
+
+/** A branch of 7 to 14 mm that leads away from a crack at 35 to 75°: past its first 2 mm it keeps 1.5 mm off. */
+function branchOff(crack: readonly Point[], at: Point, side: 1 | -1, random: () => number, seed: number): Point[] {
+  const [a, b] = [crack[0]!, crack.at(-1)!]
+  for (let tries = 0; ; tries++) {
+    const way = Math.atan2(b[1] - a[1], b[0] - a[0]) + (side * (35 + 40 * random()) * Math.PI) / 180
+    const long = 7 + 7 * random()
+    const tip: Point = [at[0] + long * Math.cos(way), at[1] + long * Math.sin(way)]
+    const branch = crackBetween(at, tip, 0.15, seed, 3)
+    const leads = branch.every(
+      point => Math.hypot(point[0] - at[0], point[1] - at[1]) < 2 || toLine(...point, crack) > 1.5,
+    )
+    if (leads || tries === 40) return branch
   }
-  const { out, ms } = timed(() => traceLine(picture, [click(from), click(to)]))
-  return { offPct: 100 * (out.lengthPx / (lengthOf(crack) * shot.pxPerMm) - 1), ms, ground }
+}
+
+/** A crack with none, one or two branches: how many were found, and how far off their length together is. */
+export function branchTrial(n: number): Trial & { ground: Ground; had: number; found: number } {
+  const { picture, clicks, branches, pxPerMm, ground } = crackShot(n, (crack, random) =>
+    [0.3, 0.65]
+      .slice(0, Math.floor(n / 3) % 3)
+      .map((share, k) =>
+        branchOff(crack, crack[Math.round(share * (crack.length - 1))]!, k === 0 ? 1 : -1, random, n + 50 + k),
+      ),
+  )
+  const trunk = traceLine(picture, clicks)
+  const { out, ms } = timed(() => branchesOf(picture, trunk.path).filter(({ from }) => from === 'side'))
+  const [found, truth] = [out.map(({ lengthPx }) => lengthPx / pxPerMm), branches.map(lengthOf)].map(lengths =>
+    lengths.reduce((sum, mm) => sum + mm, 0),
+  )
+  const same = out.length === branches.length && branches.length > 0
+  return { offPct: same ? 100 * (found! / truth! - 1) : null, ms, ground, had: branches.length, found: out.length }
 }
 
 /** Diameters and pitches of ISO 261, coarse and fine, every pitch from 0.5 to 3 mm. */

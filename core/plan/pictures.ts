@@ -1,6 +1,6 @@
 import type { Known } from '../photo/measure'
 import type { Point } from '../photo/point'
-import type { Picture } from '../job/picture.schema'
+import type { Picture, Trace } from '../job/picture.schema'
 
 /** The known points of a picture's scale, for `photo.measure`; or what is still wanted, in words. */
 export function knownOf({ scale }: Pick<Picture, 'scale'>): { known: Known[] } | { wants: string } {
@@ -34,38 +34,23 @@ export function knownOf({ scale }: Pick<Picture, 'scale'>): { known: Known[] } |
 export const mmPerPxAlong = (from: Point, to: Point, lengthMm: number): number =>
   lengthMm / Math.hypot(to[0] - from[0], to[1] - from[1])
 
-/** A blued face drawn small: its outline, and each patch as a round of its own area, in a box of its own size. */
-export interface BlueMap {
-  wide: number
-  high: number
-  outline: Point[]
-  patches: { at: Point; r: number; sharePct: number }[]
-}
-const MAP_WIDE = 160
-
-/** Where the blue lay on a face, from its picture; null where no outline or no blue was read in it. */
-export function blueMap({ traces, blue }: Pick<Picture, 'traces' | 'blue'>): BlueMap | null {
-  const edge = traces.find(trace => trace.kind === 'outline' && trace.px.length > 2)?.px
-  if (!edge || !blue) return null
-  const [xs, ys] = [edge.map(([x]) => x), edge.map(([, y]) => y)]
-  const [left, top] = [Math.min(...xs), Math.min(...ys)]
-  const scale = MAP_WIDE / Math.max(1, Math.max(...xs) - left)
-  const at = ([x, y]: Point): Point => [(x - left) * scale, (y - top) * scale]
-  const outline = edge.map(at)
-  const area = Math.abs(
-    outline.reduce((sum, [x, y], n) => {
-      const [u, v] = outline[(n + 1) % outline.length]!
-      return sum + (x * v - u * y) / 2
-    }, 0),
+/**
+ * A crack with its branches, as it is opened: its own length and theirs, how many, and how far out the sum may be; the
+ * scale is the same for all, so their errors add. Null for a branch, and where its own length is not known.
+ */
+export function crackWithBranches(
+  of: Trace,
+  measured: readonly { trace: Trace; measure: { lengthMm: number; uncertaintyMm: number } | null }[],
+): { lengthMm: number; uncertaintyMm: number; branches: number } | null {
+  const isBranch = measured.some(({ trace }) => trace.id === of.of)
+  if (of.kind !== 'crack' || isBranch) return null
+  const known = measured.flatMap(({ trace, measure }) =>
+    measure && (trace.id === of.id || (trace.kind === 'crack' && trace.of === of.id)) ? [{ trace, measure }] : [],
   )
+  if (!known.some(({ trace }) => trace.id === of.id)) return null
   return {
-    wide: MAP_WIDE,
-    high: (Math.max(...ys) - top) * scale,
-    outline,
-    patches: blue.patches.map(({ atPx, sharePct }) => ({
-      at: at(atPx),
-      r: Math.sqrt(((sharePct / 100) * area) / Math.PI),
-      sharePct,
-    })),
+    lengthMm: known.reduce((sum, { measure }) => sum + measure.lengthMm, 0),
+    uncertaintyMm: known.reduce((sum, { measure }) => sum + measure.uncertaintyMm, 0),
+    branches: known.length - 1,
   }
 }

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { isOpenTrace, PICTURE_STAGES, TRACE_KINDS } from '#core/job/picture.schema'
+import { isOpenTrace, PICTURE_STAGES, TRACE_KINDS, type Trace } from '#core/job/picture.schema'
 import { evenWords } from '#core/photo/even'
+import { crackWithBranches } from '#core/plan/pictures'
 import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'
 import WordsField from '~/bench/WordsField.vue'
@@ -22,6 +23,8 @@ const pairs = computed(() =>
   Object.fromEntries(others.value.map(other => [other.id, other.name || PICTURE_STAGES[other.stage]])),
 )
 const typed = (mm: number) => ({ typed: `${mm.toFixed(1)} mm`, value: Number(mm.toFixed(1)) })
+const whole = (trace: Trace) => crackWithBranches(trace, measured.value)
+const isBranch = ({ of }: Trace) => measured.value.some(({ trace }) => trace.id === of)
 const takeOff = (n: number) =>
   props.open.edit(
     ['traces'],
@@ -65,7 +68,7 @@ const takeOff = (n: number) =>
           :checked="desk.traceId.value === entry.trace.id"
           @change="desk.chooseTrace(entry.trace.id)"
         />
-        {{ TRACE_KINDS[entry.trace.kind] }}</label
+        {{ TRACE_KINDS[entry.trace.kind] }}<template v-if="isBranch(entry.trace)">, a branch</template></label
       >
       <p v-if="entry.measure">
         <b class="figure">{{ settings.text(entry.measure.lengthMm, 'mm') }}</b>{{ ' ' }}
@@ -73,6 +76,14 @@ const takeOff = (n: number) =>
         <template v-if="!isOpenTrace(entry.trace.kind) && entry.measure.areaMm2 > 0"
           ><br />inside <b class="figure">{{ settings.text(entry.measure.areaMm2, 'mm2') }}</b>{{ ' ' }}
           <span class="figure small">± {{ settings.text(entry.measure.areaUncertaintyMm2, 'mm2') }}</span></template
+        ><template v-if="whole(entry.trace)?.branches"
+          ><br />with its
+          {{ whole(entry.trace)!.branches === 1 ? 'branch' : `${whole(entry.trace)!.branches} branches` }}
+          <b class="figure" data-testid="with-branches">{{ settings.text(whole(entry.trace)!.lengthMm, 'mm') }}</b>{{
+            ' '
+          }}
+          <span class="figure small">± {{ settings.text(whole(entry.trace)!.uncertaintyMm, 'mm') }}</span>
+          <span class="small">; each has a tip to stop</span></template
         >
       </p>
       <p v-else class="quiet small">{{ entry.reason }}</p>
@@ -95,14 +106,33 @@ const takeOff = (n: number) =>
       </dl>
       <div class="row">
         <button
-          v-if="entry.measure && entry.trace.kind === 'crack'"
+          v-if="whole(entry.trace)"
           type="button"
           class="plain-button slight"
           data-testid="use-crack"
-          @click="store.edit(['open', 'crackMm'], typed(entry.measure.lengthMm))"
+          @click="store.edit(['open', 'crackMm'], typed(whole(entry.trace)!.lengthMm))"
         >
           This is the crack
         </button>
+        <template v-if="whole(entry.trace)">
+          <button
+            type="button"
+            class="plain-button slight"
+            :disabled="!!busy"
+            data-testid="find-branches"
+            @click="reading.branches(entry.trace)"
+          >
+            Find its branches
+          </button>
+          <button
+            type="button"
+            class="plain-button slight"
+            data-testid="new-branch"
+            @click="desk.startTrace('crack', entry.trace.id)"
+          >
+            Trace a branch
+          </button>
+        </template>
         <button
           v-if="entry.trace.kind === 'outline' && entry.trace.px.length > 2"
           type="button"

@@ -1,5 +1,6 @@
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { Pixel, Trace, TraceKind } from '#core/job/picture.schema'
+import { emptyTrace, type Pixel, type Trace, type TraceKind } from '#core/job/picture.schema'
+import { nearestOn } from '#core/photo/point'
 import type { Line } from '#core/photo/ridge'
 import type { OpenPicture } from './use-picture'
 
@@ -104,12 +105,15 @@ export function useDesk(open: OpenPicture) {
         follower.value(trace, px)
         return
       }
-      open.edit(['traces', picture.value!.traces.findIndex(entry => entry.id === trace.id), 'px'], [...trace.px, px])
+      const trunk = trace.px.length === 0 && now.traces.find(({ id }) => id === trace.of)
+      const at = trunk ? (nearestOn(trunk.px, px).map(round) as Pixel) : px
+      open.edit(['traces', picture.value!.traces.findIndex(entry => entry.id === trace.id), 'px'], [...trace.px, at])
       selected.value = { list: 'trace', of: trace.id, n: trace.px.length }
     }
   }
-  function startTrace(kind: TraceKind) {
-    const trace = { id: crypto.randomUUID(), kind, name: '', px: [] as Pixel[] }
+  /** @param of the crack that it branches off: its first point is put on that one's line */
+  function startTrace(kind: TraceKind, of: string | null = null) {
+    const trace = { ...emptyTrace(crypto.randomUUID(), kind), of }
     open.edit(['traces'], [...picture.value!.traces, trace])
     traceId.value = trace.id
     tool.value = 'trace'

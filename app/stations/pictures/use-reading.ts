@@ -4,7 +4,7 @@ import { thinned } from '#core/photo/outline'
 import type { ThreadSeen } from '#core/photo/thread/measure'
 import { FAINT_SHARE } from '#core/photo/trace'
 import { mmPerPxAlong } from '#core/plan/pictures'
-import type { Pixel, Trace } from '#core/job/picture.schema'
+import { emptyTrace, MOST_TRACES, type Pixel, type Trace } from '#core/job/picture.schema'
 import { photoWorker } from '~/composables/photo-worker'
 import { heldFile } from '~/db/files'
 import { useJob } from '~/stores/job'
@@ -114,17 +114,48 @@ export function useReading(open: OpenPicture, desk: Desk) {
   }
   desk.follower.value = follow
 
+  /** What runs into a crack and leads away from it, each a trace of its own that hangs on it. */
+  async function branches(trace: Trace) {
+    const found = await ask('branches', (id, file) =>
+      photoWorker().branches(
+        id,
+        file,
+        trace.px.map(([x, y]) => [x, y]),
+        desk.line.value,
+      ),
+    )
+    const now = open.picture.value?.traces
+    if (!found || !now?.some(({ id }) => id === trace.id)) return
+    const seen = found
+      .filter(({ from }) => from === 'side')
+      .map((branch): Trace => ({
+        ...emptyTrace(crypto.randomUUID(), 'crack'),
+        of: trace.id,
+        px: thinned(branch.path, KEEP_WITHIN_PX).map(tidy),
+      }))
+    const kept = now.filter(({ of }) => of !== trace.id)
+    if (seen.length > 0) open.edit(['traces'], [...kept, ...seen].slice(0, MOST_TRACES))
+    told.value = [
+      seen.length === 0
+        ? 'No branch seen.'
+        : seen.length === 1
+          ? 'One branch found: drag its points or take it off.'
+          : `${seen.length} branches found: drag their points or take them off.`,
+      ...(found.some(({ from }) => from === 'end')
+        ? ['The line seems to go on past an end of the trace: look there.']
+        : []),
+    ].join(' ')
+  }
+
   async function outline() {
     const found = await ask('the outline', (id, file) => photoWorker().outline(id, file))
     if (!found) return
     const ring = (px: readonly (readonly [number, number])[], kind: Trace['kind']): Trace => ({
-      id: crypto.randomUUID(),
-      kind,
-      name: '',
+      ...emptyTrace(crypto.randomUUID(), kind),
       px: px.slice(0, MOST_POINTS).map(tidy),
     })
     const traces = [ring(found.outer, 'outline'), ...found.holes.map(px => ring(px, 'hole'))]
-    open.edit(['traces'], [...open.picture.value!.traces, ...traces].slice(0, 40))
+    open.edit(['traces'], [...open.picture.value!.traces, ...traces].slice(0, MOST_TRACES))
     told.value = `An outline and ${found.holes.length === 1 ? 'one hole' : `${found.holes.length} holes`} found: drag their points where they are wrong.`
   }
 
@@ -132,7 +163,13 @@ export function useReading(open: OpenPicture, desk: Desk) {
     const seen = await ask('the blue', (id, file) => photoWorker().blue(id, file, trace ? [...trace.px] : undefined))
     if (!seen) return
     const { sharePct, uncertaintyPct, even, patches } = seen
-    open.edit(['blue'], { sharePct, uncertaintyPct, even, patches: patches.slice(0, 60) })
+    open.edit(['blue'], {
+      sharePct,
+      uncertaintyPct,
+      even,
+      patches: patches.map(({ edgePx, ...patch }) => ({ ...patch, edgePx: edgePx.map(tidy) })),
+      turned: open.picture.value?.blue?.turned ?? 0,
+    })
     told.value =
       seen.outline === 'whole' ? 'The whole picture was taken for the face: trace its outline for a truer share.' : null
   }
@@ -161,6 +198,6 @@ export function useReading(open: OpenPicture, desk: Desk) {
       : null
   })
 
-  return { busy, told, thread, threadLink, card, outline, blue, readThread }
+  return { busy, told, thread, threadLink, card, branches, outline, blue, readThread }
 }
 export type PictureReading = ReturnType<typeof useReading>

@@ -1,40 +1,36 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import { PICTURE_STAGES } from '#core/job/picture.schema'
-import { blueMap } from '#core/plan/pictures'
 import { evenWords } from '#core/photo/even'
 import { useJob } from '~/stores/job'
+import { useBlue } from './use-blue'
 
 const store = useJob()
-const blued = computed(() =>
-  (store.job?.pictures ?? []).flatMap(picture =>
-    picture.blue ? [{ ...picture, blue: picture.blue, map: blueMap(picture) }] : [],
-  ),
-)
+const { blued, maps } = useBlue()
+const WIDE = 160
+const points = (edge: readonly (readonly [number, number])[], highMm: number) =>
+  edge.map(([x, y]) => `${(x * WIDE).toFixed(1)},${((highMm - y) * WIDE).toFixed(1)}`).join(' ')
 </script>
 
 <template>
   <template v-if="blued.length">
     <p class="label">Blue, counted in pictures</p>
     <div class="maps">
-      <figure v-for="face in blued.filter(each => each.map)" :key="face.id">
+      <figure v-for="{ picture, own, placed } in maps" :key="picture.id">
         <svg
-          :viewBox="`-2 -2 ${face.map!.wide + 4} ${face.map!.high + 4}`"
+          :viewBox="`-2 -2 ${own.wideMm * WIDE + 4} ${own.highMm * WIDE + 4}`"
           role="img"
-          :aria-label="`${face.name}: where the blue lay, ${face.blue.patches.length} patches`"
+          :aria-label="`${picture.name}: where the blue lay, ${picture.blue.patches.length} patches`"
         >
-          <polygon :points="face.map!.outline.map(point => point.join(',')).join(' ')" class="face" />
-          <circle
-            v-for="(patch, n) in face.map!.patches"
+          <polygon :points="points(placed.outlineMm, own.highMm)" class="face" />
+          <polygon
+            v-for="(patch, n) in placed.patches"
             :key="n"
-            :cx="patch.at[0]"
-            :cy="patch.at[1]"
-            :r="patch.r"
+            :points="points(patch.edgeMm, own.highMm)"
             class="patch"
           />
         </svg>
         <figcaption class="small quiet">
-          {{ PICTURE_STAGES[face.stage] }}: {{ face.blue.sharePct.toFixed(0) }} % bears
+          {{ PICTURE_STAGES[picture.stage] }}: {{ picture.blue.sharePct.toFixed(0) }} % bears
         </figcaption>
       </figure>
     </div>

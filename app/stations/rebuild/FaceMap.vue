@@ -5,12 +5,13 @@ import { lightMm } from '#core/flat/field'
 import { count } from '#core/plan/parts'
 import { useChartLook } from '~/composables/use-chart-look'
 import { useSettings } from '~/stores/settings'
+import { useBlue } from './use-blue'
 import { FACE_VIEWS, useFace } from './use-face'
 
 const emit = defineEmits<{ working: [ref: string] }>()
 const settings = useSettings()
 const look = useChartLook()
-const { view, edgeAngle, edge, data, face, map } = useFace()
+const { view, edgeAngle, edge, data, face, map, box, foretoldPct } = useFace()
 const BANDS = 9
 const px = computed(() => (map.value ? Math.min(460 / map.value.wideMm, 300 / Math.max(1e-9, map.value.highMm)) : 1))
 const cells = computed(() => {
@@ -44,12 +45,18 @@ const shade = (band: number) => ({
 const dots = computed(() =>
   face.value
     ? face.value.points.map((point, n) => ({
-        x: 20 + (point.xMm - map.value!.leftMm) * px.value,
-        y: 16 + (map.value!.highMm - (point.yMm - map.value!.bottomMm)) * px.value,
+        x: xOf(point.xMm),
+        y: yOf(point.yMm),
         stands: face.value!.flat.contact.includes(n),
       }))
     : [],
 )
+const { maps, laidId, laid, onFace, turn } = useBlue()
+const xOf = (xMm: number) => 20 + (xMm - map.value!.leftMm) * px.value
+const yOf = (yMm: number) => 16 + (map.value!.highMm - (yMm - map.value!.bottomMm)) * px.value
+const onMap = (edge: readonly (readonly [number, number])[]) =>
+  edge.map(([x, y]) => `${xOf(x).toFixed(1)},${yOf(y).toFixed(1)}`).join(' ')
+const blue = computed(() => (box.value ? onFace(box.value) : null))
 const highPx = computed(() => (map.value ? map.value.highMm * px.value : 0))
 const edgeLine = (key: 'heightMm' | 'edgeMm') => {
   if (!edge.value.length) return ''
@@ -66,6 +73,23 @@ const light = computed(() => lightMm(edge.value))
     <v-btn-toggle v-model="view" mandatory aria-label="What the map shows" class="views"
       ><v-btn v-for="(words, id) in FACE_VIEWS" :key="id" :value="id">{{ words }}</v-btn></v-btn-toggle
     >
+    <div v-if="maps.length" class="row laid">
+      <span class="label">Lay on it the blue of</span>
+      <button
+        v-for="{ picture } in maps"
+        :key="picture.id"
+        type="button"
+        class="plain-button slight"
+        :aria-pressed="laidId === picture.id"
+        data-testid="lay-blue"
+        @click="laidId = laidId === picture.id ? null : picture.id"
+      >
+        {{ picture.words }}
+      </button>
+      <button v-if="laid" type="button" class="plain-button slight" data-testid="turn-blue" @click="turn()">
+        Turn it a quarter
+      </button>
+    </div>
     <svg
       class="drawing"
       :viewBox="`0 0 520 ${highPx + 50}`"
@@ -82,17 +106,27 @@ const light = computed(() => lightMm(edge.value))
         :height="cell.h"
         v-bind="shade(cell.band)"
       />
+      <g v-if="blue" data-testid="laid-blue">
+        <polygon :points="onMap(blue.outlineMm)" class="laid-edge" />
+        <polygon v-for="(patch, n) in blue.patches" :key="`b${n}`" :points="onMap(patch.edgeMm)" class="laid-patch" />
+      </g>
       <rect class="thin" x="20" y="16" :width="map.wideMm * px" :height="highPx" fill="none" />
       <g v-for="(dot, n) in dots" :key="`p${n}`">
         <circle :cx="dot.x" :cy="dot.y" :r="dot.stands ? 6 : 2.5" :class="dot.stands ? 'stands' : 'read'" />
       </g>
       <text class="note" x="20" :y="highPx + 40">
-        {{ view === 'blue' ? 'marked by the blue' : 'deep is high' }}; ringed: what it stands on
+        {{ view === 'blue' ? 'marked by the blue' : 'deep is high' }}; ringed: what it stands on{{
+          blue ? '; outlined: where blue lay' : ''
+        }}
       </text>
       <text x="480" :y="highPx + 40" text-anchor="end">
         {{ view === 'blue' ? '' : settings.fineText(map.high - map.low) }}
       </text>
     </svg>
+    <p v-if="laid" class="small quiet" data-testid="laid-told">
+      {{ laid.blue.sharePct.toFixed(0) }} % of the face bears in that picture; the readings foretell that
+      {{ foretoldPct.toFixed(0) }} % would mark.
+    </p>
     <table>
       <tbody>
         <tr>
@@ -147,6 +181,22 @@ const light = computed(() => lightMm(edge.value))
 </template>
 
 <style scoped>
+.laid {
+  gap: 6px;
+  align-items: center;
+  margin-bottom: 6px;
+}
+.laid-edge {
+  fill: none;
+  stroke: var(--soot);
+  stroke-dasharray: 6 4;
+}
+.laid-patch {
+  fill: var(--new-metal-wash);
+  fill-opacity: 0.55;
+  stroke: var(--new-metal);
+  stroke-width: 2;
+}
 .views {
   margin-bottom: 8px;
 }

@@ -1,6 +1,7 @@
 import { computed, ref } from 'vue'
 import Papa from 'papaparse'
-import { gridPlaces, heightField, sampleField, straightedge } from '#core/flat/field'
+import { BLUE_MM } from '#core/flat/evaluate'
+import { gridPlaces, heightField, sampleField, shareWithin, straightedge } from '#core/flat/field'
 import { read } from '#core/quantity/read'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
@@ -39,6 +40,21 @@ export function useFace() {
     const known = sampled.values.filter((value): value is number => value !== null)
     return { ...sampled, across: ACROSS, along, low: Math.min(...known), high: Math.max(...known), field }
   })
+  /** The whole face where its size is said and holds the readings, else what the readings span. */
+  const box = computed(() => {
+    if (!map.value) return null
+    const { leftMm, bottomMm, wideMm, highMm } = map.value
+    const { wideMm: wide, longMm: long } = store.job!.rebuild.face
+    const holds =
+      leftMm >= 0 && bottomMm >= 0 && (wide.value ?? 0) >= leftMm + wideMm && (long.value ?? 0) >= bottomMm + highMm
+    return holds
+      ? { leftMm: 0, bottomMm: 0, wideMm: wide.value!, highMm: long.value! }
+      : { leftMm, bottomMm, wideMm, highMm }
+  })
+  /** What blue would mark by the readings, percent of the area between them. */
+  const foretoldPct = computed(() =>
+    face.value ? 100 * shareWithin(face.value.points, face.value.flat.gapsMm, BLUE_MM) : 0,
+  )
   const edge = computed(() => {
     if (!map.value) return []
     const { leftMm: l, bottomMm: b, wideMm: w, highMm: h, field } = map.value
@@ -100,5 +116,19 @@ export function useFace() {
       }),
     )
   }
-  return { view, edgeAngle, edge, trouble, data, face, points, map, layOut, paste, clear: () => put([]) }
+  return {
+    view,
+    edgeAngle,
+    edge,
+    trouble,
+    data,
+    face,
+    points,
+    map,
+    box,
+    foretoldPct,
+    layOut,
+    paste,
+    clear: () => put([]),
+  }
 }
