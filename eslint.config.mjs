@@ -29,7 +29,7 @@ const TOPICS = {
   fit: BASE,
   leak: BASE,
   // Warming sets the machine's reach against the torch's.
-  warm: [...BASE, 'arc', 'flame', 'heat'],
+  warm: [...BASE, 'arc', 'flame', 'heat', 'solid'],
   // The call weighs the bead's cracking and the machine's reach, so it sits on these two.
   call: [...BASE, 'crack', 'arc', 'braze', 'warm'],
   // A stand-in knows physical quantities; that its gauge loses what the leak question finds is a test of both.

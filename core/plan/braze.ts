@@ -8,6 +8,7 @@ import { torchReach, type Reach } from '../warm/torch-reach'
 import { askFor } from './ask-core'
 import type { Body } from './body'
 import { weighed, zoneRunMm } from './warm-decision'
+import { warmOnPart, type WarmZone } from './warm-on-part'
 import { capital, count, figure, type NoArcStation, type Sentence, type Working } from './parts'
 import type { Torch, WarmData } from './warm'
 import { PROCESSES, type ProcessId } from '../call/process.table'
@@ -21,6 +22,8 @@ export interface BrazeData {
   serviceC: number
   /** Where this torch brings only the place to working heat, or that far sooner than the whole: how long it takes. */
   zone: Reach | null
+  /** The flame held on the place, on the part's own cells; null where it has no shape or the place is not marked. */
+  onPart: WarmZone | null
   /** To working heat, and laying the rod by hand; without the cooling. */
   minutes: number
   /** The heavier rod on a turning part; null where it does not turn or nothing is known of the filling. */
@@ -68,9 +71,15 @@ export function brazeOf(
         })
       : null
   const wallMm = job.takeIn.wallMm.value
-  const reach =
-    asked.answer.verdict !== 'refused' && wallMm
-      ? torchReach(torch, weighed(body, job, alloy), alloy, wallMm, asked.answer.workingC, {
+  const { workingC, verdict } = asked.answer
+  const [onPart] =
+    verdict === 'refused' ? [] : warmOnPart(job, alloy, torch, { toC: workingC }, warm.startC, ['opening'], true)
+  const reach = onPart
+    ? onPart.onS !== null && onPart.hottestC < alloy.solidusC
+      ? { minutes: (onPart.lengths * onPart.onS) / 60, where: 'zone' as const }
+      : null
+    : verdict !== 'refused' && wallMm
+      ? torchReach(torch, weighed(body, job, alloy), alloy, wallMm, workingC, {
           atEdge: job.open.work === 'build-up',
           startC: warm.startC,
           runMm: zoneRunMm(job),
@@ -79,6 +88,7 @@ export function brazeOf(
   const zone = reach?.where === 'zone' ? reach : null
   return {
     zone,
+    onPart: onPart ?? null,
     plan: asked.answer,
     rod,
     torch,
@@ -92,13 +102,14 @@ export function brazeOf(
 }
 
 /** What brazing says: the move first, then why. */
-export function brazeSentences({ plan, rod, torch, base, serviceC, unbalance, zone }: BrazeData): {
+export function brazeSentences({ plan, rod, torch, base, serviceC, unbalance, zone, onPart }: BrazeData): {
   short: string
   call: Sentence
   why: Sentence[]
   change: Sentence[]
 } {
   const { name, serviceC: mostC } = BRAZE_RODS[rod]
+  const lengths = onPart?.lengths ?? 1
   const call: Sentence =
     plan.verdict === 'refused'
       ? [`Do not braze it: ${plan.reason}.`]
@@ -107,8 +118,8 @@ export function brazeSentences({ plan, rod, torch, base, serviceC, unbalance, zo
             `Braze it with the ${name} at `,
             figure(plan.workingC, 'c', 'braze'),
             `: hold the ${torch.name} at the place, `,
-            figure(60 * zone.minutes, 's'),
-            ' brings that there; then ',
+            figure((60 * zone.minutes) / lengths, 's'),
+            lengths > 1 ? ` brings a length of it there, ${lengths} in turn; then ` : ' brings that there; then ',
             figure(Math.round(plan.coolMin), 'min', 'braze'),
             ' to cool, covered.',
           ]
@@ -148,6 +159,16 @@ export function brazeSentences({ plan, rod, torch, base, serviceC, unbalance, zo
         ? 'The whole of it would take far longer'
         : 'The whole of it never gets there with this flame: it settles below',
       '; the place under the flame does, since heat runs off more slowly than it comes in. Keep the flame on it while the rod goes in.',
+    ])
+  if (onPart)
+    why.push([
+      onPart.onS === null
+        ? 'On the part’s own cells the place comes to '
+        : 'On the part’s own cells: under the flame it is then at ',
+      figure(onPart.onS === null ? onPart.zoneC : onPart.hottestC, 'c', 'cells'),
+      ', the far end at ',
+      figure(onPart.farC, 'c', 'cells'),
+      onPart.hottestC < base.solidusC ? '.' : ': it melts there before the zone is hot enough; spread the flame.',
     ])
   if (unbalance)
     why.push([
@@ -189,12 +210,22 @@ export function brazeStation(
     change: said?.change ?? [],
     cautions: [caution('torch-fire'), caution('hot-no-glow'), ...(braze?.plan.cautions ?? [])],
     workings: braze
-      ? { braze: braze.working, ...(braze.unbalanceWorking ? { unbalance: braze.unbalanceWorking } : {}) }
+      ? {
+          braze: braze.working,
+          ...(braze.onPart
+            ? { cells: { title: `The flame on ${braze.onPart.name}`, steps: braze.onPart.working } }
+            : {}),
+          ...(braze.unbalanceWorking ? { unbalance: braze.unbalanceWorking } : {}),
+        }
       : {},
     clocks:
       braze && braze.plan.verdict !== 'refused'
         ? [
-            ...(braze.plan.timeS ? [{ name: 'To brazing heat', seconds: Math.ceil(braze.plan.timeS) }] : []),
+            ...(braze.zone
+              ? [{ name: 'To brazing heat', seconds: Math.ceil(60 * braze.zone.minutes) }]
+              : braze.plan.timeS
+                ? [{ name: 'To brazing heat', seconds: Math.ceil(braze.plan.timeS) }]
+                : []),
             { name: 'Slow cool', seconds: Math.ceil(braze.plan.coolMin * 60) },
           ]
         : [],

@@ -17,7 +17,7 @@ const TOLD_SHARE = 0.07
 const LONG_SHARE = 1.5
 const round1 = (value: number) => Math.round(value * 10) / 10
 /** What is protected at Take in, and the kind of place it is on the heat bench. */
-const GUARDED: Partial<Record<Job['takeIn']['protect'][number], PlaceKind>> = {
+export const GUARDED: Partial<Record<Job['takeIn']['protect'][number], PlaceKind>> = {
   'lip-seal': 'seal',
   'fluoro-seal': 'fluoro-seal',
   bush: 'bush',

@@ -124,13 +124,16 @@ function inMetal({ at, acrossMm, face }: StoredMark): StoredMark['at'] {
   return face === 'left' || face === 'right' ? { ...at, y: aside } : { ...at, x: aside }
 }
 
-/** A set-up as it is run: with the part's own shape where it has none of its own, and the marks on it as its places. */
-export function readySetup(job: Pick<Job, 'takeIn' | 'shape'>, setup: HeatSetup): HeatSetup {
-  const marked = job.shape.marks.flatMap(mark => {
+/** The marks on a part that heat is watched at. */
+export const watchedPlaces = ({ shape }: Pick<Job, 'shape'>): HeatSetup['places'] =>
+  shape.marks.flatMap(mark => {
     const kind = WATCHED[mark.kind]
     return kind ? [{ id: mark.id, kind, name: mark.name, at: inMetal(mark), limitC: { typed: '', value: null } }] : []
   })
-  const places = [...marked, ...setup.places].slice(0, MOST_PLACES)
+
+/** A set-up as it is run: with the part's own shape where it has none of its own, and the marks on it as its places. */
+export function readySetup(job: Pick<Job, 'takeIn' | 'shape'>, setup: HeatSetup): HeatSetup {
+  const places = [...watchedPlaces(job), ...setup.places].slice(0, MOST_PLACES)
   if (setup.parts.length || setup.mesh) return { ...setup, places }
   const own = partSolid(job)
   return { ...setup, places, parts: [...(own?.solid.pieces ?? [])], mesh: own?.solid.mesh?.file ?? null }

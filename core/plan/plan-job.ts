@@ -115,7 +115,12 @@ export function planJob(job: Job, kit: Kit): JobPlan {
     })
   const open = warned(withMends('open', planOpen(job, filler.fillerAlloy, process)))
   const choices = { ...filler, ...chooseProcessFor(job, kit, know.data, body, open.data.groove?.arcMin) }
-  const warm = warned(planWarm(job, kit, body, alloy, mends.warm ?? decideWarm(job, kit, body, alloy, arcs)))
+  const decided = mends.warm ?? decideWarm(job, kit, body, alloy, arcs)
+  const laidHot = [
+    ...(arcs.length ? ['opening'] : []),
+    ...mends.rows.filter(row => row.planned?.process).map(row => row.id),
+  ]
+  const warm = warned(planWarm(job, kit, body, alloy, decided, laidHot))
   const weld = warned(
     withMends('weld', planWeld(job, kit, open.data, warm.data, choices.process, body, alloy, filler.fillerAlloy)),
   )

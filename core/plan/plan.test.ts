@@ -83,7 +83,7 @@ describe("a job's plan", () => {
       torches: [{ ...kit.torches[0]!, powerW: 100 }],
     }
     expect(said(cover, 'weld', small)).toMatch(/stops at 60 A/)
-    expect(said(cover, 'warm', small)).toMatch(/never gets it to/)
+    expect(said(cover, 'warm', small)).toMatch(/never gets the zone to/)
   })
   it('keeps the frequency to what the machine gives, and says so', () => {
     const old = { ...cover, weld: { ...cover.weld, machine: 'tig-old' } }

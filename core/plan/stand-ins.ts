@@ -11,14 +11,23 @@ const CURVE_POINTS = 240
 
 /**
  * The part's temperature as the heat model of its job has it: up to the target with the chosen torch, then cooling in
- * still air.
+ * still air; at the zone of its first mend, where that is placed on the part's shape.
  */
 export function partCurve(job: Job, plan: JobPlan): { s: number; c: number }[] {
   const { body } = plan['take-in'].data
   const { alloy } = plan.know.data
-  const { heating, startC, targetC, torch } = plan.warm.data
+  const { heating, startC, targetC, torch, zones } = plan.warm.data
   if (!body || !heating) return [{ s: 0, c: startC }]
   const lump = lumpOf(body, alloy, airC(startC), 0, torch?.fitted?.filmWm2K)
+  const [zone] = zones
+  if (zone) {
+    const last = zone.curve.at(-1)!
+    const cooling = temperatureCurve(lump, last.zoneC, COOLING_S, CURVE_POINTS)
+    return [
+      ...zone.curve.map(({ s, zoneC: c }) => ({ s, c })),
+      ...cooling.slice(1).map(({ s, c }) => ({ s: last.s + s, c })),
+    ]
+  }
   const upS = heating.reaches ? heating.timeS! : heating.curve.at(-1)!.s
   const rising = heating.curve.filter(point => point.s < upS - 1e-6)
   const topC = heating.reaches ? Math.max(startC, targetC) : heating.curve.at(-1)!.c

@@ -93,10 +93,15 @@ describe('a flame in the plan', () => {
 
 describe('brazing in the plan', () => {
   it('gives rod, working heat, minutes with this torch and the time to cool, each with its working', () => {
-    const plan = by('zinc-rod-braze')
+    // A part with no shape, heated as a lump; with one, at the place.
+    const plan = by('zinc-rod-braze', edit(bracket, 'shape', { ...bracket.shape, pieces: [], marks: [] }))
     expect(words(plan)).toMatch(
       /Braze it with the zinc-aluminium rod at 400 °C: .* with the propylene torch, then \d+ min to cool/,
     )
+    expect(words(by('zinc-rod-braze'))).toMatch(
+      /rod at 400 °C: hold the propylene torch at the place, [\d.]+ (s|min) brings that there/,
+    )
+    expect(by('zinc-rod-braze').weld.workings.cells!.steps.length).toBeGreaterThan(3)
     expect(plan.weld.workings.braze!.steps.length).toBeGreaterThan(4)
     expect(plan.weld.clocks!.map(clock => clock.name)).toEqual(['To brazing heat', 'Slow cool'])
   })
@@ -227,9 +232,18 @@ describe('stand-ins of the open job', () => {
     expect(setupTrouble({ instrument, setup: standInSetup(instrument, bracket, planJob(bracket, kit)) })).toBeNull()
   })
   it('the thermocouple goes up to the target at the time the heat model gives, then cools', () => {
-    const plan = planJob(bracket, kit)
-    const { curve } = standInSetup('thermocouple', bracket, plan) as { curve: { s: number; c: number }[] }
-    const top = curve.reduce((a, b) => (b.c > a.c ? b : a))
+    const lump = edit(bracket, 'shape', { ...bracket.shape, pieces: [], marks: [] })
+    const plan = planJob(lump, kit)
+    const curveOf = (job: Job) =>
+      (standInSetup('thermocouple', job, planJob(job, kit)) as { curve: { s: number; c: number }[] }).curve
+    const hottest = (of: { s: number; c: number }[]) => of.reduce((a, b) => (b.c > a.c ? b : a))
+    const curve = curveOf(lump)
+    const top = hottest(curve)
+    const [zone] = planJob(bracket, kit).warm.data.zones
+    // At its zone heat still comes from under the flame for a little while after.
+    expect(hottest(curveOf(bracket)).c).toBeGreaterThanOrEqual(zone!.zoneC)
+    expect(hottest(curveOf(bracket)).s - zone!.onS!).toBeLessThan(30)
+    expect(curveOf(bracket).at(-1)!.c).toBeLessThan(40)
     expect(top.c).toBeCloseTo(plan.warm.data.targetC, 1)
     expect(top.s).toBeCloseTo(plan.warm.data.heating!.timeS!, 3)
     expect(curve.at(-1)!.c).toBeLessThan(40)

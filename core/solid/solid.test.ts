@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { NoAnswer } from '../ask/question'
-import { cut } from './mask'
+import { assemble, distanceTo } from './assembly'
+import { carve, cut } from './mask'
 import { shapeSchema, type Shape } from './shape.schema'
 
 const volumeMm3 = (shape: Shape, cellMm: number) => {
@@ -116,6 +117,46 @@ describe('solids cut into cells', () => {
         return error(40) < 0.012
       }),
       { numRuns: 10, seed: 3 },
+    )
+  })
+})
+
+describe('cells filled in by blocks', () => {
+  it('are those that asking at every middle gives, for joined and cut pieces anywhere', () => {
+    const at = fc.tuple(...[0, 1, 2].map(() => fc.double({ min: -30, max: 60, noNaN: true })))
+    const pieces = fc.constantFrom(
+      { kind: 'lug', longMm: 60, wideMm: 30, thickMm: 8, holeMm: 12 },
+      { kind: 'ring', outsideMm: 50, insideMm: 30, thickMm: 12 },
+      { kind: 'hollow-box', xMm: 50, yMm: 40, zMm: 30, wallMm: 4 },
+      { kind: 'boss-on-plate', xMm: 60, yMm: 50, plateMm: 6, bossMm: 24, bossHighMm: 18, holeMm: 10 },
+      { kind: 'fillet', longMm: 40, radiusMm: 8 },
+    )
+    const lies = fc.constantFrom('up', 'along', 'across')
+    const part = fc.record({ shape: pieces, atMm: at, lies, cut: fc.boolean() })
+    fc.assert(
+      fc.property(fc.array(part, { minLength: 1, maxLength: 5 }), parts => {
+        const shape = shapeSchema.parse({
+          kind: 'union',
+          parts: parts.map((each, n) => (n ? each : { ...each, cut: false })),
+        })
+        const assembly = assemble(shape as Extract<Shape, { kind: 'union' }>)
+        const distance = distanceTo(assembly)
+        const step = [2.3, 2.9, 2.1] as const
+        const [nx, ny, nz] = assembly.sizeMm.map((mm, axis) => Math.max(1, Math.round(mm / step[axis]!))) as [
+          number,
+          number,
+          number,
+        ]
+        const solid = new Uint8Array(nx * ny * nz)
+        carve(distance, solid, [nx, ny, nz], step, assembly.originMm)
+        const [x0, y0, z0] = assembly.originMm
+        solid.forEach((value, n) => {
+          const [i, j, k] = [n % nx, Math.floor(n / nx) % ny, Math.floor(n / (nx * ny))]
+          const d = distance(x0 + (i + 0.5) * step[0], y0 + (j + 0.5) * step[1], z0 + (k + 0.5) * step[2])
+          if (value !== (d < 0 ? 1 : 0)) throw new Error(`cell ${i}, ${j}, ${k} at ${d} mm is ${value}`)
+        })
+      }),
+      { numRuns: 40, seed: 12 },
     )
   })
 })

@@ -42,12 +42,15 @@ function firstOf(values: readonly number[], does: (value: number) => boolean): n
   return values[low]
 }
 
+/** Deviation of the spot that a torch heats, mm. */
+export const spotMm = ({ gas }: Torch): number => (fuelOf(gas).oxygen ? SPOT_MM.oxygen : SPOT_MM.air)
+
 /** The flame as a spot on this wall, swept along a run. */
 function spotOf(torch: Torch, alloy: Alloy, wallMm: number, runMm: number): Spot {
   const conductivity = conductivityWmK(alloy)
   return {
     absorbedW: (torch.powerW * torch.efficiencyPct) / 100,
-    sigmaMm: Math.hypot(fuelOf(torch.gas).oxygen ? SPOT_MM.oxygen : SPOT_MM.air, runMm / Math.sqrt(12)),
+    sigmaMm: Math.hypot(spotMm(torch), runMm / Math.sqrt(12)),
     wallMm,
     conductivityWmK: conductivity,
     diffusivityM2s: conductivity / (alloy.densityGcm3 * 1000 * alloy.specificHeatJkgK),

@@ -41,7 +41,7 @@ const torches = computed(() => Object.fromEntries(shop.kit.torches.map(torch => 
       <ReadingField path="takeIn.wallMm" unit="mm" label="Wall" />
     </template>
     <template #piece="{ working }">
-      <HeatingCurve @working="working('preheat')" />
+      <HeatingCurve @working="working" />
       <NuxtLink class="plain-button" :to="`/job/${route.params.id}/heat`" data-testid="to-heat-bench"
         >Heat bench: where the heat goes, and which seal lives</NuxtLink
       >

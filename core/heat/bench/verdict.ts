@@ -3,7 +3,7 @@ import type { HeatSetup } from './setup.schema'
 import { coldestZone } from './zone'
 
 /** Welding may go on until the zone has fallen this share of the way from its target to the air: judgement. */
-const KEEP_SHARE = 0.25
+export const KEEP_SHARE = 0.25
 /** A place within this of its limit is near it, K: the spread of sticks and of the figures themselves; judgement. */
 const NEAR_K = 15
 

@@ -1,0 +1,69 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { readFile } from '../job/files'
+import type { Job, Kit } from '../job/job.schema'
+import { mm } from '../quantity/stored'
+import { planJob } from './plan-job'
+import { sentenceText } from './record'
+
+const file = readFile(readFileSync(new URL('../../demo/larkmoor-bench.json', import.meta.url), 'utf8'))
+if (!file.ok) throw new Error('the demo shop does not read')
+const kit: Kit = file.kit!
+const cover: Job = file.jobs.find(job => job.id === 'gearbox-cover')!
+const warmOf = (job: Job, shop = kit) => planJob(job, shop).warm
+const text = (sentence: Parameters<typeof sentenceText>[0]) => sentenceText(sentence, 'metric')
+/** The cover with its lip seal marked somewhere else. */
+const sealAt = (x: number, y: number, z: number): Job => ({
+  ...cover,
+  shape: {
+    ...cover.shape,
+    marks: cover.shape.marks.map(mark =>
+      mark.kind === 'seal' ? { ...mark, at: { x: mm(x), y: mm(y), z: mm(z) } } : mark,
+    ),
+  },
+})
+
+describe('warming on the part itself', () => {
+  it('warms the zone of a heavy cover and leaves its far end cool; the weld then starts at the zone', () => {
+    const { data, call, short, clocks, workings } = warmOf(cover)
+    expect(data.zones).toHaveLength(1)
+    expect(data.warmth).toMatchObject({ where: 'zone', reaches: true })
+    expect(data.zones[0]!.farC).toBeLessThan(40)
+    expect(text(call)).toMatch(/^Warm the zone to 110 °C: [\d.]+ min with the propylene torch swept along it\.$/)
+    expect(short).toMatch(/^zone to 110 °C in \d min$/)
+    expect(clocks).toEqual([{ name: 'Warm the zone', seconds: data.zones[0]!.onS }])
+    expect(workings.cells!.steps.map(step => step.label)).toContain('Far end then')
+    expect(data.reachC).toBe(110)
+    // All of it, as one lump, takes longer and is told beside it.
+    expect(data.heating!.timeS!).toBeGreaterThan(data.zones[0]!.onS!)
+  })
+
+  it('says of what is marked how hot it gets, by where it sits', () => {
+    const seal = (job: Job) => warmOf(job).data.guards.find(guard => guard.name === 'lip seal')!
+    expect(seal(cover)).toMatchObject({ atRisk: false })
+    expect(seal(cover).hottestC!).toBeLessThan(60)
+    // Beside the crack it is lost, though the far end stays cool.
+    const beside = sealAt(14, 90, 55)
+    expect(seal(beside)).toMatchObject({ atRisk: true })
+    expect(warmOf(beside).why.map(text).join(' ')).toMatch(/Lip seal stands only about 100 °C and comes to \d+ °C/)
+  })
+
+  it('says what a torch that is too small comes to, and the weld goes by that', () => {
+    const small = { ...kit, torches: [{ ...kit.torches[0]!, powerW: 300 }] }
+    const { data, call, short } = warmOf(cover, small)
+    expect(data.warmth.reaches).toBe(false)
+    expect(text(call)).toMatch(/never gets the zone to 110 °C; held on it, it comes to \d+ °C/)
+    expect(short).toBe('torch too small')
+    expect(data.reachC).toBe(data.zones[0]!.zoneC)
+  })
+
+  it('takes the part as one lump while a piece is half typed, nothing is placed on it, or it is hot already', () => {
+    const typed = (job: Job) => warmOf(job).data.zones
+    const [piece, ...rest] = cover.shape.pieces
+    const sizes = Object.fromEntries(Object.keys(piece!.size).map(key => [key, { typed: '', value: null }]))
+    expect(typed({ ...cover, shape: { ...cover.shape, pieces: [{ ...piece!, size: sizes }, ...rest] } })).toEqual([])
+    expect(typed({ ...cover, shape: { ...cover.shape, marks: [] } })).toEqual([])
+    expect(typed({ ...cover, warm: { ...cover.warm, startC: { typed: '80 °C', value: 80 } } })).toEqual([])
+    expect(warmOf({ ...cover, shape: { ...cover.shape, marks: [] } }).data.warmth.where).toBe('whole')
+  })
+})

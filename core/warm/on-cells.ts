@@ -1,0 +1,316 @@
+import { NoAnswer, type Step } from '../ask/question'
+import { partKeeper, quickFactor, quickRun } from '../heat/bench/quick'
+import { STANDS, type StandId } from '../heat/bench/stands.table'
+import { KEEP_SHARE } from '../heat/bench/verdict'
+import { ZONE_MM } from '../heat/bench/zone'
+import { forEachCell, slotAt, type Grid } from '../heat/field/grid'
+import { probeAt } from '../heat/field/probe'
+import { STILL_AIR } from '../heat/lumped'
+import { simulateInput, type Simulate } from '../heat/simulate.schema'
+import type { Triple } from '../solid/forms'
+import type { Shape } from '../solid/shape.schema'
+import { FACE_AXIS, INWARD, type Face } from '../solid/stored/faces.table'
+import { pathLongMm, placeAlongMm } from '../solid/stored/to-shape'
+import { airC } from './air'
+import { spotMm, type Torch } from './torch-reach'
+
+export interface CellsAsk {
+  shape: Exclude<Shape, { kind: 'voxels' }>
+  volumeMm3: number
+  alloy: string
+  /** Where the flame is swept to and fro, and on which side of the part. */
+  path: readonly Triple[]
+  face: Face
+  torch: Torch
+  startC: number
+  toC: number
+  stand: StandId
+  /** The flame stays on it while metal is laid, as in brazing: it need not stay warm without. */
+  flameStays: boolean
+  guards: readonly { name: string; limitC: number; atMm: Triple }[]
+}
+export interface OnCells {
+  /** How long the flame is on the zone; null where it does not get there in 20 min. */
+  onS: number | null
+  /** The coldest of the zone as the flame is taken off, and the hottest place under it. */
+  zoneC: number
+  hottestC: number
+  /** The far end of the part at that moment. */
+  farC: number
+  /** How long the zone then stays within a quarter of the way; `SOAK_S` at most. */
+  staysS: number
+  where: 'whole' | 'zone'
+  /** When the far end has come three quarters of the way too, the flame kept on; null where it has not by then. */
+  wholeS: number | null
+  curve: { s: number; zoneC: number; farC: number }[]
+  guards: { name: string; limitC: number; hottestC: number }[]
+  cells: number
+  working: Step[]
+}
+
+/** Longer with a torch in the hand is not sensible, s: judgement. */
+const LONGEST_S = 20 * 60
+/** How long the part is looked at once the flame is off, s. */
+export const SOAK_S = 240
+const READ_EVERY_S = 3
+/** The zone is heated on until it stays warm this long without the flame, s, or is this much over, K: judgement. */
+const STAYS_S = 60
+const OVER_K = 30
+/** The part is warm as a whole where its far end has come this share of the zone's way: judgement. */
+const WHOLE_SHARE = 0.75
+/** Cells the part is cut into; some are put together for the run. */
+const FINE_CELLS = 20_000
+const CELL_MM = { least: 1, most: 6 }
+/** A swept flame is so many spots, no nearer to one another. */
+const MOST_SPOTS = 8
+const SPOT_EVERY_MM = 15
+
+/** The flame along its path, each place a share of it. */
+function spotsAlong(path: readonly Triple[]): Triple[] {
+  const longMm = pathLongMm(path)
+  const count = Math.max(1, Math.min(MOST_SPOTS, Math.round(longMm / SPOT_EVERY_MM) + 1))
+  return Array.from({ length: count }, (_, n) =>
+    placeAlongMm(path, count === 1 ? longMm / 2 : (n / (count - 1)) * longMm),
+  )
+}
+
+/**
+ * Where a flame is pointed for a place: at the middle of the metal that its spot covers, so that near an edge it falls
+ * on the part and not past it.
+ */
+function aimedAt(grid: Grid, at: Triple, face: Face, reachMm: number): Triple {
+  const across = ([0, 1, 2] as const).filter(axis => axis !== FACE_AXIS[face])
+  let [cells, u, v] = [0, 0, 0]
+  forEachCell(grid, (_, i, j, k) => {
+    const cell = [i, j, k]
+    const [a, b] = across.map(axis => grid.originMm[axis] + (cell[axis]! + 0.5) * grid.stepMm[axis] - at[axis]) as [
+      number,
+      number,
+    ]
+    if (Math.hypot(a, b) > reachMm) return
+    cells += 1
+    u += a
+    v += b
+  })
+  if (!cells) return at
+  return at.map((mm, axis) =>
+    axis === across[0] ? mm + u / cells : axis === across[1] ? mm + v / cells : mm,
+  ) as unknown as Triple
+}
+
+const isInMetal = (grid: Grid, at: Triple): boolean => {
+  try {
+    probeAt(grid, at, '')
+    return true
+  } catch (error) {
+    if (error instanceof NoAnswer) return false
+    throw error
+  }
+}
+
+/** Places of the weld zone: along the path, and some way about its middle wherever that is metal. */
+function zonePlaces(grid: Grid, path: readonly Triple[]): Triple[] {
+  const middle = placeAlongMm(path, pathLongMm(path) / 2)
+  const about = [0, 1, 2].flatMap(axis =>
+    [-ZONE_MM, ZONE_MM].map(way => middle.map((value, n) => (n === axis ? value + way : value)) as Triple),
+  )
+  return [...spotsAlong(path), ...about].filter(at => isInMetal(grid, at))
+}
+
+/** Whether a place lies open to a side of the part: nothing between it and the air there but what it lies on. */
+function isOpen(grid: Grid, at: Triple, face: Face): boolean {
+  const [axis, out] = [FACE_AXIS[face], -INWARD[face]]
+  const cell = at.map((mm, n) => Math.floor((mm - grid.originMm[n]!) / grid.stepMm[n]!)) as [number, number, number]
+  const ends = [grid.nx, grid.ny, grid.nz]
+  for (cell[axis] += 2 * out; cell[axis] >= 0 && cell[axis] < ends[axis]!; cell[axis] += out)
+    if (slotAt(grid, ...cell) >= 0) return false
+  return true
+}
+
+/** The side from which the flame sees most of its way, the one the mark is on before others; null where none does. */
+function flameSide(grid: Grid, { path, face }: Pick<CellsAsk, 'path' | 'face'>): Face | null {
+  const spots = spotsAlong(path)
+  const seen = (side: Face) => spots.filter(at => isOpen(grid, at, side)).length
+  const sides = [face, ...(Object.keys(FACE_AXIS) as Face[]).filter(side => side !== face)]
+  const best = sides.reduce((a, b) => (seen(b) > seen(a) ? b : a))
+  return seen(best) > 0 ? best : null
+}
+
+/** The middle of the metal furthest from a place. */
+function farthest(grid: Grid, [x, y, z]: Triple): Triple {
+  let [best, most]: [Triple, number] = [[x, y, z], -1]
+  const middleOf = (n: number, axis: 0 | 1 | 2) => grid.originMm[axis] + (n + 0.5) * grid.stepMm[axis]
+  forEachCell(grid, (_, i, j, k) => {
+    const at: Triple = [middleOf(i, 0), middleOf(j, 1), middleOf(k, 2)]
+    const away = Math.hypot(at[0] - x, at[1] - y, at[2] - z)
+    if (away > most) [best, most] = [at, away]
+  })
+  return best
+}
+
+/** What is asked of the heat bench: the flame on for good, places to read. */
+function heatingOn(ask: CellsAsk, cellMm: number, grid: Grid, places: readonly Triple[]): Simulate {
+  const { torch, startC } = ask
+  // A Gaussian of this deviation has fallen to 1/e² at twice of it.
+  const radiusMm = 2 * spotMm(torch)
+  const spots = spotsAlong(ask.path).map(at => aimedAt(grid, at, ask.face, radiusMm))
+  const parsed = simulateInput.safeParse({
+    shape: ask.shape,
+    cellMm,
+    alloy: ask.alloy,
+    startC,
+    sources: spots.map(atMm => ({
+      kind: 'torch',
+      powerW: torch.powerW / spots.length,
+      efficiencyPct: torch.efficiencyPct,
+      face: ask.face,
+      atMm,
+      radiusMm,
+    })),
+    losses: {
+      filmWm2K: torch.fitted?.filmWm2K ?? STILL_AIR.filmWm2K,
+      emissivity: STILL_AIR.emissivity,
+      ambientC: startC,
+      ...STANDS[ask.stand].losses,
+    },
+    durationS: LONGEST_S + SOAK_S,
+    probes: places.map(([xMm, yMm, zMm]) => ({ xMm, yMm, zMm })),
+    readings: (LONGEST_S + SOAK_S) / READ_EVERY_S + 1,
+  })
+  if (!parsed.success) throw new NoAnswer(parsed.error.issues[0]!.message)
+  return parsed.data
+}
+
+/**
+ * How a place stands at a reading when the flame was taken off at another: what it would have come to, less what the
+ * same flame does from then on. Exact where losses are in proportion to the temperature.
+ */
+const after = (series: readonly number[], offAt: number, at: number, startC: number): number =>
+  at <= offAt ? series[at]! : startC + series[at]! - series[at - offAt]!
+
+/** @param n a whole number of readings */
+const seconds = (n: number) => n * READ_EVERY_S
+
+const cutOnce = partKeeper()
+
+function work(ask: CellsAsk): OnCells | null {
+  const { torch, startC, toC } = ask
+  const cellMm = Math.max(CELL_MM.least, Math.min(CELL_MM.most, Math.cbrt(ask.volumeMm3 / FINE_CELLS)))
+  const part = cutOnce({ shape: ask.shape, cellMm })
+  const zone = zonePlaces(part.grid, ask.path)
+  const face = flameSide(part.grid, ask)
+  if (!zone.length || !face) return null
+  const guards = ask.guards.filter(({ atMm }) => isInMetal(part.grid, atMm))
+  const far = farthest(part.grid, placeAlongMm(ask.path, pathLongMm(ask.path) / 2))
+  const input = heatingOn({ ...ask, face }, cellMm, part.grid, [...zone, far, ...guards.map(({ atMm }) => atMm)])
+  const keepC = toC - KEEP_SHARE * (toC - startC)
+  const [stays, soak, longest] = [STAYS_S, SOAK_S, LONGEST_S].map(s => s / READ_EVERY_S) as [number, number, number]
+  type Series = readonly (readonly number[])[]
+  const coldest = (series: Series, at: number, offAt = at) =>
+    Math.min(...zone.map((_, n) => after(series[n]!, offAt, at, startC)))
+  /** Whether the flame may be taken off at a reading, as far as the run has come. */
+  const done = (series: Series, offAt: number) =>
+    coldest(series, offAt) >= toC &&
+    (ask.flameStays || coldest(series, offAt) >= toC + OVER_K || coldest(series, offAt + stays, offAt) >= keepC)
+  let off: number | null = null
+  const run = quickRun(input, part, series => {
+    const last = series[0]!.length - 1
+    for (let at = Math.max(1, last - stays - 1); off === null && at <= Math.min(longest, last - stays); at++)
+      if (done(series, at)) off = at
+    return off !== null && last >= off + soak
+  })
+  const offAt: number = off ?? longest
+  const farSeries = run.probes[zone.length]!
+  const [zoneC, farC] = [coldest(run.probes, offAt), farSeries[offAt]!]
+  const end = Math.min(run.times.length - 1, offAt + soak)
+  const all = Array.from({ length: end + 1 }, (_, n) => n)
+  const fallen = all.find(at => at > offAt && coldest(run.probes, at, offAt) < keepC)
+  const way = Math.max(1e-6, Math.min(zoneC, toC) - startC)
+  const whole = farSeries.findIndex(c => c - startC >= WHOLE_SHARE * way)
+  const found = {
+    onS: off === null ? null : seconds(offAt),
+    zoneC,
+    hottestC: Math.max(...zone.map((_, n) => run.probes[n]![offAt]!)),
+    farC,
+    staysS: off === null ? 0 : seconds((fallen ?? end) - offAt),
+    where: farC - startC >= WHOLE_SHARE * way ? ('whole' as const) : ('zone' as const),
+    wholeS: whole < 0 ? null : seconds(whole),
+    cells: Math.round(part.grid.count / quickFactor(part) ** 3),
+  }
+  return {
+    ...found,
+    curve: all.map(at => ({
+      s: seconds(at),
+      zoneC: coldest(run.probes, at, offAt),
+      farC: after(farSeries, offAt, at, startC),
+    })),
+    guards: guards.map(({ name, limitC }, n) => {
+      const series = run.probes[zone.length + 1 + n]!
+      return { name, limitC, hottestC: Math.max(...all.map(at => after(series, offAt, at, startC))) }
+    }),
+    working: workingOf(found, (torch.powerW * torch.efficiencyPct) / 100),
+  }
+}
+
+const workingOf = (
+  { cells, onS, farC, staysS }: Pick<OnCells, 'cells' | 'onS' | 'farC' | 'staysS'>,
+  absorbedW: number,
+): Step[] => [
+  {
+    label: 'The part in cells',
+    formula: 'its own shape, put together to coarse cells',
+    value: cells,
+    unit: 'cells',
+    source: 'heat conduction as on the heat bench (heat.simulate)',
+  },
+  {
+    label: 'Heat into the metal',
+    formula: `source × share absorbed, swept along its run`,
+    value: absorbedW,
+    unit: 'W',
+    source: 'share absorbed: judgement',
+  },
+  {
+    label: 'Flame on the zone',
+    formula: `until the coldest within ${ZONE_MM} mm of its middle and along the run is there and stays a minute`,
+    value: onS ?? 'never',
+    unit: 's',
+    source: 'finite volumes; the flame taken off by superposition',
+  },
+  {
+    label: 'Far end then',
+    formula: 'the metal furthest from the zone',
+    value: farC,
+    unit: '°C',
+    source: 'the same run',
+  },
+  {
+    label: 'It stays warm',
+    formula: 'until the zone has fallen a quarter of the way to the air',
+    value: staysS,
+    unit: 's',
+    source: 'the same run',
+  },
+]
+
+/** Runs are kept by what was asked, the latest so many: the same part is planned at every key stroke. */
+const KEPT = 24
+const kept = new Map<string, OnCells | null>()
+
+/**
+ * A torch swept along a run on the part's own cells: when the zone is warm, what the far end and what must stay cool
+ * get, how long it stays warm. Some thousands of cells, one run with the flame on; the flame is taken off by
+ * superposition. Null where the run does not lie on the metal, or the part is warm already.
+ *
+ * Valid below melting and for a torch in the hand, 20 min at most. Accuracy: docs/method.md, *Preheat*; the torch's own
+ * share absorbed, a fifth. @throws NoAnswer where the shape cannot be cut, or the heat bench would refuse the set-up
+ */
+export function onCells(ask: CellsAsk): OnCells | null {
+  const key = JSON.stringify(ask)
+  const known = kept.get(key)
+  if (known !== undefined) return known
+  const found = ask.startC === airC(ask.startC) && ask.toC > ask.startC ? work(ask) : null
+  if (kept.size >= KEPT) kept.delete(kept.keys().next().value!)
+  kept.set(key, found)
+  return found
+}
