@@ -39,7 +39,13 @@ test('a task of the day is begun, timed, done and taken back; other days have ho
   await page.waitForTimeout(1500)
   await page.reload()
   await expect(row).toContainText(/\d\d:\d\d:\d\d/, { timeout: 60_000 })
+  // Left half way, its minutes wait for when it is finished; done after a second start, both count.
+  await row.getByRole('button', { name: 'stop' }).click()
+  await expect(page.getByTestId('noted')).toContainText('left after 1 min')
+  await row.getByRole('button', { name: /^Start/ }).click()
+  await expect(row).toContainText(/\d\d:\d\d:\d\d/)
   await row.getByRole('button', { name: /^Done/ }).click()
+  await expect(page.getByTestId('noted')).toContainText('2 min noted')
   await expect(page.getByTestId('noted')).toContainText(/min noted/)
   await expect(row).toHaveCount(0, { timeout: 60_000 })
   await page.getByRole('button', { name: 'Take it back' }).click()

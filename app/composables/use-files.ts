@@ -1,17 +1,16 @@
 import { ref, toRaw } from 'vue'
-import { wrongKind, type FileType } from '#core/job/file-kind'
 import type { JobCorrected } from '#core/job/files'
 import type { Job } from '#core/job/job.schema'
 import type { Damaged } from '#core/job/out'
 import { db } from '~/db/database'
-import { bundledFiles } from '~/db/files'
+import { bundledFiles, soundFiles } from '~/db/files'
 import type { Imported } from '~/db/shelf'
 import { useShop } from '~/stores/shop'
 import { filesWorker } from './files-worker'
 
 /** Hands bytes or text to the reader as a file. */
-export function download(name: string, content: string | Uint8Array, type = 'application/json') {
-  const url = URL.createObjectURL(new Blob([typeof content === 'string' ? content : content.slice()], { type }))
+export function download(name: string, content: string | Uint8Array | Blob, type = 'application/json') {
+  const url = URL.createObjectURL(new Blob([content instanceof Uint8Array ? content.slice() : content], { type }))
   const link = document.createElement('a')
   link.href = url
   link.download = name
@@ -107,12 +106,10 @@ export function useFiles() {
    * named.
    */
   async function save(name: string, text: string, jobs: readonly Job[]): Promise<string[]> {
-    const all = await bundledFiles(jobs)
-    const wrong = all.map(file => ({ file, why: wrongKind(file.bytes, file.type as FileType) }))
-    const files = wrong.filter(({ why }) => why === null).map(({ file }) => file)
+    const { files, left } = soundFiles(await bundledFiles(jobs))
     if (files.length) download(`${name}.zip`, await filesWorker().pack(text, files), 'application/zip')
     else download(`${name}.json`, text)
-    return wrong.filter(({ why }) => why !== null).map(({ file, why }) => `${file.name || file.id} ${why}: left out`)
+    return left
   }
 
   /** What is damaged goes out by itself, with all of its words. */
@@ -137,19 +134,16 @@ export function useFiles() {
 
   /** The whole shop, read back before it is offered; what is damaged goes out apart and holds nothing back. */
   async function saveShop() {
-    const out = await filesWorker().shopOut(
-      await db.jobs.toArray(),
-      structuredClone(toRaw(shop.kit)),
-      new Date().toISOString(),
-    )
-    const left = await save('wild-sparrow-shop', out.text, out.jobs)
+    const out = await filesWorker().shopFile(db.name, structuredClone(toRaw(shop.kit)), new Date().toISOString())
+    if (out.zipped) download('wild-sparrow-shop.zip', out.blob, 'application/zip')
+    else download('wild-sparrow-shop.json', out.blob)
     shop.noteDamaged(out.damaged)
     if (out.damaged.length) saveDamaged(out.damaged)
-    const lines = [...out.damaged.map(({ title, why }) => `${title}: ${why}`), ...left]
+    const lines = [...out.damaged.map(({ title, why }) => `${title}: ${why}`), ...out.left]
     report.value = lines.length
       ? {
           bad: true,
-          text: `Taken out: ${out.jobs.length} jobs. What follows is damaged${out.damaged.length ? ' and went out apart, with its words, as wild-sparrow-damaged.json' : ''}.`,
+          text: `Taken out: ${out.jobs} jobs. What follows is damaged${out.damaged.length ? ' and went out apart, with its words, as wild-sparrow-damaged.json' : ''}.`,
           lines,
         }
       : null

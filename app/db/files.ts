@@ -1,7 +1,8 @@
 import type { BundledFile } from '#core/job/bundle'
 import type { Card } from '#core/job/card'
 import type { Job } from '#core/job/job.schema'
-import { db, type StoredFile } from './database'
+import { wrongKind, type FileType } from '#core/job/file-kind'
+import { db, type BenchDatabase, type StoredFile } from './database'
 
 /** The ids of the files a job refers to. */
 export const filesOf = (job: Job): string[] => [
@@ -14,9 +15,21 @@ export const filesOf = (job: Job): string[] => [
 export const heldFile = (jobId: string, id: string): Promise<StoredFile | undefined> => db.held.get([jobId, id])
 
 /** The files of jobs that are on this bench, ready for a bundle. */
-export async function bundledFiles(jobs: readonly Job[]): Promise<BundledFile[]> {
-  const found = await db.held.bulkGet(jobs.flatMap(job => filesOf(job).map((id): [string, string] => [job.id, id])))
+export async function bundledFiles(
+  jobs: readonly Job[],
+  from: Pick<BenchDatabase, 'held'> = db,
+): Promise<BundledFile[]> {
+  const found = await from.held.bulkGet(jobs.flatMap(job => filesOf(job).map((id): [string, string] => [job.id, id])))
   return found.flatMap(file => (file ? [{ ...file, bytes: new Uint8Array(file.bytes) }] : []))
+}
+
+/** Files that are what they say they are, and a line for each that is not and stays behind. */
+export function soundFiles(all: readonly BundledFile[]): { files: BundledFile[]; left: string[] } {
+  const wrong = all.map(file => ({ file, why: wrongKind(file.bytes, file.type as FileType) }))
+  return {
+    files: wrong.filter(({ why }) => why === null).map(({ file }) => file),
+    left: wrong.filter(({ why }) => why !== null).map(({ file, why }) => `${file.name || file.id} ${why}: left out`),
+  }
 }
 
 export const storedFile = ({ bytes, ...rest }: BundledFile): StoredFile => ({ ...rest, bytes: bytes.slice().buffer })

@@ -1,6 +1,6 @@
 import { looksZipped, packBundle, readBundle, type BundledFile } from '#core/job/bundle'
 import { readFile } from '#core/job/files'
-import { jobOut, shopOut, sorted } from '#core/job/out'
+import { jobOut, sorted } from '#core/job/out'
 import { fileChecks, type PictureSize, type ReadAny } from '~/db/file-checks'
 
 /** Files in and out: unpacking, parsing, checking and packing. `sizeOf` decodes a picture. */
@@ -17,9 +17,7 @@ export const filesBench = (sizeOf: (file: BundledFile) => Promise<PictureSize | 
     const file = readFile(text)
     return file.ok ? fileChecks({ ...file, files: [...files] }, sizeOf) : file
   },
-  shopOut,
   jobOut,
   sorted,
   pack: (text: string, files: readonly BundledFile[]): Uint8Array => packBundle(text, files),
 })
-export type FilesBench = ReturnType<typeof filesBench>

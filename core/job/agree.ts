@@ -28,10 +28,33 @@ const PLAIN = new Set(['hb', 'copiedDial', 'balanceLimitGmm'])
  */
 function unitAt(path: readonly string[]): UnitKey | null {
   const key = path.at(-1)!
-  const { unit } = unitOfKey(key)
+  const unit = unitSaid(key)
   if (unit) return unit
   if (/^[xyz]$/.test(key) || path.includes('size') || path.includes('at') || path.includes('runOut')) return 'mm'
   return PLAIN.has(key) ? 'number' : null
+}
+
+/** Keys and texts come again in every job of a shop: what they mean is looked up once. */
+const units = new Map<string, UnitKey | null>()
+function unitSaid(key: string): UnitKey | null {
+  let unit = units.get(key)
+  if (unit === undefined) units.set(key, (unit = unitOfKey(key).unit ?? null))
+  return unit
+}
+const MOST_TEXTS = 20_000
+const texts = new Map<string, readonly number[]>()
+/** What a text may stand for, the likeliest first; nothing where it is no quantity. */
+function meanings(typed: string, unit: UnitKey): readonly number[] {
+  const key = `${unit} ${typed}`
+  const known = texts.get(key)
+  if (known) return known
+  const found = WAYS.flatMap(bare => {
+    const each = read(typed, unit, bare)
+    return each.ok ? [each.value] : []
+  })
+  if (texts.size >= MOST_TEXTS) texts.clear()
+  texts.set(key, found)
+  return found
 }
 
 const isNear = (value: number, found: number) => Math.abs(found - value) <= NEAR * Math.max(Math.abs(found), 1e-3)
@@ -39,13 +62,9 @@ const isNear = (value: number, found: number) => Math.abs(found - value) <= NEAR
 function agreed(reading: Reading, unit: UnitKey): Reading {
   const { typed, value } = reading
   if (typed.trim() === '') return value === null ? reading : { typed, value: null }
-  let first: number | null = null
-  for (const bare of WAYS) {
-    const each = read(typed, unit, bare)
-    if (!each.ok) continue
-    if (value !== null && isNear(value, each.value)) return reading
-    first ??= each.value
-  }
+  const found = meanings(typed, unit)
+  if (value !== null && found.some(each => isNear(value, each))) return reading
+  const first = found[0] ?? null
   return first === null && value === null ? reading : { typed, value: first }
 }
 

@@ -8,6 +8,8 @@ import type { Watched } from '../warp/watch'
 
 type Foretold = Job['weld']['foretold'][number]
 
+/** What the bow of faces is learnt under. */
+export const BOW = 'bow'
 /** As many places of a face as are kept with a job. */
 const MOST_KEPT = 90
 const EXTREMES = 12
@@ -43,14 +45,16 @@ const CLEAN_UP_MM = 0.2
  * A foretold face as it will be met at the bench: what to leave on it, what lapping would take, what bolting it down
  * would lock in.
  * @param toMm flat to within, for the lapping
+ * @param factor what this shop's faces came out over what was foretold of them
  * @param metal the part's, and its thickness at the face; null where one is not known
  */
 export function foretoldFace(
   { name, points: kept }: Foretold,
   toMm: number,
   metal: { mechanical: Mechanical; thickMm: number } | null,
+  factor = 1,
 ): ForetoldFace | null {
-  const points = kept.map(([xMm, yMm, zMm]) => ({ xMm, yMm, zMm }))
+  const points = kept.map(([xMm, yMm, zMm]) => ({ xMm, yMm, zMm: factor * zMm }))
   if (points.length < 4 || !spansPlane(points)) return null
   const { minimumZoneMm, heightsMm } = evaluateFlatness(points)
   const reach = (of: (point: Point3) => number) => Math.max(...points.map(of)) - Math.min(...points.map(of))
@@ -73,4 +77,16 @@ export function foretoldFace(
         )
       : null,
   }
+}
+
+/** The one face of a job that was foretold and then measured, out of flat by both, mm; null without exactly one. */
+export function bowOf(
+  { weld }: Pick<Job, 'weld'>,
+  measuredMm: number | null,
+): { foretoldMm: number; measuredMm: number } | null {
+  const faces = weld.foretold.flatMap(({ points }) => {
+    const places = points.map(([xMm, yMm, zMm]) => ({ xMm, yMm, zMm }))
+    return places.length > 3 && spansPlane(places) ? [evaluateFlatness(places).minimumZoneMm] : []
+  })
+  return measuredMm !== null && faces.length === 1 ? { foretoldMm: faces[0]!, measuredMm } : null
 }

@@ -3,6 +3,7 @@ import { PROCESSES } from '../call/process.table'
 import { COMEBACKS, type Comeback } from '../job/words.table'
 import { learn, oddsOf, timeRatio, type FinishedJob, type Group, type Ratio } from '../shop/learn'
 import { KIND_IDS, kindOf } from '../mend/registry'
+import { BOW, bowOf } from './foretold-face'
 import { kindPhase, type Phase } from './phases'
 import { planJob } from './plan-job'
 
@@ -54,6 +55,7 @@ const PHASE_NAMES: Readonly<Record<string, string>> = {
   prove: 'Prove',
   rods: 'Rods',
   gas: 'Gas',
+  [BOW]: 'Bow of a face, measured over foretold',
   ...Object.fromEntries(KIND_IDS.map(kind => [kindPhase(kind), `A ${kindOf(kind).name}`])),
 }
 
@@ -92,6 +94,9 @@ export function lessonsOf(jobs: readonly Job[], kit: Kit): Lessons {
     const planned = (name: string) => quote?.lines.find(line => line.name === name)?.quantity ?? 0
     put('rods', job.handOver.usedRods, planned('Filler'))
     put('gas', job.handOver.usedGasL, planned('Gas'))
+    const { face } = plan.rebuild.data
+    const bow = bowOf(job, face && 'flat' in face ? face.flat.minimumZoneMm : null)
+    if (bow) put(BOW, bow.measuredMm, bow.foretoldMm)
     const laid = plan.mends.rows.flatMap(row => row.planned ?? [])
     const { work } = job.open
     const opening = work !== 'none'

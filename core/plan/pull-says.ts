@@ -1,6 +1,7 @@
-import type { Job } from '../job/job.schema'
+import type { Job, Kit } from '../job/job.schema'
 import type { Watched } from '../warp/watch'
-import { figure, type Sentence } from './parts'
+import { BOW } from './foretold-face'
+import { count, figure, type Sentence } from './parts'
 import { WAYS, type PullBench, type Way } from './pull-bench'
 
 interface Pulled {
@@ -46,6 +47,18 @@ export function foretoldWhy(foretold: Job['weld']['foretold'], measuredFaceMm: n
     measuredFaceMm === null
       ? ['Foretold of the pull: ', ...said, '.']
       : ['Foretold of the pull: ', ...said, '; measured on the face ', figure(measuredFaceMm * 1000, 'um'), '.'],
+  ]
+}
+
+/** What this shop's own faces came out over what was foretold, where that was learnt and is gone by. */
+export function bowSentence(learnt: Kit['learnt']): Sentence | null {
+  const found = learnt?.ratios[BOW]
+  if (!found) return null
+  const span = found.low !== null && found.high !== null ? ` (${found.low.toFixed(2)} to ${found.high.toFixed(2)})` : ''
+  return [
+    'Faces of this shop came out ',
+    figure(found.ratio, 'number'),
+    ` times as bowed as foretold${span}, from ${count(found.jobs, 'finished job')}: reckon with that.`,
   ]
 }
 

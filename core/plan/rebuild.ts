@@ -1,4 +1,4 @@
-import { foretoldWhy } from './pull-says'
+import { bowSentence, foretoldWhy } from './pull-says'
 import type { Job, Kit } from '../job/job.schema'
 import type { BoltCircle } from '../face/bolt-circle'
 import { facingCutsMm } from '../face/facing-cuts'
@@ -98,9 +98,11 @@ const MOST_PROUD_MM = 100
 const FREEZER_S = 2 * 3600
 
 /** What the slug, face, holes and bend say. */
-function whyOf(job: Job, data: RebuildData): Sentence[] {
+function whyOf(job: Job, kit: Kit, data: RebuildData): Sentence[] {
   const measuredMm = data.face && 'flat' in data.face ? data.face.flat.minimumZoneMm : null
   const why: Sentence[] = foretoldWhy(job.weld.foretold, measuredMm)
+  const learnt = bowSentence(kit.learnt)
+  if (why.length && learnt) why.push(learnt)
   const { slug, face, circle, bend, way } = data
   if (way === 'pressed-slug' && slug) {
     if ('reason' in slug) why.push([`No slug: ${slug.reason}.`])
@@ -319,7 +321,7 @@ export function planRebuild(
           ] as Sentence[])
         : []),
       ...(reason ? [[`The thread is not compared: ${reason}.`] as Sentence] : []),
-      ...whyOf(job, data),
+      ...whyOf(job, kit, data),
       ...(rebuild.machined
         ? ([
             [

@@ -1,4 +1,5 @@
 import { COMEBACKS, type Comeback } from '../job/words.table'
+import { BOW } from './foretold-face'
 import { fisherAtLeast } from '../shop/fisher'
 import type { Lessons, TracedComeback } from './lessons'
 
@@ -76,8 +77,11 @@ export function whatToChange(lessons: Pick<Lessons, 'traced' | 'held' | 'learnt'
       .filter(({ ratio }) => ratio.low !== null && ratio.low > LONGER)
       .map(({ key, name, ratio }) => ({
         key,
-        words: `${name}: plan ${ratio.ratio.toFixed(2)} times what the tables say, or find where it goes`,
-        because: `${ratio.jobs} jobs took between ${ratio.low!.toFixed(2)} and ${ratio.high!.toFixed(2)} times; drawn towards the tables' while they are few`,
+        words:
+          key === BOW
+            ? `Faces bow ${ratio.ratio.toFixed(2)} times what is foretold: leave more on them, or lay fewer and colder beads`
+            : `${name}: plan ${ratio.ratio.toFixed(2)} times what the tables say, or find where it goes`,
+        because: `${ratio.jobs} jobs ${key === BOW ? 'came out' : 'took'} between ${ratio.low!.toFixed(2)} and ${ratio.high!.toFixed(2)} times; drawn towards the tables' while they are few`,
       })),
     ...(odds && Math.abs(odds.points) > POINTS_OFF
       ? [

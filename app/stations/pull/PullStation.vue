@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
-import { figureOf, pullSentence, pullWhy } from '#core/plan/pull-says'
+import { bowSentence, figureOf, pullSentence, pullWhy } from '#core/plan/pull-says'
 import SentenceLine from '~/bench/SentenceLine.vue'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
+import { useShop } from '~/stores/shop'
 import { usePull } from './use-pull'
 
 const PartTurned = defineAsyncComponent(() => import('~/drawing/PartTurned.vue'))
 const store = useJob()
 const settings = useSettings()
+const shop = useShop()
 const { bench, ways, best, busy, share, reason, stale, start, stop, WAYS } = usePull()
 const planned = computed(() => ways.value[0] ?? null)
 const after = ref(1)
@@ -21,7 +23,11 @@ const shape = computed(() =>
 )
 const watched = computed(() => (typeof bench.value === 'string' ? [] : bench.value.watched))
 const call = computed(() => (planned.value ? pullSentence(planned.value, watched.value) : null))
-const why = computed(() => (planned.value ? pullWhy(planned.value, watched.value, best.value) : []))
+const why = computed(() => {
+  if (!planned.value) return []
+  const learnt = bowSentence(shop.kit.learnt)
+  return [...pullWhy(planned.value, watched.value, best.value), ...(learnt ? [learnt] : [])]
+})
 const text = (mm: number) => settings.text(mm * 1000, 'um')
 const WHAT = { face: 'out of flat', bore: 'out of round or place', holes: 'greatest miss', point: 'moved' } as const
 </script>

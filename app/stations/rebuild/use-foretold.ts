@@ -1,14 +1,16 @@
 import { computed } from 'vue'
 import { heightField, sampleField } from '#core/flat/field'
 import { mechanicalOf } from '#core/metal/mechanical.table'
-import { foretoldFace, type ForetoldFace } from '#core/plan/foretold-face'
+import { BOW, foretoldFace, type ForetoldFace } from '#core/plan/foretold-face'
 import { useJob } from '~/stores/job'
+import { useShop } from '~/stores/shop'
 
 const [ACROSS, WIDE, BANDS] = [28, 220, 9]
 
 /** Faces as the pull bench foretold them, each drawn small in the shades of the face map. */
 export function useForetold() {
   const store = useJob()
+  const shop = useShop()
   const drawn = ({ points, heightsMm }: ForetoldFace) => {
     const [xs, ys] = [points.map(point => point.xMm), points.map(point => point.yMm)]
     const [wide, high] = [Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)]
@@ -44,7 +46,7 @@ export function useForetold() {
     const metal = thickMm && thickMm > 0 ? { mechanical: mechanicalOf(plan.know.data.alloy), thickMm } : null
     const toMm = Math.max(0, job.rebuild.face.toMm.value ?? 0.05)
     return job.weld.foretold.flatMap(entry => {
-      const face = foretoldFace(entry, toMm, metal)
+      const face = foretoldFace(entry, toMm, metal, shop.kit.learnt?.ratios[BOW]?.ratio)
       return face ? [{ ...face, map: drawn(face) }] : []
     })
   })

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { format } from 'date-fns'
 import type { Card } from '#core/job/card'
-import { STATION_IDS, STATION_NAMES } from '#core/job/stations.table'
+import { STATION_IDS, STATION_NAMES, type StationId } from '#core/job/stations.table'
 import type { HandTurn } from '#core/plan/hand-order'
 import { clockFace } from '#core/quantity/clock-face'
 import { useSettings } from '~/stores/settings'
@@ -23,6 +23,9 @@ const settings = useSettings()
 const to = computed(() => `/job/${props.card.id}/${props.card.next ?? 'hand-over'}`)
 const station = computed(() => (props.card.next ? STATION_NAMES[props.card.next] : STATION_NAMES['hand-over']))
 const line = computed(() => props.beside?.line ?? null)
+/** A bead for each station that is one, in its place. */
+const beads = (is: (id: StationId) => boolean) =>
+  STATION_IDS.map((id, n) => (is(id) ? `M${n * 11} 6a6.5 4.5 0 1 0 13 0a6.5 4.5 0 1 0-13 0` : '')).join('')
 const WAIT_WORDS = { stop: 'stop caution', stale: 'stale', buy: 'to buy', on: 'waits' } as const
 const promised = computed(() => {
   const { dueAt, handedAt } = props.card
@@ -60,15 +63,8 @@ const promised = computed(() => {
         <span class="figure">{{ format(new Date(card.takenInAt), 'd MMM yyyy') }}</span>
       </p>
       <svg class="beads" viewBox="0 0 100 12" role="img" :aria-label="`${card.settled.length} of 9 stations settled`">
-        <ellipse
-          v-for="(id, n) in STATION_IDS"
-          :key="id"
-          :cx="6 + n * 11"
-          cy="6"
-          rx="6.5"
-          ry="4.5"
-          :class="{ laid: card.settled.includes(id) }"
-        />
+        <path :d="beads(id => !card.settled.includes(id))" />
+        <path class="laid" :d="beads(id => card.settled.includes(id))" />
       </svg>
     </div>
     <div class="next">

@@ -18,6 +18,8 @@ export const STANDS = { all: 'all', open: 'open', handed: 'handed over' } as con
 
 /** Rows drawn at first, and as many more at each press. */
 const ROWS = 30
+/** As many as fill a screen: those are painted first, the others in the frames after. */
+const FIRST_ROWS = 10
 const down = <T>(a: T, b: T) => (a < b ? 1 : a > b ? -1 : 0)
 const ORDERED: Readonly<Record<Exclude<OrderId, 'hand' | 'updatedAt'>, (a: Card, b: Card) => number>> = {
   takenInAt: (a, b) => down(a.takenInAt, b.takenInAt),
@@ -32,7 +34,13 @@ export function useShelf() {
   const find = ref('')
   const order = ref<OrderId>('hand')
   const stands = ref<keyof typeof STANDS>('all')
-  const rows = ref(ROWS)
+  const rows = ref(FIRST_ROWS)
+  const drawTheRest = () =>
+    requestAnimationFrame(() =>
+      setTimeout(() => {
+        rows.value = Math.max(rows.value, ROWS)
+      }, 0),
+    )
   const { stands: promises, when } = usePromises()
 
   /** Jobs with a clock, and whether one has run out; put by as text, so that nothing is sorted anew every second. */
@@ -90,12 +98,14 @@ export function useShelf() {
     besideNow.value = next
   })
   watch([find, order, stands], () => {
-    rows.value = ROWS
+    rows.value = FIRST_ROWS
+    drawTheRest()
   })
 
   let leave: (() => void) | undefined
   onMounted(() => {
     leave = shop.followShelf()
+    drawTheRest()
   })
   onBeforeUnmount(() => leave?.())
   return {
@@ -109,7 +119,7 @@ export function useShelf() {
     promises,
     when,
     turn: (card: Card) => turnOf(standing(card)),
-    left: computed(() => Math.max(0, found.value.length - rows.value)),
+    left: computed(() => Math.max(0, found.value.length - Math.max(ROWS, rows.value))),
     more: () => {
       rows.value += ROWS
     },
