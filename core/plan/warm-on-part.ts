@@ -26,7 +26,8 @@ const STAND = 'strips'
 function guardsOf(job: Pick<Job, 'shape'>): { kind: PlaceKind; name: string; limitC: number; atMm: Triple }[] {
   return watchedPlaces(job).flatMap(({ kind, name, at: { x, y, z } }) => {
     const { limitC, name: usual } = PLACE_KINDS[kind]
-    return limitC === null || x.value === null || y.value === null || z.value === null
+    // Where it is held wants another place to hold it, not a cooler flame: the heat bench says so.
+    return kind === 'held' || limitC === null || x.value === null || y.value === null || z.value === null
       ? []
       : [{ kind, name: name || usual, limitC, atMm: [x.value, y.value, z.value] as Triple }]
   })
