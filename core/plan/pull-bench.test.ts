@@ -3,6 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { NoAnswer } from '../ask/question'
 import { readFile } from '../job/files'
 import type { Job } from '../job/job.schema'
+import { mm } from '../quantity/stored'
+import { questions } from '../questions'
 import { shapeOfPieces } from '../solid/stored/to-shape'
 import { warpInput } from '../warp/schema'
 import type { Watched } from '../warp/watch'
@@ -52,6 +54,50 @@ describe('the pull bench', () => {
     expect(of('warm').beads[0]!.strainAlong!).toBeGreaterThan(of('planned').beads[0]!.strainAlong!)
     const area = (id: string) => of(id).beads[0]!.widthMm * of(id).beads[0]!.depthMm * -of(id).beads[0]!.strainAlong!
     expect(area('narrow')).toBeLessThan(area('planned'))
+  })
+  it('clamps bars across a run that has room for them, and it springs back less than free (a case of the trade)', () => {
+    expect(benchOf(cover).ways.map(way => way.id)).not.toContain('strongback')
+    const [piece] = yoke.shape.pieces.filter(each => each.kind === 'plate')
+    const size = { lengthMm: mm(112), widthMm: mm(128), thickMm: mm(8) }
+    const plate: Job = {
+      ...cover,
+      shape: {
+        mesh: null,
+        pieces: [{ ...piece!, size, at: { x: mm(0), y: mm(0), z: mm(0) } }],
+        marks: [
+          {
+            ...cover.shape.marks.find(mark => mark.kind === 'mend')!,
+            face: 'top',
+            at: { x: mm(36), y: mm(64), z: mm(8) },
+            path: [[76, 64, 8]],
+          },
+          {
+            ...cover.shape.marks.find(mark => mark.kind === 'fixed-face')!,
+            face: 'top',
+            at: { x: mm(20), y: mm(20), z: mm(8) },
+          },
+        ],
+      },
+    }
+    const { ways } = benchOf(plate)
+    const { hold, beads } = ways.find(way => way.id === 'strongback')!.asked
+    expect(beads).toEqual(ways[0]!.asked.beads)
+    expect(hold).toMatchObject({
+      on: 'top',
+      pressed: [{ atMm: [46, 4, 8] }, { atMm: [46, 64, 8] }, { atMm: [46, 124, 8] }, {}, {}, {}],
+    })
+    const bow = (id: string) => {
+      const { asked } = ways.find(way => way.id === id)!
+      const told = questions.ask('warp.simulate', {
+        ...asked,
+        beads: asked.beads.slice(0, 2),
+        cellMm: 4,
+        alloy: asked.alloy.name,
+      })
+      if (!told.ok) throw new Error(JSON.stringify(told.error))
+      return (told.answer as { watched: { minimumZoneMm: number }[] }).watched[0]!.minimumZoneMm
+    }
+    expect(bow('strongback')).toBeLessThan(bow('planned'))
   })
   it('says what is still wanted', () => {
     const without = (kind: string) => ({

@@ -5,11 +5,12 @@ import type { Job } from '../job/job.schema'
 import { findAlloy } from '../metal/find-alloy'
 import { mechanicalOf } from '../metal/mechanical.table'
 import type { Triple } from '../solid/forms'
+import { assemble, distanceTo } from '../solid/assembly'
 import { measured } from '../solid/measure'
 import type { Shape } from '../solid/shape.schema'
 import { FACE_AXIS, INWARD, OPPOSITE, type Face } from '../solid/stored/faces.table'
 import type { StoredMark } from '../solid/stored/stored.schema'
-import { pathLongMm, pathOf } from '../solid/stored/to-shape'
+import { pathLongMm, pathOf, placeAlongMm } from '../solid/stored/to-shape'
 import { ENTERS, VOLTS } from '../warm/current'
 import { beadShrinks } from '../warp/bead'
 import type { WarpInput } from '../warp/schema'
@@ -35,7 +36,7 @@ interface Pass {
 }
 /** What a way of laying changes of the weld as planned. */
 export interface Way {
-  id: 'planned' | 'one-side' | 'turn-about' | 'held' | 'warm' | 'narrow' | 'middle-out'
+  id: 'planned' | 'one-side' | 'turn-about' | 'held' | 'strongback' | 'warm' | 'narrow' | 'middle-out'
   name: string
 }
 export const WAYS: Record<Way['id'], string> = {
@@ -43,6 +44,7 @@ export const WAYS: Record<Way['id'], string> = {
   'one-side': 'one side finished first',
   'turn-about': 'sides turn about',
   held: 'clamped flat until it is cold',
+  strongback: 'stiff bars clamped across it until it is cold',
   warm: 'warmed 80 K more',
   narrow: 'a narrower groove: three quarters of the metal',
   'middle-out': 'from the middle out, in halves',
@@ -191,12 +193,19 @@ export function pullBench(job: Job, plan: JobPlan, shape: Solid): PullBench {
   const { watch, watched } = watchedOf(job)
   if (!watch.length) throw new NoAnswer('mark what may not move: a face, a bore, the holes of a bolt pattern')
   const rests = OPPOSITE[mended[0]!.face]
+  const bars = strongback(shape, mended[0]!)
+  const holdOf = (way: Way['id']): WarpInput['hold'] =>
+    way === 'held'
+      ? { pressed: pressedPlaces(job, rests, originMm, sizeMm), on: rests }
+      : way === 'strongback' && bars
+        ? { pressed: bars.map(atMm => ({ atMm, radiusMm: Math.max(BAR_MM, cellMm) })), on: mended[0]!.face }
+        : { free: true }
   const asked = (way: Way['id']): WarpInput => ({
     shape,
     cellMm,
     alloy,
-    beads: way === 'planned' || way === 'held' ? planned : beadsFor(way),
-    hold: way === 'held' ? { pressed: pressedPlaces(job, rests, originMm, sizeMm), on: rests } : { free: true },
+    beads: way === 'planned' || way === 'held' || way === 'strongback' ? planned : beadsFor(way),
+    hold: holdOf(way),
     watch,
     preheatC,
     plastic: true,
@@ -207,6 +216,7 @@ export function pullBench(job: Job, plan: JobPlan, shape: Solid): PullBench {
     'planned',
     ...(sides > 1 ? (['one-side', 'turn-about'] as const) : (['middle-out'] as const)),
     'held',
+    ...(bars ? (['strongback'] as const) : []),
     'warm',
     'narrow',
   ]
@@ -259,4 +269,40 @@ function pressedPlaces(job: Job, rests: Face, originMm: Triple, sizeMm: Triple) 
       return { atMm, radiusMm: Math.max(...sizeMm) / 3 }
     }),
   )
+}
+
+/** How far to each side a bar reaches, the longest that lies on the part, mm; how wide it presses. Judgement. */
+const BAR_REACHES_MM = [80, 60, 45, 30, 20]
+const BAR_MM = 8
+const BARS_AT = [0.25, 0.75]
+/** A pad has metal under it where this far down there is some, mm. */
+const UNDER_MM = 1
+
+/**
+ * Where two stiff bars across a run press the face it is welded on: at the run and as far to each side as there is
+ * metal; null where there is no room for one, or the part's shape is a file.
+ */
+function strongback(shape: Solid, mark: StoredMark): Triple[] | null {
+  const line = lineOf(mark)
+  if (!line || shape.kind === 'mesh') return null
+  const distance = distanceTo(assemble(shape))
+  const axis = FACE_AXIS[mark.face]
+  const [p, q] = [(axis + 1) % 3, (axis + 2) % 3] as [number, number]
+  const [from, to] = [line[0]!, line.at(-1)!]
+  const [along, up] = [to[p]! - from[p]!, to[q]! - from[q]!]
+  const long = Math.hypot(along, up)
+  if (long === 0) return null
+  const moved = (at: Triple, off: number): Triple =>
+    at.map((mm, n) => (n === p ? mm - (off * up) / long : n === q ? mm + (off * along) / long : mm)) as Triple
+  const isOnMetal = (at: Triple) => {
+    const [x, y, z] = at.map((mm, n) => (n === axis ? mm + INWARD[mark.face] * UNDER_MM : mm)) as Triple
+    return distance(x, y, z) < 0
+  }
+  for (const reachMm of BAR_REACHES_MM) {
+    const pads = BARS_AT.flatMap(share =>
+      [-reachMm, 0, reachMm].map(off => moved(placeAlongMm(line, share * pathLongMm(line)), off)),
+    )
+    if (pads.every(isOnMetal)) return pads
+  }
+  return null
 }
