@@ -42,7 +42,7 @@ function choose(question: string) {
             </li>
           </ul>
         </section>
-        <p v-if="!groups.length" class="quiet">No question holds “{{ sought }}”.</p>
+        <p v-if="!groups.length && sought" class="quiet">No question holds “{{ sought }}”.</p>
       </nav>
       <div v-if="name" class="asked">
         <button type="button" class="plain-button slight back" @click="listed = true">All questions</button>

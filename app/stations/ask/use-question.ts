@@ -78,6 +78,8 @@ export function useQuestion() {
   const purposeOf = (question: string) => list.value.find(entry => entry.name === question)?.purpose ?? ''
   /** The groups with the questions that hold every word sought. */
   const groups = computed(() => {
+    // Their words come with the worker: a button without any says nothing to anybody.
+    if (!list.value.length) return []
     const wanted = sought.value.toLowerCase().split(/\s+/).filter(Boolean)
     return QUESTION_GROUPS.map(group => ({
       ...group,
