@@ -15,6 +15,7 @@ test('the shelf says what is next, what it waits for and whether promises hold; 
   await expect(page.locator('[data-job]').first()).toHaveAttribute('data-job', 'signal-bracket')
   // A clock that runs for a job puts it behind what can go on; run out, before everything.
   await page.goto('/job/signal-bracket/weld')
+  await page.getByTestId('call').waitFor()
   await page.keyboard.press('c')
   await page.getByLabel(/Time, such as/).fill('1 s')
   await page.getByRole('button', { name: 'Start', exact: true }).click()
