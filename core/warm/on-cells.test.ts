@@ -18,22 +18,23 @@ const plate = (lengthMm: number, widthMm: number, thickMm: number): CellsAsk['sh
     kind: 'union',
     parts: [{ shape: { kind: 'plate', lengthMm, widthMm, thickMm }, atMm: [0, 0, 0], lies: 'up', cut: false }],
   }) as Extract<Shape, { kind: 'union' }>
+/** A torch held on the middle of a plate. */
+const askedOf = (long: number, wide: number, thick: number): CellsAsk => ({
+  shape: plate(long, wide, thick),
+  volumeMm3: long * wide * thick,
+  alloy: 'A356',
+  path: [[long / 2, wide / 2, thick]],
+  face: 'top',
+  torch: PROPYLENE,
+  startC: 20,
+  toC: 110,
+  stand: 'air',
+  flameStays: false,
+  guards: [],
+})
 const onPlate = (long: number, wide: number, thick: number, change: Partial<CellsAsk> = {}) =>
-  onCells({
-    shape: plate(long, wide, thick),
-    volumeMm3: long * wide * thick,
-    alloy: 'A356',
-    path: [[long / 2, wide / 2, thick]],
-    face: 'top',
-    torch: PROPYLENE,
-    startC: 20,
-    toC: 110,
-    stand: 'air',
-    flameStays: false,
-    guards: [],
-    ...change,
-  })!
-/** The mean of a curve between two times of a run, read by the straight line. */
+  onCells({ ...askedOf(long, wide, thick), ...change })!
+/** The zone at a time of the run. */
 const at = (curve: readonly { s: number; zoneC: number }[], s: number) =>
   curve.find(point => point.s >= s)?.zoneC ?? Number.NaN
 
@@ -137,22 +138,9 @@ describe("a torch on the part's own cells", () => {
   it('takes the flame to a side that sees the place, and has nothing to say where it lies off the part or is warm', () => {
     const below = onPlate(200, 100, 6, { path: [[100, 50, 0]], face: 'top' })
     expect(below.onS).toBeCloseTo(onPlate(200, 100, 6, { path: [[100, 50, 6]] }).onS!, -1)
+    const asked = askedOf(200, 100, 6)
     expect(onCells({ ...asked, path: [[900, 50, 6]] })).toBeNull()
     expect(onCells({ ...asked, startC: 90 })).toBeNull()
     expect(onCells({ ...asked, toC: 15 })).toBeNull()
   })
 })
-
-const asked: CellsAsk = {
-  shape: plate(200, 100, 6),
-  volumeMm3: 120_000,
-  alloy: 'A356',
-  path: [[100, 50, 6]],
-  face: 'top',
-  torch: PROPYLENE,
-  startC: 20,
-  toC: 110,
-  stand: 'air',
-  flameStays: false,
-  guards: [],
-}
