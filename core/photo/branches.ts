@@ -2,7 +2,7 @@ import { quantile, type Grey } from './grey'
 import type { Picture } from './picture'
 import type { Point } from './point'
 import { lineGrey, ridge, type Line } from './ridge'
-import { evenly, tracedAlong, tracedAs, type Traced } from './trace'
+import { evenly, MOST_POINTS, tracedAlong, tracedAs, type Traced } from './trace'
 
 export interface Branch extends Traced {
   /** Where it leaves the line it was looked for on: along it, or past one of its ends. */
@@ -11,7 +11,6 @@ export interface Branch extends Traced {
 
 /** Room beside the line in which branches are followed, as a share of its length and at least, px. */
 const ROOM = { share: 0.4, least: 60 }
-const MOST_POINTS = 140_000
 /** A branch's ridge against the line's own: less than this share is grain. */
 const AS_CLEAR = 0.3
 /** Points of the window either side of the line that are the line's own. */

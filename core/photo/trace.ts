@@ -17,7 +17,7 @@ export interface Traced {
 /** Room beside the straight line between two clicks, as a share of its length and at least, px. */
 const ROOM = { share: 0.35, least: 48 }
 /** Windows with more points than this are searched at a smaller scale; the line is found again in the full picture. */
-const MOST_POINTS = 140_000
+export const MOST_POINTS = 140_000
 /** The ridge that counts as a clear line: all but this share of the window lies under it. */
 const CLEAR = 0.999
 /** What a step costs where there is no line at all, against one on the clearest: it may cross gaps, not wander. */

@@ -48,6 +48,19 @@ describe('warming on the part itself', () => {
     expect(warmOf(beside).why.map(text).join(' ')).toMatch(/Lip seal stands only about 100 °C and comes to \d+ °C/)
   })
 
+  it('a seal marked off the metal is judged by the target, as one that is not marked; an unplaced mend is said', () => {
+    const protects = (job: Job): Job => ({ ...job, takeIn: { ...job.takeIn, protect: ['lip-seal'] } })
+    const [onMetal] = warmOf(protects(cover)).data.guards.filter(guard => /seal/.test(guard.name))
+    expect(onMetal!.atRisk).toBe(false)
+    const seals = warmOf(protects(sealAt(900, 900, 900))).data.guards.filter(guard => /seal/.test(guard.name))
+    expect(seals).toEqual([expect.objectContaining({ hottestC: null, atRisk: true })])
+    const without = {
+      ...cover,
+      shape: { ...cover.shape, marks: cover.shape.marks.filter(mark => mark.mend !== 'opening') },
+    }
+    expect(warmOf(without).data.zones).toEqual([])
+  })
+
   it('says what a torch that is too small comes to, and the weld goes by that', () => {
     const small = { ...kit, torches: [{ ...kit.torches[0]!, powerW: 300 }] }
     const { data, call, short } = warmOf(cover, small)

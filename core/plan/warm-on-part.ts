@@ -1,11 +1,11 @@
 import { NoAnswer } from '../ask/question'
-import { PLACE_KINDS, type PlaceKind } from '../heat/bench/places.table'
+import { PLACE_KINDS } from '../heat/bench/places.table'
 import type { Job } from '../job/job.schema'
 import type { Alloy } from '../metal/alloys.table'
 import type { Triple } from '../solid/forms'
 import { pathLongMm, pathOf, shapeOfSolid } from '../solid/stored/to-shape'
 import type { Warmth } from '../warm/decide'
-import { onCells, type OnCells } from '../warm/on-cells'
+import { onCells, type CellsAsk, type OnCells } from '../warm/on-cells'
 import { MOST_RUN_MM, type Torch } from '../warm/torch-reach'
 import { partSolid, watchedPlaces } from './part-solid'
 import { measured } from '../solid/measure'
@@ -23,7 +23,7 @@ const BRAZED_RUN_MM = 60
 /** Two stainless strips keep the bench from drinking the heat: what the station tells to do. */
 const STAND = 'strips'
 
-function guardsOf(job: Pick<Job, 'shape'>): { kind: PlaceKind; name: string; limitC: number; atMm: Triple }[] {
+function guardsOf(job: Pick<Job, 'shape'>): CellsAsk['guards'] {
   return watchedPlaces(job).flatMap(({ kind, name, at: { x, y, z } }) => {
     const { limitC, name: usual } = PLACE_KINDS[kind]
     // Where it is held wants another place to hold it, not a cooler flame: the heat bench says so.
@@ -32,9 +32,6 @@ function guardsOf(job: Pick<Job, 'shape'>): { kind: PlaceKind; name: string; lim
       : [{ kind, name: name || usual, limitC, atMm: [x.value, y.value, z.value] as Triple }]
   })
 }
-
-/** Kinds of places that are marked on the part: what is protected at Take in and stands for no place of its own. */
-export const markedKinds = (job: Pick<Job, 'shape'>): PlaceKind[] => watchedPlaces(job).map(({ kind }) => kind)
 
 /**
  * The torch swept along each mend that is placed on the part and laid hot, on the part's own cells; nothing where the

@@ -10,7 +10,7 @@ import { airC } from '../warm/air'
 import { zoneCurve } from '../warm/torch-reach'
 import { askFor } from './ask-core'
 import { GUARDED } from './heat-bench'
-import { markedKinds, warmedAsOnPart, warmOnPart, type WarmZone } from './warm-on-part'
+import { warmedAsOnPart, warmOnPart, type WarmZone } from './warm-on-part'
 import { weighedBody } from './warm-decision'
 import type { Body } from './body'
 import { capital, count, figure, list, type Sentence, type StationPlan } from './parts'
@@ -119,6 +119,10 @@ function onPartWhy({ name, onS, farC, zoneC, hottestC, staysS, where, wholeS }: 
   return [far, ...stays]
 }
 
+/** Whether a mend is marked on the part's shape. */
+const takesPlace = ({ shape }: Job, mend: string) =>
+  shape.marks.some(mark => mark.kind === 'mend' && mark.mend === mend)
+
 /** Warm: minutes with this torch, the heating curve, whether it gets there at all. */
 export function planWarm(
   job: Job,
@@ -158,7 +162,8 @@ export function planWarm(
     const hottestC = Math.max(...zones.map(zone => zone.guards[n]!.hottestC))
     return { name, limitC, hottestC, atRisk: hottestC > limitC }
   })
-  const marked = zones.length ? markedKinds(job) : []
+  // A mark that misses the metal tells nothing: what it stands for is then judged by the target, as without one.
+  const marked = zones[0]?.guards.map(({ kind }) => kind) ?? []
   const unmarked = takeIn.protect.flatMap(id => {
     const { name, limitC } = protectOf(id)
     const kind = GUARDED[id]
@@ -218,8 +223,14 @@ export function planWarm(
               ? [`Wants ${list(wants)}.`]
               : ['No preheat: weld it as it lies, dry.']
   const why: Sentence[] = warmth.why.map(code => [WARM_WHY[code]])
-  if (zones.length) why.push(...zones.flatMap(onPartWhy))
-  else if (zone && heating)
+  const unplaced = laidHot.filter(id => !takesPlace(job, id)).length
+  if (zones.length) {
+    why.push(...zones.flatMap(onPartWhy))
+    if (unplaced)
+      why.push([
+        `${capital(count(unplaced, 'mend'))} laid hot ${unplaced > 1 ? 'are' : 'is'} not placed on the part: warming ${unplaced > 1 ? 'them' : 'it'} comes on top.`,
+      ])
+  } else if (zone && heating)
     why.push([
       heating.reaches ? 'The whole part would take ' : 'The whole part never gets there: it would settle at ',
       heating.reaches ? figure(heating.timeS!, 's', 'preheat') : figure(heating.equilibriumC, 'c', 'preheat'),

@@ -122,7 +122,7 @@ describe("a torch on the part's own cells", () => {
     const flange = onPlate(300, 200, 10, {
       path: [[20, 100, 10]],
       toC: 58,
-      guards: [{ name: 'lip seal', limitC: 100, atMm: [280, 100, 5] }],
+      guards: [{ kind: 'seal', name: 'lip seal', limitC: 100, atMm: [280, 100, 5] }],
     })
     expect(flange.onS! / 60).toBeLessThan(3)
     expect(flange.guards[0]!.hottestC).toBeLessThan(45)

@@ -1,4 +1,5 @@
 import { NoAnswer, type Step } from '../ask/question'
+import type { PlaceKind } from '../heat/bench/places.table'
 import { partKeeper, quickFactor, quickRun } from '../heat/bench/quick'
 import { STANDS, type StandId } from '../heat/bench/stands.table'
 import { KEEP_SHARE } from '../heat/bench/verdict'
@@ -27,7 +28,7 @@ export interface CellsAsk {
   stand: StandId
   /** The flame stays on it while metal is laid, as in brazing: it need not stay warm without. */
   flameStays: boolean
-  guards: readonly { name: string; limitC: number; atMm: Triple }[]
+  guards: readonly { kind: PlaceKind; name: string; limitC: number; atMm: Triple }[]
 }
 export interface OnCells {
   /** How long the flame is on the zone; null where it does not get there in 20 min. */
@@ -43,7 +44,8 @@ export interface OnCells {
   /** When the far end has come three quarters of the way too, the flame kept on; null where it has not by then. */
   wholeS: number | null
   curve: { s: number; zoneC: number; farC: number }[]
-  guards: { name: string; limitC: number; hottestC: number }[]
+  /** Those that lie on the metal. */
+  guards: { kind: PlaceKind; name: string; limitC: number; hottestC: number }[]
   cells: number
   working: Step[]
 }
@@ -244,9 +246,9 @@ function work(ask: CellsAsk): OnCells | null {
       zoneC: coldest(run.probes, at, offAt),
       farC: after(farSeries, offAt, at, startC),
     })),
-    guards: guards.map(({ name, limitC }, n) => {
+    guards: guards.map(({ kind, name, limitC }, n) => {
       const series = run.probes[zone.length + 1 + n]!
-      return { name, limitC, hottestC: Math.max(...all.map(at => after(series, offAt, at, startC))) }
+      return { kind, name, limitC, hottestC: Math.max(...all.map(at => after(series, offAt, at, startC))) }
     }),
     working: workingOf(found, (torch.powerW * torch.efficiencyPct) / 100),
   }
