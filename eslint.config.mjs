@@ -13,9 +13,11 @@ const TOPICS = {
   metal: ['ask', 'quantity', 'safety'],
   crack: BASE,
   day: BASE,
+  // What is said in another language: texts in, texts out.
+  words: [],
   // Pictures that are measured and read; a groove's template is cut along what was traced in one.
-  photo: BASE,
-  groove: [...BASE, 'photo'],
+  photo: [...BASE, 'words'],
+  groove: [...BASE, 'photo', 'words'],
   solid: BASE,
   heat: [...BASE, 'solid'],
   // How a bead pulls a part about: the part in cells, its faces as they are measured, the arc that laid it.
@@ -35,7 +37,7 @@ const TOPICS = {
   // A stand-in knows physical quantities; that its gauge loses what the leak question finds is a test of both.
   instrument: ['quantity', 'leak'],
   // A rebuilt boss is weighed by what its filler deposits.
-  thread: [...BASE, 'call'],
+  thread: [...BASE, 'call', 'words'],
   // The puddle's rules go by the words a job's log is kept in.
   puddle: [...BASE, 'job'],
   // A job's schema takes the words of the calls and the set-ups that are stored in it from their own tables.
@@ -56,6 +58,7 @@ const TOPICS = {
     'mend',
     'lay',
     'warm',
+    'words',
   ],
   field: BASE,
   // The part on the bench, and a place being mended on it: sums and tables of the topics, no job.

@@ -1,5 +1,6 @@
 import { fileURLToPath } from 'node:url'
 import vuetify from 'vite-plugin-vuetify'
+import { sayTransform } from './tools/words/vue-words'
 
 /**
  * What the browser may do with what comes from here: nothing inline, nothing from elsewhere. The theme's style element
@@ -73,6 +74,8 @@ export default defineNuxtConfig({
   // A page's script is fetched when a hand nears its link, not all of them at first load.
   experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
   vite: {
+    // What a template shows is said in the reader's language.
+    vue: { template: { compilerOptions: { nodeTransforms: [sayTransform()] } } },
     worker: { format: 'es' },
     // Named beforehand, so that the development server need not start anew for each as it meets them.
     optimizeDeps: {

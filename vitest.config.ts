@@ -6,7 +6,14 @@ const from = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 export default defineConfig({
   resolve: { alias: { '#core': from('./core'), '~': from('./app') } },
   test: {
-    include: ['core/**/*.test.ts', 'server/**/*.test.ts', 'cli/**/*.test.ts', 'demo/**/*.test.ts', 'app/**/*.test.ts'],
+    include: [
+      'core/**/*.test.ts',
+      'server/**/*.test.ts',
+      'cli/**/*.test.ts',
+      'demo/**/*.test.ts',
+      'app/**/*.test.ts',
+      'tools/**/*.test.ts',
+    ],
     testTimeout: 60_000,
   },
 })

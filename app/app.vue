@@ -9,6 +9,7 @@ import NotStored from '~/bench/NotStored.vue'
 import KeyList from '~/bench/KeyList.vue'
 import TopBar from '~/bench/TopBar.vue'
 import { typingNow } from '~/composables/typing'
+import { speak } from '~/composables/use-words'
 import { watchInstall } from '~/composables/use-install'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
@@ -22,6 +23,8 @@ const route = useRoute()
 const router = useRouter()
 const keysShown = ref(false)
 watchInstall()
+/** The words of the language asked for did not arrive. */
+const wordless = ref(false)
 const failure = ref<string | null>(null)
 const jobId = computed(() => (typeof route.params.id === 'string' ? route.params.id : null))
 
@@ -31,6 +34,15 @@ watch(
     theme.change(name)
   },
   { immediate: true },
+)
+watch(
+  () => settings.language,
+  language => {
+    wordless.value = false
+    speak(language).catch(() => {
+      wordless.value = true
+    })
+  },
 )
 watch(
   () => settings.gloves,
@@ -78,6 +90,9 @@ onKeyStroke(event => {
         reload may help.
       </p>
       <NotStored v-else />
+      <p v-if="wordless" class="page" role="alert">
+        The words of that language did not arrive: try again when the server answers.
+      </p>
       <NuxtPage v-if="shop.ready" />
     </main>
     <ClockBar />

@@ -1,11 +1,17 @@
 <script setup lang="ts">
-import { onBeforeUnmount, toRef, useId } from 'vue'
+import { computed, onBeforeUnmount, ref, toRef, useId } from 'vue'
+import { typedWithComma } from '#core/words/numbers'
 import type { UnitKey } from '#core/quantity/units.table'
 import { useReading } from '~/composables/use-reading'
+import { useWords } from '~/composables/use-words'
 import { useInstruments } from '~/stores/instruments'
 
 const props = defineProps<{ path: string; unit: UnitKey; label: string; note?: string }>()
 const { typed, error, unstored, also, bareUnit, take, leave } = useReading(toRef(props, 'path'), toRef(props, 'unit'))
+const { sayer } = useWords()
+const held = ref(false)
+/** What stands in the field: as it was typed while a hand is in it, else as the reader writes figures. */
+const shown = computed(() => (held.value || sayer.value.language === 'en' ? typed.value : typedWithComma(typed.value)))
 const field = useId()
 const instruments = useInstruments()
 const target = { label: props.label, unit: props.unit, take }
@@ -26,13 +32,13 @@ onBeforeUnmount(() => {
       spellcheck="false"
       maxlength="60"
       :data-path="path"
-      :value="typed"
+      :value="shown"
       :placeholder="bareUnit || '#'"
       :aria-invalid="error !== null"
       :aria-describedby="`${field}-also`"
-      @focus="instruments.target = target"
+      @focus="((held = true), (instruments.target = target))"
       @input="take(($event.target as HTMLInputElement).value)"
-      @blur="leave"
+      @blur="((held = false), leave())"
     />
     <p :id="`${field}-also`" class="small" :class="error ? 'wrong' : 'quiet'">
       {{ error ?? also }}<template v-if="unstored"><b class="wrong" data-testid="unstored"> not stored yet</b></template

@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { LANGUAGES, LANGUAGE_IDS } from '#core/words/languages.table'
 import { useSettings } from '~/stores/settings'
 
-/** Units, light, gloves and the list of keys: how this reader reads. In a row, or one under another in a menu. */
+/** Units, language, light, gloves and the list of keys: how this reader reads. In a row, or one under another in a menu. */
 defineProps<{ stacked?: boolean }>()
 const emit = defineEmits<{ keys: [] }>()
 const settings = useSettings()
 const LIGHTS = { auto: 'dark', dark: 'light', light: 'auto' } as const
 const LIGHT_WORDS = { auto: 'light: as the device', dark: 'dark, for beside the arc', light: 'light' } as const
 const LIGHT_SIGNS = { auto: '◐', dark: '●', light: '○' } as const
+const next = computed(() => LANGUAGE_IDS[(LANGUAGE_IDS.indexOf(settings.language) + 1) % LANGUAGE_IDS.length]!)
 const lightName = computed(() => LIGHT_WORDS[settings.light])
 </script>
 
@@ -23,6 +25,15 @@ const lightName = computed(() => LIGHT_WORDS[settings.light])
     >
       <v-btn value="inch">inch · thou</v-btn><v-btn value="metric">mm</v-btn>
     </v-btn-toggle>
+    <button
+      type="button"
+      class="plain-button slight"
+      :aria-label="`Language: ${LANGUAGES[settings.language].name}`"
+      data-testid="language"
+      @click="settings.language = next"
+    >
+      <span translate="no">{{ stacked ? LANGUAGES[settings.language].name : settings.language.toUpperCase() }}</span>
+    </button>
     <button
       type="button"
       class="plain-button slight"

@@ -33,7 +33,11 @@ const bare = (text: string) => text.replace(/\.$/, '') || 'empty'
       <p class="where">{{ STATION_NAMES[id] }}</p>
       <h1 data-testid="call"><SentenceLine :sentence="plan.call" @working="shown = $event" /></h1>
       <p v-if="plan.held.length" class="held">
-        Held until the stop caution{{ plan.held.length > 1 ? 's are' : ' is' }} acknowledged by name.
+        {{
+          plan.held.length > 1
+            ? 'Held until the stop cautions are acknowledged by name.'
+            : 'Held until the stop caution is acknowledged by name.'
+        }}
       </p>
       <p v-if="plan.changed.length" class="stale" role="status">
         Settled on something else:

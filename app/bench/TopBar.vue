@@ -35,9 +35,11 @@ function keys() {
       ><img src="/sparrow.svg" alt="" width="30" height="30"
     /></NuxtLink>
     <div v-if="job" class="title">
-      <strong>{{ job.title }}</strong>{{ ' ' }}
+      <strong translate="no">{{ job.title }}</strong>{{ ' ' }}
       <span v-if="!narrow" class="quiet"
-        >{{ job.customer ? `for ${job.customer} · ` : '' }}taken in {{ format(new Date(job.takenInAt), 'd MMM') }}</span
+        ><template v-if="job.customer"
+          >for <span translate="no">{{ job.customer }}</span> · </template
+        >taken in {{ format(new Date(job.takenInAt), 'd MMM') }}</span
       >
     </div>
     <strong v-else class="title">Wild Sparrow</strong>

@@ -1,5 +1,6 @@
 import { BarElement, CategoryScale, Chart, Filler, LinearScale, LineElement, PointElement } from 'chart.js'
 import { computed } from 'vue'
+import { useWords } from '~/composables/use-words'
 import { useSettings } from '~/stores/settings'
 
 Chart.register(BarElement, CategoryScale, LinearScale, LineElement, PointElement, Filler)
@@ -49,10 +50,11 @@ export function useChartLook() {
  */
 export function useLineOptions(titles: () => { x: string; y: string; maxX?: number; fromZero?: boolean }) {
   const look = useChartLook()
+  const { say } = useWords()
   return computed(() => {
     const { x, y, maxX, fromZero } = titles()
     const axis = (text: string) => ({
-      title: { display: true, text, color: look.value.slate, font: look.value.wordFont },
+      title: { display: true, text: say(text), color: look.value.slate, font: look.value.wordFont },
       grid: { color: look.value.hairline },
       ticks: { color: look.value.slate, font: look.value.figureFont },
     })

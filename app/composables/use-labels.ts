@@ -1,5 +1,6 @@
 import { format } from 'date-fns'
 import type { Card } from '#core/job/card'
+import { sayNow } from '~/composables/use-words'
 import { download } from '~/composables/use-files'
 
 /** More than anyone ties on in a day. */
@@ -12,7 +13,7 @@ export async function printLabels(cards: readonly Card[]): Promise<void> {
   const labels = open.map(card => ({
     title: card.title,
     customer: card.customer,
-    due: card.dueAt ? `for ${format(new Date(card.dueAt), 'd MMM')}` : '',
+    due: card.dueAt ? sayNow('for {0}', [format(new Date(card.dueAt), 'd MMM')]) : '',
     address: `${location.origin}/job/${card.id}/take-in`,
   }))
   download('labels.pdf', await labelsPdf(labels, 'a4'), 'application/pdf')

@@ -2,11 +2,17 @@ import { useLocalStorage, usePreferredDark } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import { showText, type ReadingSystem } from '#core/quantity/show'
+import { LANGUAGE_IDS, type LanguageId } from '#core/words/languages.table'
 import type { UnitKey } from '#core/quantity/units.table'
 
-/** How this reader reads: units, light or dark, gloves. Kept in the browser; never part of a job. */
+/** The first language of the browser that is spoken here. */
+const preferred = (): LanguageId =>
+  navigator.languages.map(tag => LANGUAGE_IDS.find(id => tag.toLowerCase().split('-')[0] === id)).find(id => id) ?? 'en'
+
+/** How this reader reads: units, language, light or dark, gloves. Kept in the browser; never part of a job. */
 export const useSettings = defineStore('settings', () => {
   const system = useLocalStorage<ReadingSystem>('ws-system', 'metric')
+  const language = useLocalStorage<LanguageId>('ws-language', preferred())
   const light = useLocalStorage<'auto' | 'light' | 'dark'>('ws-light', 'auto')
   const gloves = useLocalStorage('ws-gloves', false)
   /** How a clock that has run out makes itself known; the flash is for those who wear ear defenders. */
@@ -17,6 +23,7 @@ export const useSettings = defineStore('settings', () => {
   const other = computed<ReadingSystem>(() => (system.value === 'inch' ? 'metric' : 'inch'))
   return {
     system,
+    language,
     light,
     gloves,
     sound,

@@ -1,6 +1,7 @@
 import { PDFDocument, StandardFonts, rgb, type PDFPage } from 'pdf-lib'
 import { NoAnswer } from '../ask/question'
 import { PAPER_MM, PT_PER_MM, type Paper } from '../quantity/paper'
+import { ENGLISH, type Sayer } from '../words/say'
 import type { Point } from '../photo/point'
 
 export type PageName = Paper
@@ -51,7 +52,10 @@ function ruler(page: PDFPage, xMm: number, yMm: number): void {
  * A template at its own size, with a ruler that proves the scale.
  * @throws NoAnswer where it does not fit on the paper, naming its size
  */
-export async function templatePdf({ title, outlineMm, missingMm, page: name }: Template): Promise<Uint8Array> {
+export async function templatePdf(
+  { title, outlineMm, missingMm, page: name }: Template,
+  say: Sayer = ENGLISH,
+): Promise<Uint8Array> {
   const size = PAPER_MM[name]
   const { left, top, wide, high } = extent(outlineMm)
   const room = [size[0] - 2 * MARGIN_MM, size[1] - 2 * MARGIN_MM - 22]
@@ -78,7 +82,10 @@ export async function templatePdf({ title, outlineMm, missingMm, page: name }: T
   ruler(page, MARGIN_MM, 14)
   const plain = title.replace(/[^\x20-\x7e]/g, '?').slice(0, 80)
   page.drawText(
-    `${plain}. Printed at 100 %: lay a rule on this line, it is ${RULER_MM} mm long. Heavy line: what is missing.`,
+    say('{0}. Printed at 100 %: lay a rule on this line, it is {1} mm long. Heavy line: what is missing.', [
+      plain,
+      RULER_MM,
+    ]),
     { x: MARGIN_MM * PT_PER_MM, y: 8 * PT_PER_MM, size: 7.5, font, color: INK },
   )
   return document.save({ useObjectStreams: false })

@@ -23,6 +23,7 @@ import { MOVES } from '../part/words.table'
 import { storedSolidSchema } from '../solid/stored/stored.schema'
 import { STATION_IDS } from './stations.table'
 import { moment, name, text } from './text'
+import { LANGUAGE_IDS } from '../words/languages.table'
 import { CAUSES, COATINGS, COMEBACKS, MUST_NOT_MOVE, OPENING_WORKS, PROTECTS, SEEN_IN_PUDDLE } from './words.table'
 
 export const JOB_VERSION = 3
@@ -305,6 +306,8 @@ export const handOverSchema = z.strictObject({
   limits: text(1000),
   handedTo: text(120),
   handedAt: moment.nullable().default(null),
+  /** The customer's own language, for the record; null, as the bench reads. */
+  recordLanguage: z.enum(LANGUAGE_IDS).nullable().default(null),
 })
 
 export const acknowledgementSchema = z.strictObject({ code: id, name: name(80), at: moment })

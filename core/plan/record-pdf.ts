@@ -1,4 +1,5 @@
 import { PDFDocument, StandardFonts, rgb, type PDFFont, type PDFPage } from 'pdf-lib'
+import { ENGLISH, type Sayer } from '../words/say'
 import { PAPER_MM, PT_PER_MM } from '../quantity/paper'
 import type { PartDrawing } from './part-drawing'
 import type { JobRecord } from './record'
@@ -60,19 +61,25 @@ export function wrapped(text: string, font: PDFFont, size: number, wide: number)
 export interface RecordPdf {
   shop: string
   title: string
+  /** When it came and went, and for whom, in the language it is written in. */
   under: string
   record: JobRecord
   /** The part as one solid, from above; null where it has no shape. */
   part: PartDrawing | null
   pictures: readonly { name: string; type: string; bytes: Uint8Array }[]
+  /** The language it is written in. */
+  words?: Sayer
 }
 
 /**
  * The record of a job as a PDF for customer and inspector: sections, log, pictures, who heeded which caution; pages
  * numbered.
  */
-export async function recordPdf({ shop, title, under, record, part, pictures }: RecordPdf): Promise<Uint8Array> {
+export async function recordPdf({ words = ENGLISH, ...given }: RecordPdf): Promise<Uint8Array> {
+  const { shop, title, under, record, part, pictures } = given
+  const said = (text: string) => words(text) as string
   const document = await PDFDocument.create()
+  document.setLanguage(words.language)
   document.setTitle(plainText(title))
   document.setAuthor(plainText(shop))
   const [font, bold] = [
@@ -102,7 +109,7 @@ export async function recordPdf({ shop, title, under, record, part, pictures }: 
     y -= 3
     page.drawLine({ start: { x: MARGIN, y }, end: { x: WIDE - MARGIN, y }, thickness: 0.6, color: INK })
   }
-  say(shop || 'Repair record', SIZE, font, QUIET)
+  say(shop || said('Repair record'), SIZE, font, QUIET)
   say(title, 17, bold)
   say(under)
   if (part) {
@@ -154,14 +161,14 @@ export async function recordPdf({ shop, title, under, record, part, pictures }: 
       })
     }
     y -= 6
-    say(part.marks.map(({ number, text }) => `${number} ${text}`).join('; '), 8.5, font, QUIET)
+    say(part.marks.map(({ number, text }) => `${number} ${said(text)}`).join('; '), 8.5, font, QUIET)
   }
   for (const section of record.sections) {
-    heading(section.title)
-    for (const { label, text } of section.lines) {
+    heading(said(section.title))
+    for (const { label, text, own } of section.lines) {
       const [labels, lines] = [
-        wrapped(label, font, SIZE, LABEL_WIDE - 6),
-        wrapped(text, font, SIZE, WIDE - 2 * MARGIN - LABEL_WIDE),
+        wrapped(said(label), font, SIZE, LABEL_WIDE - 6),
+        wrapped(own ? text : said(text), font, SIZE, WIDE - 2 * MARGIN - LABEL_WIDE),
       ]
       for (let n = 0; n < Math.max(labels.length, lines.length); n++) {
         need(LEADING)
@@ -172,24 +179,31 @@ export async function recordPdf({ shop, title, under, record, part, pictures }: 
     }
   }
   if (record.log.length) {
-    heading('What the puddle did')
+    heading(said('What the puddle did'))
     for (const entry of record.log)
       say(
-        `${entry.at.replace('T', ' ').slice(0, 16)}  pass ${entry.pass}: ${entry.saw}${entry.temperatureC === undefined ? '' : `, part at ${Math.round(entry.temperatureC)} °C`}; ${entry.settings}${entry.note ? `; ${entry.note}` : ''}`,
+        words('{0}  pass {1}: {2}{3}; {4}{5}', [
+          entry.at.replace('T', ' ').slice(0, 16),
+          entry.pass,
+          entry.saw,
+          entry.temperatureC === undefined ? '' : `, part at ${Math.round(entry.temperatureC)} °C`,
+          entry.settings,
+          entry.note ? `; ${entry.note}` : '',
+        ]),
       )
   }
   if (record.acknowledged.length) {
-    heading('Stop cautions, read and heeded')
+    heading(said('Stop cautions, read and heeded'))
     for (const entry of record.acknowledged)
-      say(`${entry.name}, ${entry.at.replace('T', ' ').slice(0, 16)}: ${entry.text}`)
+      say(`${entry.name}, ${entry.at.replace('T', ' ').slice(0, 16)}: ${said(entry.text)}`)
   }
   const drawable = pictures.filter(picture => picture.type === 'image/jpeg' || picture.type === 'image/png')
   if (drawable.length) {
-    heading('Pictures')
+    heading(said('Pictures'))
     for (const { name, type, bytes } of drawable) {
       const image = await (type === 'image/png' ? document.embedPng(bytes) : document.embedJpg(bytes)).catch(() => null)
       if (!image) {
-        say(`${name}: this picture could not be drawn.`, SIZE, font, QUIET)
+        say(words('{0}: this picture could not be drawn.', [name]), SIZE, font, QUIET)
         continue
       }
       need(PICTURE_HIGH + LEADING + 8)
@@ -201,14 +215,16 @@ export async function recordPdf({ shop, title, under, record, part, pictures }: 
   }
   y -= 8
   say(
-    'Worked out and recorded at the bench; where life depends on the part, local codes, its maker and licensed practice come first.',
+    said(
+      'Worked out and recorded at the bench; where life depends on the part, local codes, its maker and licensed practice come first.',
+    ),
     8.5,
     font,
     QUIET,
   )
   const pages = document.getPages()
   pages.forEach((each, n) =>
-    each.drawText(`${n + 1} of ${pages.length}`, {
+    each.drawText(words('{0} of {1}', [n + 1, pages.length]), {
       x: WIDE - MARGIN - 30,
       y: MARGIN - 14,
       size: 8,

@@ -17,6 +17,8 @@ import { settingsLine } from './weld-data'
 export interface RecordLine {
   label: string
   text: string
+  /** In somebody's own words: not to be said in another language. */
+  own?: boolean
 }
 export interface JobRecord {
   sections: { title: string; lines: RecordLine[] }[]
@@ -59,12 +61,12 @@ export function recordOf(job: Job, plan: JobPlan, kit: Kit, system: ReadingSyste
   const { quote } = plan['hand-over'].data
   const hottest = job.readings.filter(reading => reading.unit === 'c').toSorted((a, b) => b.value - a.value)[0] ?? null
   const arcMin = weld.arcSpans.reduce((sum, span) => sum + Date.parse(span.to) - Date.parse(span.from), 0) / 60_000
-  const sections = [
+  const sections: JobRecord['sections'] = [
     {
       title: 'What came in',
       lines: [
         { label: 'What it does', text: takeIn.does ? DOES_WORDS[takeIn.does] : '' },
-        { label: 'Damage', text: takeIn.damage },
+        { label: 'Damage', text: takeIn.damage, own: true },
         {
           label: 'Came back',
           text: takeIn.comebackOf
@@ -72,7 +74,7 @@ export function recordOf(job: Job, plan: JobPlan, kit: Kit, system: ReadingSyste
             : '',
         },
         { label: 'Why it broke', text: takeIn.cause === 'unknown' ? 'not known' : CAUSES[takeIn.cause] },
-        { label: 'Done about the cause', text: takeIn.causeCure },
+        { label: 'Done about the cause', text: takeIn.causeCure, own: true },
         { label: 'Coating', text: COATINGS[takeIn.coating] },
         { label: 'May not move', text: list(takeIn.mustNotMove.map(id => MUST_NOT_MOVE[id])) },
         { label: 'Kept from harm', text: list(takeIn.protect.map(id => PROTECTS[id].name)) },
@@ -158,9 +160,9 @@ export function recordOf(job: Job, plan: JobPlan, kit: Kit, system: ReadingSyste
     {
       title: 'Use',
       lines: [
-        { label: 'Limits on use', text: handOver.limits },
-        { label: 'What is not perfect', text: handOver.notPerfect },
-        { label: 'Also written', text: job.overruled.map(entry => entry.words).join('; ') },
+        { label: 'Limits on use', text: handOver.limits, own: true },
+        { label: 'What is not perfect', text: handOver.notPerfect, own: true },
+        { label: 'Also written', text: job.overruled.map(entry => entry.words).join('; '), own: true },
       ],
     },
     {

@@ -20,8 +20,8 @@ export interface Label {
 
 const plain = (text: string) =>
   text
-    .normalize('NFKD')
-    .replace(/[^\x20-\x7e]/g, '')
+    .normalize('NFC')
+    .replace(/[^\x20-\x7e\u00a1-\u00ff]/g, '')
     .slice(0, LONGEST)
 
 /** A tag for each part, with its job as a code, cut lines and the place of a tie, on as many sheets as it takes. */

@@ -1,4 +1,5 @@
 import { PDFDocument, StandardFonts, rgb } from 'pdf-lib'
+import { ENGLISH, type Sayer } from '../words/say'
 import { MM_PER_INCH } from '../quantity/constants'
 import { PAPER_MM, PT_PER_MM } from '../quantity/paper'
 
@@ -34,9 +35,9 @@ export const COMBS: readonly Comb[] = [
  * scale.
  * Each comb is cut out along its base line; its teeth must sit in the thread over its whole length.
  */
-export async function combPdf(combs: readonly Comb[] = COMBS): Promise<Uint8Array> {
+export async function combPdf(words: Sayer = ENGLISH, combs: readonly Comb[] = COMBS): Promise<Uint8Array> {
   const document = await PDFDocument.create()
-  document.setTitle('Pitch combs, 1:1')
+  document.setTitle(words('Pitch combs, 1:1') as string)
   const font = await document.embedFont(StandardFonts.Helvetica)
   const page = document.addPage([PAGE_MM[0] * PT_PER_MM, PAGE_MM[1] * PT_PER_MM])
   const line = (x1: number, y1: number, x2: number, y2: number, thickness = 0.35) =>
@@ -46,9 +47,9 @@ export async function combPdf(combs: readonly Comb[] = COMBS): Promise<Uint8Arra
       thickness,
       color: INK,
     })
-  const words = (text: string, x: number, y: number, size = 8) =>
-    page.drawText(text, { x: x * PT_PER_MM, y: y * PT_PER_MM, size, font, color: INK })
-  words(
+  const put = (text: string, x: number, y: number, size = 8) =>
+    page.drawText(words(text) as string, { x: x * PT_PER_MM, y: y * PT_PER_MM, size, font, color: INK })
+  put(
     'Pitch combs at their own size. Print at 100 %. Lay a rule on the line below: it is 100 mm long, or the sheet is of no use.',
     12,
     284,
@@ -77,7 +78,7 @@ export async function combPdf(combs: readonly Comb[] = COMBS): Promise<Uint8Arra
     }
     line(left + teeth * pitchMm, base + 3, left + teeth * pitchMm, base)
     line(left, base, left + teeth * pitchMm, base)
-    words(`${label}, ${flankDeg}°`, left + COMB_MM + 2, base + 2, 7.5)
+    put(`${label}, ${flankDeg}°`, left + COMB_MM + 2, base + 2, 7.5)
   })
   return document.save({ useObjectStreams: false })
 }

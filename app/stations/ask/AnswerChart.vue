@@ -3,10 +3,12 @@ import { computed } from 'vue'
 import { Bar, Line } from 'vue-chartjs'
 import { chartOf } from '#core/ask/charts'
 import { useChartLook, useLineOptions } from '~/composables/use-chart-look'
+import { useWords } from '~/composables/use-words'
 
 /** An answer drawn, where a drawing says more than its table. */
 const props = defineProps<{ name: string; answer: unknown }>()
 const look = useChartLook()
+const { say } = useWords()
 const chart = computed(() => chartOf(props.name, props.answer))
 const DASHES = [[], [7, 4], [2, 3]]
 const lines = computed(() => (chart.value?.kind === 'lines' ? chart.value : null))
@@ -24,7 +26,7 @@ const lineData = computed(() => ({
   })),
 }))
 const barData = computed(() => ({
-  labels: (bars.value?.bars ?? []).map(({ name }) => name.slice(0, 34)),
+  labels: (bars.value?.bars ?? []).map(({ name }) => say(name).slice(0, 34)),
   datasets: [{ data: (bars.value?.bars ?? []).map(({ value }) => value), backgroundColor: look.value.newMetal }],
 }))
 const barOptions = computed(() => ({
@@ -34,7 +36,7 @@ const barOptions = computed(() => ({
   plugins: { legend: { display: false }, tooltip: { enabled: false } },
   scales: {
     x: {
-      title: { display: true, text: bars.value?.title ?? '', color: look.value.slate, font: look.value.wordFont },
+      title: { display: true, text: say(bars.value?.title ?? ''), color: look.value.slate, font: look.value.wordFont },
       grid: { color: look.value.hairline },
       ticks: { color: look.value.slate, font: look.value.figureFont },
     },

@@ -25,7 +25,7 @@ const processes = Object.fromEntries(Object.entries(PROCESSES).map(([id, { name 
         path="call.decision"
         label="Your decision"
         clearable
-        :words="{ mend: 'mend', refer: 'send on', decline: 'say no' }"
+        :words="{ mend: 'mend it', refer: 'send on', decline: 'say no' }"
         note="Left open, the reckoning's own call stands."
       />
       <ReadingField path="call.dilutionPct" unit="pct" label="Base in the bead" note="about 30 is ordinary" />

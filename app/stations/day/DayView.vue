@@ -56,7 +56,7 @@ const first = (task: (typeof tasks.value)[number]) =>
     <p v-if="reason" class="wrong" role="alert">{{ reason }}</p>
     <div v-for="job in lateSaid" :key="job.id" class="late" role="status" data-testid="late">
       <p>
-        <b>{{ job.title }}</b> is {{ settings.text(job.lateMin, 'min') }} late: {{ job.why }}.
+        <b translate="no">{{ job.title }}</b> is {{ settings.text(job.lateMin, 'min') }} late: {{ job.why }}.
       </p>
       <p v-if="!job.saving" class="quiet small">Looking for what would save it…</p>
       <p v-else-if="job.saving.length">
@@ -113,10 +113,10 @@ const first = (task: (typeof tasks.value)[number]) =>
           <td class="figure wide">{{ clock(task.startMin + task.minutes) }}</td>
           <td>
             {{ task.name }}<span v-if="task.unattended" class="quiet small"> by itself</span>
-            <NuxtLink :to="`/job/${task.jobId}/take-in`" class="of small">{{ task.title }}</NuxtLink>
+            <NuxtLink :to="`/job/${task.jobId}/take-in`" class="of small" translate="no">{{ task.title }}</NuxtLink>
           </td>
           <td class="wide">
-            <NuxtLink :to="`/job/${task.jobId}/take-in`">{{ task.title }}</NuxtLink>
+            <NuxtLink :to="`/job/${task.jobId}/take-in`" translate="no">{{ task.title }}</NuxtLink>
           </td>
           <td class="acts no-print">
             <template v-if="clockOf(task)">

@@ -5,6 +5,7 @@ import { weekAhead } from '#core/plan/week'
 import { useBenchHours } from '~/composables/bench-hours'
 import { download } from '~/composables/use-files'
 import { visible } from '#core/job/text'
+import { sayNow } from '~/composables/use-words'
 import { useOpenJobs } from '~/composables/use-open-jobs'
 import { useShop } from '~/stores/shop'
 import type { DayWorker, PlannedDay, Saving } from '~/workers/day.worker'
@@ -96,7 +97,7 @@ export function useDay() {
       (planned.value?.tasks ?? []).map(task => ({
         uid: `${task.id}@wild-sparrow`,
         productId: 'wild-sparrow',
-        title: visible(`${task.name}: ${task.title}`).replaceAll('\n', ' '),
+        title: visible(`${sayNow(task.name)}: ${task.title}`).replaceAll('\n', ' '),
         start: stamp(task.startMin),
         end: stamp(task.startMin + task.minutes),
         ...(task.unattended ? { busyStatus: 'FREE' as const } : {}),

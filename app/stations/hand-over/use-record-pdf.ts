@@ -1,6 +1,7 @@
 import { toRaw } from 'vue'
 import { format } from 'date-fns'
 import { recordOf } from '#core/plan/record'
+import { sayerOf } from '#core/words/load'
 import { download, fileName } from '~/composables/use-files'
 import { usePartShape } from '~/drawing/use-part-shape'
 import { heldFile } from '~/db/files'
@@ -21,7 +22,18 @@ export function useRecordPdf() {
     const { partDrawing } = await import('#core/plan/part-drawing')
     const files = await Promise.all(job.pictures.map(picture => heldFile(job.id, picture.id)))
     const day = (at: string) => format(new Date(at), 'd MMMM yyyy')
-    const under = `${job.customer ? `For ${job.customer}. ` : ''}Taken in ${day(job.takenInAt)}${job.handOver.handedAt ? `, handed over ${day(job.handOver.handedAt)}${job.handOver.handedTo ? ` to ${job.handOver.handedTo}` : ''}` : ', not handed over yet'}.`
+    const words = await sayerOf(job.handOver.recordLanguage ?? settings.language)
+    const { customer, takenInAt } = job
+    const { handedAt, handedTo } = job.handOver
+    const under = words('{0}Taken in {1}{2}.', [
+      customer && words('For {0}. ', [customer]),
+      day(takenInAt),
+      handedAt
+        ? handedTo
+          ? words(', handed over {0} to {1}', [day(handedAt), handedTo])
+          : words(', handed over {0}', [day(handedAt)])
+        : words(', not handed over yet'),
+    ])
     const pictures = job.pictures.flatMap((picture, n) =>
       files[n] ? [{ name: picture.name || 'picture', type: files[n].type, bytes: new Uint8Array(files[n].bytes) }] : [],
     )
@@ -34,6 +46,7 @@ export function useRecordPdf() {
         part: shape.value ? partDrawing(job, store.plan, shape.value, settings.system) : null,
         record: recordOf(job, store.plan, shop.kit, settings.system),
         pictures,
+        words,
       }),
       'application/pdf',
     )

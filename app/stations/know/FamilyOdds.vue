@@ -3,16 +3,18 @@ import { computed } from 'vue'
 import { Bar } from 'vue-chartjs'
 import { BENCH_TESTS } from '#core/metal/identify/tests.table'
 import { useChartLook } from '~/composables/use-chart-look'
+import { useWords } from '~/composables/use-words'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 
 const store = useJob()
 const settings = useSettings()
 const look = useChartLook()
+const { say } = useWords()
 const identified = computed(() => store.plan?.know.data.identified)
 const shown = computed(() => identified.value?.families ?? [])
 const data = computed(() => ({
-  labels: shown.value.map(family => family.name),
+  labels: shown.value.map(family => say(family.name)),
   datasets: [
     {
       data: shown.value.map(family => family.probability * 100),

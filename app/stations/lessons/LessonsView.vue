@@ -132,7 +132,7 @@ const learnt = computed(() => shop.kit.learnt)
         <tbody>
           <tr v-for="entry in lessons.traced" :key="entry.id">
             <td>
-              <NuxtLink :to="`/job/${entry.firstId}/hand-over`">{{ entry.title }}</NuxtLink>
+              <NuxtLink :to="`/job/${entry.firstId}/hand-over`" translate="no">{{ entry.title }}</NuxtLink>
             </td>
             <td>{{ entry.why ? COMEBACKS[entry.why] : 'not said' }}</td>
             <td class="wide">{{ entry.first.family }}</td>

@@ -2,16 +2,18 @@
 import { ref } from 'vue'
 import { CARD_IDS, CARDS, type CardId } from '#core/photo/card/layout'
 import { download } from '~/composables/use-files'
+import { useWords } from '~/composables/use-words'
 
 const SHEETS = { a4: 'A4', letter: 'Letter' } as const
 const card = ref<CardId>('M')
 const sheet = ref<keyof typeof SHEETS>('a4')
 const open = ref(false)
+const { sayer } = useWords()
 const cards = CARD_IDS.map(value => ({ value, title: CARDS[value].name }))
 const sheets = Object.entries(SHEETS).map(([value, title]) => ({ value, title }))
 async function print() {
   const { cardSheetPdf } = await import('#core/photo/card/sheet-pdf')
-  download(`scale-card-${card.value}.pdf`, await cardSheetPdf(card.value, sheet.value), 'application/pdf')
+  download(`scale-card-${card.value}.pdf`, await cardSheetPdf(card.value, sheet.value, sayer.value), 'application/pdf')
   open.value = false
 }
 </script>

@@ -3,6 +3,7 @@ import type { Point } from '#core/photo/point'
 import type { PageName } from '#core/groove/template-pdf'
 import type { Picture } from '#core/job/picture.schema'
 import { download, fileName } from '~/composables/use-files'
+import { useWords } from '~/composables/use-words'
 import { useJob } from '~/stores/job'
 import { onPart } from './on-part'
 
@@ -69,6 +70,7 @@ export function useTemplate() {
     { immediate: true },
   )
 
+  const { sayer } = useWords()
   const name = () => fileName(`${store.job!.title} template`)
   async function savePdf() {
     const now = template.value
@@ -77,12 +79,10 @@ export function useTemplate() {
       const { templatePdf } = await import('#core/groove/template-pdf')
       download(
         `${name()}.pdf`,
-        await templatePdf({
-          title: store.job!.title,
-          outlineMm: now.soundMm,
-          missingMm: now.missingMm,
-          page: page.value,
-        }),
+        await templatePdf(
+          { title: store.job!.title, outlineMm: now.soundMm, missingMm: now.missingMm, page: page.value },
+          sayer.value,
+        ),
         'application/pdf',
       )
       reason.value = null

@@ -57,9 +57,11 @@ const promised = computed(() => {
       <svg v-else viewBox="0 0 96 64"><path class="none" d="M30 44h36M30 20h36M30 20v24M66 20v24" /></svg>
     </div>
     <div class="what">
-      <NuxtLink :to="to" class="title">{{ card.title }}</NuxtLink>
+      <NuxtLink :to="to" class="title" translate="no">{{ card.title }}</NuxtLink>
       <p class="quiet small">
-        {{ card.customer ? `for ${card.customer} · ` : '' }}in
+        <template v-if="card.customer"
+          >for <span translate="no">{{ card.customer }}</span> · </template
+        >taken in
         <span class="figure">{{ format(new Date(card.takenInAt), 'd MMM yyyy') }}</span>
       </p>
       <svg class="beads" viewBox="0 0 100 12" role="img" :aria-label="`${card.settled.length} of 9 stations settled`">

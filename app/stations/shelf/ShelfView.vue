@@ -78,7 +78,7 @@ watch(() => route.query.find, focusFind)
       <p>Damaged, or stored in a shape this version cannot read; left as they are, and holding nothing else back:</p>
       <ul>
         <li v-for="thing in shop.damaged" :key="thing.id">
-          <b>{{ thing.title }}</b>: {{ thing.why }}
+          <b translate="no">{{ thing.title }}</b>: {{ thing.why }}
           <button type="button" class="open-figure" @click="files.saveDamaged([thing])">take its words out</button>
         </li>
       </ul>

@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { download } from '~/composables/use-files'
+import { useWords } from '~/composables/use-words'
 import { useSettings } from '~/stores/settings'
 import ThreadMap from './ThreadMap.vue'
 import { useThreads } from './use-threads'
 
 const settings = useSettings()
+const { sayer } = useWords()
 const { side, region, typed, picked, found, sizes, reason, measured, points, pitchMm } = useThreads(useRoute().query)
 const best = computed(() => found.value?.ranked[0] ?? null)
 async function saveCombs() {
   const { combPdf } = await import('#core/thread/comb-pdf')
-  download('pitch-combs.pdf', await combPdf(), 'application/pdf')
+  download('pitch-combs.pdf', await combPdf(sayer.value), 'application/pdf')
 }
 const percent = (share: number) => (share > 0.995 ? 'over 99 %' : `${Math.round(100 * share)} %`)
 const FIELDS = [

@@ -123,7 +123,7 @@ export function identify(evidence: readonly Evidence[]): Identified {
       ? `${first.name}, ${percentText(first.probability)} sure`
       : first.probability >= PROBABLE_AT
         ? `probably ${first.name} (${percentText(first.probability)}), else ${second.name}`
-        : `not settled: ${first.name} ${percentText(first.probability)}, ${second.name} ${percentText(second.probability)}`
+        : `not settled: ${first.name} (${percentText(first.probability)}), ${second.name} (${percentText(second.probability)})`
   return {
     families,
     entropyBits: entropyBits(p),

@@ -1,6 +1,7 @@
 import { PDFDocument, StandardFonts, rgb, type PDFPage } from 'pdf-lib'
 import { NoAnswer } from '../../ask/question'
 import { PAPER_MM, PT_PER_MM, type Paper } from '../../quantity/paper'
+import { ENGLISH, type Sayer } from '../../words/say'
 import { CARDS, cardLeaf, type CardId, type CardLeaf } from './layout'
 
 const MARGIN_MM = 10
@@ -34,7 +35,7 @@ function drawLeaf(page: PDFPage, leaf: CardLeaf, xMm: number, topMm: number): vo
  * line to cut along; the folded card's two leaves hang together at their fold.
  * @throws NoAnswer where the sheet is too small
  */
-export async function cardSheetPdf(card: CardId, sheet: Paper): Promise<Uint8Array> {
+export async function cardSheetPdf(card: CardId, sheet: Paper, say: Sayer = ENGLISH): Promise<Uint8Array> {
   const [wide, high] = PAPER_MM[sheet]
   const leaves = CARDS[card].leaves.map(leaf => cardLeaf(card, leaf))
   const [cardWide, cardHigh] = [leaves[0]!.wideMm, leaves.reduce((sum, leaf) => sum + leaf.highMm, 0)]
@@ -42,7 +43,7 @@ export async function cardSheetPdf(card: CardId, sheet: Paper): Promise<Uint8Arr
   const down = Math.floor((high - 2 * MARGIN_MM - WORDS_MM + GAP_MM) / (cardHigh + GAP_MM))
   if (across < 1 || down < 1) throw new NoAnswer('the card does not fit on this paper')
   const document = await PDFDocument.create()
-  document.setTitle(`Scale card, ${CARDS[card].name}`)
+  document.setTitle(say(`Scale card, ${CARDS[card].name}`) as string)
   const page = document.addPage([wide * PT_PER_MM, high * PT_PER_MM])
   const font = await document.embedFont(StandardFonts.Helvetica)
   for (let row = 0; row < down; row++)
@@ -77,7 +78,7 @@ export async function cardSheetPdf(card: CardId, sheet: Paper): Promise<Uint8Arr
     ...(leaves.length > 1 ? ['Fold it along the line between its two leaves and lay it round the edge.'] : []),
   ]
   words.forEach((text, n) => {
-    page.drawText(text, {
+    page.drawText(say(text) as string, {
       x: MARGIN_MM * PT_PER_MM,
       y: (MARGIN_MM + 12 - 4 * n) * PT_PER_MM,
       size: 8,

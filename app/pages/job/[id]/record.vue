@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { format } from 'date-fns'
 import { recordOf } from '#core/plan/record'
+import { sayWithin } from '~/composables/use-words'
 import PartFigure from '~/drawing/PartFigure.vue'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
@@ -13,26 +14,30 @@ const settings = useSettings()
 const record = computed(() =>
   store.job && store.plan ? recordOf(store.job, store.plan, shop.kit, settings.system) : null,
 )
+/** It goes to the customer in their own language. */
+const words = sayWithin(() => store.job?.handOver.recordLanguage ?? null)
 const print = () => window.print()
 </script>
 
 <template>
-  <article v-if="record && store.job" class="page record">
+  <article v-if="record && store.job" class="page record" :lang="words.language">
     <div class="row no-print">
       <NuxtLink class="plain-button" :to="`/job/${store.job.id}/hand-over`">Back</NuxtLink
       ><button type="button" class="plain-button strong" @click="print()">Print</button>
     </div>
     <header>
       <p class="quiet">{{ shop.kit.shop || 'Repair record' }}</p>
-      <h1>{{ store.job.title }}</h1>
+      <h1 translate="no">{{ store.job.title }}</h1>
       <p>
-        {{ store.job.customer ? `For ${store.job.customer}. ` : '' }}Taken in
-        {{ format(new Date(store.job.takenInAt), 'd MMMM yyyy')
-        }}{{
-          store.job.handOver.handedAt
-            ? `, handed over ${format(new Date(store.job.handOver.handedAt), 'd MMMM yyyy')}${store.job.handOver.handedTo ? ` to ${store.job.handOver.handedTo}` : ''}`
-            : ', not handed over yet'
-        }}.
+        <template v-if="store.job.customer"
+          >For <span translate="no">{{ store.job.customer }}</span>. </template
+        >Taken in {{ format(new Date(store.job.takenInAt), 'd MMMM yyyy')
+        }}<template v-if="store.job.handOver.handedAt && store.job.handOver.handedTo"
+          >, handed over {{ format(new Date(store.job.handOver.handedAt), 'd MMMM yyyy') }} to
+          {{ store.job.handOver.handedTo }}</template
+        ><template v-else-if="store.job.handOver.handedAt"
+          >, handed over {{ format(new Date(store.job.handOver.handedAt), 'd MMMM yyyy') }}</template
+        ><template v-else>, not handed over yet</template>.
       </p>
     </header>
     <PartFigure v-if="store.job.shape.pieces.length || store.job.shape.mesh" station="take-in" />
@@ -41,7 +46,8 @@ const print = () => window.print()
       <dl>
         <template v-for="line in section.lines" :key="line.label"
           ><dt>{{ line.label }}</dt>
-          <dd>{{ line.text }}</dd></template
+          <dd v-if="line.own" translate="no">{{ line.text }}</dd>
+          <dd v-else>{{ line.text }}</dd></template
         >
       </dl>
     </section>
@@ -63,7 +69,7 @@ const print = () => window.print()
             <td>{{ entry.pass }}</td>
             <td>{{ entry.saw }}</td>
             <td class="figure small wraps">{{ entry.settings }}</td>
-            <td>{{ entry.note }}</td>
+            <td translate="no">{{ entry.note }}</td>
           </tr>
         </tbody>
       </table>
