@@ -1,43 +1,6 @@
-import AxeBuilder from '@axe-core/playwright'
-import { expect, type Page } from '@playwright/test'
+import { expect } from '@playwright/test'
 import { bringDemo, test } from './bench'
-
-const STATIONS = ['take-in', 'know', 'call', 'open', 'warm', 'weld', 'rebuild', 'prove', 'hand-over'].map(
-  id => `/job/gearbox-cover/${id}`,
-)
-const VIEWS = [
-  '/',
-  '/kit',
-  '/ask?q=groove.plan',
-  ...STATIONS,
-  '/job/dome-shutter/hand-over',
-  '/job/signal-bracket/weld',
-  '/job/dome-shutter/record',
-  '/day',
-  '/threads',
-  '/job/gearbox-cover/heat',
-  '/job/signal-bracket/pictures',
-  '/job/gearbox-cover/bench',
-  '/lessons',
-  '/job/signal-bracket/rebuild',
-  '/job/gearbox-cover/shape',
-  '/job/gearbox-cover/pull',
-  '/job/gearbox-cover/puddle',
-  '/puddle',
-]
-
-async function serious(page: Page): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page }).analyze()
-  return violations
-    .filter(found => found.impact === 'serious' || found.impact === 'critical')
-    .map(
-      found =>
-        `${found.id}: ${found.nodes
-          .map(node => node.target.join(' '))
-          .slice(0, 4)
-          .join(' | ')}`,
-    )
-}
+import { expectSound, serious } from './views'
 
 for (const [name, light, width] of [
   ['light', 'light', 1280],
@@ -46,17 +9,7 @@ for (const [name, light, width] of [
 ] as const) {
   test(`no serious or critical finding on any view, ${name}`, async ({ page }) => {
     test.setTimeout(420_000)
-    await bringDemo(page)
-    await page.setViewportSize({ width, height: 844 })
-    await page.evaluate(value => localStorage.setItem('ws-light', value), light)
-    for (const view of VIEWS) {
-      await page.goto(view)
-      await page.waitForSelector('h1')
-      await page.waitForTimeout(250)
-      expect(await serious(page), view).toEqual([])
-      if (width < 500)
-        expect(await page.evaluate(() => document.documentElement.scrollWidth), view).toBeLessThanOrEqual(width)
-    }
+    await expectSound(page, { light, width })
   })
 }
 

@@ -3,7 +3,9 @@ import { computed } from 'vue'
 import { LANGUAGES, LANGUAGE_IDS } from '#core/words/languages.table'
 import { useSettings } from '~/stores/settings'
 
-/** Units, language, light, gloves and the list of keys: how this reader reads. In a row, or one under another in a menu. */
+/**
+ * Units, language, light, gloves and the list of keys: how this reader reads. In a row, or one under another in a menu.
+ */
 defineProps<{ stacked?: boolean }>()
 const emit = defineEmits<{ keys: [] }>()
 const settings = useSettings()

@@ -6,8 +6,11 @@ import { LANGUAGE_IDS, type LanguageId } from '#core/words/languages.table'
 import type { UnitKey } from '#core/quantity/units.table'
 
 /** The first language of the browser that is spoken here. */
-const preferred = (): LanguageId =>
-  navigator.languages.map(tag => LANGUAGE_IDS.find(id => tag.toLowerCase().split('-')[0] === id)).find(id => id) ?? 'en'
+const preferred = (): LanguageId => {
+  const tags = typeof navigator === 'undefined' ? [] : navigator.languages
+  const spoken = tags.map(tag => LANGUAGE_IDS.find(id => id === tag.toLowerCase().split('-')[0]))
+  return spoken.find(id => id !== undefined) ?? 'en'
+}
 
 /** How this reader reads: units, language, light or dark, gloves. Kept in the browser; never part of a job. */
 export const useSettings = defineStore('settings', () => {

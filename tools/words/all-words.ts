@@ -1,6 +1,7 @@
 import { readFileSync, readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { lettersLeft } from '../../core/words/plain'
+import { ANSWER_WORDS } from './answer-words'
 import { MORE_WORDS } from './more-words'
 import { NOT_WORDS } from './not-words'
 import { scriptKeys } from './script-words'
@@ -34,6 +35,7 @@ export function allWords(): Map<string, string> {
       for (const key of wordsOf(path, readFileSync(path, 'utf8')))
         if (!words.has(key) && !NOT_WORDS.has(key) && lettersLeft(key.replace(/\{\d+\}/g, ' ')) > 0)
           words.set(key, path)
+  for (const word of ANSWER_WORDS) if (!words.has(word)) words.set(word, 'core/answers')
   for (const word of MORE_WORDS) if (!words.has(word)) words.set(word, 'core/names')
   return words
 }

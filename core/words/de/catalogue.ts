@@ -1,4 +1,5 @@
 import type { Catalogue } from '../catalogue'
+import answers from './answers.json'
 import app from './app.json'
 import arc from './arc.json'
 import ask from './ask.json'
@@ -65,6 +66,7 @@ import workers from './workers.json'
 /** All the words of the language, a file for each room of the house (tools/write-words.ts). */
 export const GERMAN: Catalogue = Object.assign(
   {},
+  answers,
   app,
   arc,
   ask,
