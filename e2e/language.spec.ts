@@ -18,7 +18,8 @@ async function englishOn(page: Page): Promise<string[]> {
     const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
     while (walker.nextNode()) {
       const within = walker.currentNode.parentElement
-      if (within && !within.closest('script, style, code, [translate="no"]')) found.push(walker.currentNode.textContent)
+      if (within && !within.closest('script, style, code, [translate="no"]'))
+        found.push(walker.currentNode.textContent ?? '')
     }
     for (const name of ['aria-label', 'placeholder'])
       for (const element of document.querySelectorAll(`[${name}]`)) found.push(element.getAttribute(name)!)
