@@ -26,6 +26,11 @@ interface Said {
 /** Marks a part of a sentence that is no text, while the sentence is said. */
 const PART = /([\uE000-\uE0FF])/
 const FIRST_PART = 0xe000
+/** A figure by itself: not in a designation, a fraction or a name. */
+const FIGURE = /(?<![\p{L}\p{N}.,/_-])\d+(?:\.\d+)?(?![\p{L}\p{N}/_-]|[.,]\d)/gu
+const FIRST_FIGURE = 0xe100
+const MOST_FIGURES = 0x100
+const MARKED = /[\ue100-\ue1ff]/g
 /** Letters of a template that says too little by itself to be taken where something would stay English. */
 const LIGHT = 3
 const MOST_TOGETHER = 4
@@ -45,7 +50,8 @@ const SPLITS = [
   /([\uE000-\uE0FF])/,
 ]
 const JOINS: Readonly<Record<string, string>> = { ' and ': 'and', ' or ': 'or' }
-const COUNTED = /^(no|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|\d+) (\p{L}[\p{L} -]*)([.;:,]?)$/u
+const COUNTED =
+  /^(no|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|\d+|[\ue100-\ue1ff]) (\p{L}[\p{L} -]*)([.;:,]?)$/u
 const NUMBER_WORDS = 'no one two three four five six seven eight nine ten eleven twelve'.split(' ')
 
 /** Whether a place begins or ends inside a word; endings such as `ly` may follow one. */
@@ -241,11 +247,30 @@ export function sayer(language: string, catalogue: Catalogue): Sayer {
     return best
   }
 
+  /**
+   * The same with every figure by itself replaced by a mark, so that a text whose figures change is looked for once.
+   * An entry that holds figures of its own is found by the text as it is.
+   */
+  function resolveFigures(text: string): Said {
+    if (catalogue[text] !== undefined) return { text: catalogue[text], left: 0 }
+    const figures: string[] = []
+    const shape = text.replace(FIGURE, figure =>
+      figures.length < MOST_FIGURES ? String.fromCharCode(FIRST_FIGURE + figures.push(figure) - 1) : figure,
+    )
+    if (figures.length === 0) return resolve(text)
+    const found = resolve(shape)
+    const said = found.left === 0 ? found : [found, resolve(text)].toSorted((a, b) => a.left - b.left)[0]!
+    return {
+      text: said.text.replace(MARKED, mark => withCommas(figures[mark.charCodeAt(0) - FIRST_FIGURE]!)),
+      left: said.left,
+    }
+  }
+
   function say(given: string): string {
     // A figure is held to its unit by a space that does not break; it is matched as a plain one and put back.
     const held = [...given.matchAll(/\u00a0(\S+)/g)].map(match => match[1]!)
     const plain = given.replaceAll('\u00a0', ' ')
-    const found = resolve(plain)
+    const found = resolveFigures(plain)
     // What is mostly somebody's own words is left as it was written.
     const text = found.left > MOSTLY_OWN * lettersLeft(plain) ? given : found.text
     return held.reduce((said, unit) => said.replace(` ${unit}`, `\u00a0${unit}`), text)
@@ -274,7 +299,7 @@ export function sayer(language: string, catalogue: Catalogue): Sayer {
           .filter(Boolean)
           .map(piece => (PART.test(piece) ? rest[piece.charCodeAt(0) - FIRST_PART]! : piece))
       },
-      left: (text: string) => resolve(text.replaceAll('\u00a0', ' ')).left,
+      left: (text: string) => resolveFigures(text.replaceAll('\u00a0', ' ')).left,
     },
   ) as Sayer
 }
