@@ -9,6 +9,8 @@ import { useClocks } from '~/stores/clocks'
 /** Days looked ahead; work for longer than that is not a day's plan. */
 const DAYS = 30
 /** Sunday first, as weekdays are counted. */
+/** A day kept as today, in English or German. */
+const AS_TODAY = new Set(['open', 'offen'])
 const USUAL_WEEK = ['off', 'open', 'open', 'open', 'open', 'open', 'off']
 
 /**
@@ -29,7 +31,7 @@ export function useBenchHours() {
   const weekRead = computed(() =>
     USUAL_WEEK.map((usual, weekday) => {
       const written = week.value[weekday] ?? usual
-      return written.trim() === 'open' ? { ok: true as const, hours: hours.value } : readHours(written)
+      return AS_TODAY.has(written.trim().toLowerCase()) ? { ok: true as const, hours: hours.value } : readHours(written)
     }),
   )
   const writeHours = (weekday: number, text: string) => {

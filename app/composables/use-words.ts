@@ -27,18 +27,14 @@ const WITHIN: InjectionKey<Readonly<Ref<Sayer>>> = Symbol('words within')
 export function useWords() {
   const within = inject(WITHIN, current)
   return {
-    say: ((given: unknown, places?: readonly unknown[]) =>
-      places ? within.value(given as string, places) : within.value(given)) as Pick<Sayer, never> & {
-      (given: string, places?: readonly unknown[]): string
-    },
+    say: (given: string, places?: readonly unknown[]) => within.value(given, places),
     parts: <P>(sentence: readonly (P | string)[]) => within.value.parts(sentence),
     sayer: within,
   }
 }
 
 /** Outside any component: the words of the reader. */
-export const sayNow = (given: string, places?: readonly unknown[]): string =>
-  places ? current.value(given, places) : (current.value(given) as string)
+export const sayNow = (given: string, places?: readonly unknown[]) => current.value(given, places)
 
 /** A component and all within it in a language of its own: a record goes to the customer in theirs. */
 export function sayWithin(language: () => LanguageId | null) {
@@ -46,7 +42,8 @@ export function sayWithin(language: () => LanguageId | null) {
   watch(
     language,
     async id => {
-      own.value = id === null ? null : await sayerOf(id).catch(() => null)
+      const sayer = id === null ? null : await sayerOf(id).catch(() => null)
+      if (language() === id) own.value = sayer
     },
     { immediate: true },
   )

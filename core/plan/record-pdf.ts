@@ -77,7 +77,7 @@ export interface RecordPdf {
  */
 export async function recordPdf({ words = ENGLISH, ...given }: RecordPdf): Promise<Uint8Array> {
   const { shop, title, under, record, part, pictures } = given
-  const said = (text: string) => words(text) as string
+  const said = (text: string) => words(text)
   const document = await PDFDocument.create()
   document.setLanguage(words.language)
   document.setTitle(plainText(title))

@@ -14,13 +14,13 @@ const minuteOf = (text: string): number | null => {
 }
 
 /**
- * A day's hours as they are written, `8:00-17:00` or `8 to 17`; `off`, a dash or nothing is a day off (null). Minutes
+ * A day's hours as they are written, `8:00-17:00` or `8 to 17`; `off`, a dash or nothing is a day off (null), in English or German. Minutes
  * from midnight.
  */
 export function readHours(text: string): ReadHours {
   const written = text.trim().toLowerCase()
-  if (['', 'off', 'closed', '-', '–'].includes(written)) return { ok: true, hours: null }
-  const [from, to, more] = written.split(/\s*(?:-|–|to)\s*/)
+  if (['', 'off', 'closed', 'frei', 'zu', '-', '–'].includes(written)) return { ok: true, hours: null }
+  const [from, to, more] = written.split(/\s*(?:-|–|to|bis)\s*/)
   const [fromMin, toMin] = [from, to].map(each => (each ? minuteOf(each) : null))
   if (more !== undefined || fromMin == null || toMin == null)
     return { ok: false, message: 'hours such as 8:00-17:00, or off' }

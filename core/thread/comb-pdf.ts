@@ -37,7 +37,7 @@ export const COMBS: readonly Comb[] = [
  */
 export async function combPdf(words: Sayer = ENGLISH, combs: readonly Comb[] = COMBS): Promise<Uint8Array> {
   const document = await PDFDocument.create()
-  document.setTitle(words('Pitch combs, 1:1') as string)
+  document.setTitle(words('Pitch combs, 1:1'))
   const font = await document.embedFont(StandardFonts.Helvetica)
   const page = document.addPage([PAGE_MM[0] * PT_PER_MM, PAGE_MM[1] * PT_PER_MM])
   const line = (x1: number, y1: number, x2: number, y2: number, thickness = 0.35) =>
@@ -48,7 +48,7 @@ export async function combPdf(words: Sayer = ENGLISH, combs: readonly Comb[] = C
       color: INK,
     })
   const put = (text: string, x: number, y: number, size = 8) =>
-    page.drawText(words(text) as string, { x: x * PT_PER_MM, y: y * PT_PER_MM, size, font, color: INK })
+    page.drawText(words(text), { x: x * PT_PER_MM, y: y * PT_PER_MM, size, font, color: INK })
   put(
     'Pitch combs at their own size. Print at 100 %. Lay a rule on the line below: it is 100 mm long, or the sheet is of no use.',
     12,

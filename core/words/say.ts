@@ -8,10 +8,10 @@ import { lettersLeft } from './plain'
 export interface Sayer {
   /** BCP 47 name of the language. */
   readonly language: string
-  /** A text as the program gives it; what is not text comes back as it is. */
+  /** A text as the program gives it, or a key with what stands at its places. */
+  (given: string, places?: readonly unknown[]): string
+  /** What is not text comes back as it is; a number with the language's decimal sign. */
   <T>(given: T): T | string
-  /** A key with what stands at its places. */
-  (key: string, places: readonly unknown[]): string
   /** A sentence in parts, of which the texts are said and the rest keeps its place in the language's own order. */
   parts: <P>(sentence: readonly (P | string)[]) => (P | string)[]
   /** How many letters of a text would stay English. */
@@ -89,6 +89,7 @@ export function sayer(language: string, catalogue: Catalogue): Sayer {
   const dates = datesIn(language)
   const heavy = templates.filter(({ weight }) => weight > LIGHT)
   const light = templates.filter(({ weight }) => weight <= LIGHT)
+  const figured = heavy.filter(({ words }) => /\p{N}/u.test(words.join('')))
   const tails = tailsOf(catalogue, templates)
   const heads = headsOf(catalogue, templates)
 
@@ -258,6 +259,8 @@ export function sayer(language: string, catalogue: Catalogue): Sayer {
       figures.length < MOST_FIGURES ? String.fromCharCode(FIRST_FIGURE + figures.push(figure) - 1) : figure,
     )
     if (figures.length === 0) return resolve(text)
+    const own = templated(text, lettersLeft(text), figured)
+    if (own?.left === 0) return own
     const found = resolve(shape)
     const said = found.left === 0 ? found : [found, resolve(text)].toSorted((a, b) => a.left - b.left)[0]!
     return {

@@ -87,6 +87,8 @@ function isShownWord(node: ts.Node, text: string): boolean {
   if (ts.isTemplateSpan(up) || ts.isExpressionStatement(up)) return true
   if (ts.isCallExpression(up)) return WORD_CALLS.test(up.expression.getText())
   if (!ts.isPropertyAssignment(up)) return false
+  const given = up.parent.parent
+  if (ts.isCallExpression(given) && given.expression.getText() === 'wordsOf') return true
   return (
     TABLE_OF_WORDS.test(node.getSourceFile().fileName) || SHOWN_PROPERTIES.test(up.name.getText().replace(/['"]/g, ''))
   )

@@ -205,7 +205,9 @@ export function templateWords(source: string): TemplateWords {
           expressions.push(
             prop.arg?.type === NodeTypes.SIMPLE_EXPRESSION && SHOWN_ATTRIBUTES.has(prop.arg.content)
               ? prop.exp.content
-              : `x(${prop.exp.content})`,
+              : prop.arg?.type === NodeTypes.SIMPLE_EXPRESSION && prop.arg.content === 'words'
+                ? `wordsOf(${prop.exp.content})`
+                : `x(${prop.exp.content})`,
           )
     }
     for (const part of runsOf(node.children))

@@ -43,7 +43,7 @@ export async function cardSheetPdf(card: CardId, sheet: Paper, say: Sayer = ENGL
   const down = Math.floor((high - 2 * MARGIN_MM - WORDS_MM + GAP_MM) / (cardHigh + GAP_MM))
   if (across < 1 || down < 1) throw new NoAnswer('the card does not fit on this paper')
   const document = await PDFDocument.create()
-  document.setTitle(say(`Scale card, ${CARDS[card].name}`) as string)
+  document.setTitle(say(`Scale card, ${CARDS[card].name}`))
   const page = document.addPage([wide * PT_PER_MM, high * PT_PER_MM])
   const font = await document.embedFont(StandardFonts.Helvetica)
   for (let row = 0; row < down; row++)
@@ -78,7 +78,7 @@ export async function cardSheetPdf(card: CardId, sheet: Paper, say: Sayer = ENGL
     ...(leaves.length > 1 ? ['Fold it along the line between its two leaves and lay it round the edge.'] : []),
   ]
   words.forEach((text, n) => {
-    page.drawText(say(text) as string, {
+    page.drawText(say(text), {
       x: MARGIN_MM * PT_PER_MM,
       y: (MARGIN_MM + 12 - 4 * n) * PT_PER_MM,
       size: 8,
