@@ -102,6 +102,12 @@ test("the signal bracket's shape comes from its picture, and a file of triangles
   await expect(page.getByTestId('comes-to')).toBeVisible()
   await page.reload()
   await expect(page.getByTestId('part-sheet')).toBeVisible()
+
+  // The same file with its last triangle gone: 80 bytes of heading, a count, 50 bytes a triangle.
+  const torn = readFileSync(path).subarray(0, -50)
+  torn.writeUInt32LE(torn.readUInt32LE(80) - 1, 80)
+  await page.getByTestId('stl').setInputFiles({ name: 'torn.stl', mimeType: 'model/stl', buffer: torn })
+  await expect(page.getByText(/One opening in its skin closed: [\d.]+ mm across at/)).toBeVisible()
 })
 
 test('a piece is moved by its corner with the keys, and undo brings it back', async ({ page }) => {

@@ -1,6 +1,7 @@
 import { ref } from 'vue'
 import { MM_PER_INCH } from '#core/quantity/constants'
 import { NoAnswer } from '#core/ask/question'
+import { closeMesh, openingWords, type Opening } from '#core/solid/close-mesh'
 import { measureMesh } from '#core/solid/measure'
 import { isFull, refusalWords } from '~/composables/refusal'
 import { db } from '~/db/database'
@@ -8,6 +9,8 @@ import { heldFile } from '~/db/files'
 import { useJob } from '~/stores/job'
 
 const LONGEST_NAME = 120
+/** So many openings that were closed are told one by one. */
+const MOST_NAMED = 4
 const MOST_TRIANGLES = 1_000_000
 
 /** A part's shape from an STL file: kept beside the job as triangles, its lowest corner moved to the origin. */
@@ -15,7 +18,16 @@ export function useStl() {
   const store = useJob()
   const report = ref<string | null>(null)
 
-  async function keep(figures: Float32Array, name: string) {
+  /** What was closed, the first few by their places. */
+  function closedWords(closed: readonly Opening[]): string {
+    if (!closed.length) return ''
+    const named = closed.slice(0, MOST_NAMED).map(openingWords).join('; ')
+    const rest = closed.length > MOST_NAMED ? `; and ${closed.length - MOST_NAMED} more` : ''
+    return ` ${closed.length === 1 ? 'One opening' : `${closed.length} openings`} in its skin closed: ${named}${rest}.`
+  }
+
+  async function keep(triangles: Float32Array, name: string) {
+    const { trianglesMm: figures, closed } = closeMesh(triangles)
     const low = [Infinity, Infinity, Infinity],
       high = [-Infinity, -Infinity, -Infinity]
     figures.forEach((value, n) => {
@@ -35,7 +47,7 @@ export function useStl() {
     })
     const { volumeMm3, skinMm2, sizeMm } = measureMesh(moved)
     store.edit(['shape', 'mesh'], { file: id, name: name.slice(0, LONGEST_NAME), volumeMm3, skinMm2, sizeMm })
-    report.value = `${name}: ${figures.length / 9} triangles, ${size.map(value => Math.round(value * 10) / 10).join(' × ')} mm over all, if the file is in millimetres.`
+    report.value = `${name}: ${figures.length / 9} triangles, ${size.map(value => Math.round(value * 10) / 10).join(' × ')} mm over all, if the file is in millimetres.${closedWords(closed)}`
   }
 
   async function bringIn(event: Event) {
