@@ -8,7 +8,7 @@ const STATIONS = ['take-in', 'know', 'call', 'open', 'warm', 'weld', 'rebuild', 
 const VIEWS = [
   '/',
   '/kit',
-  '/ask?q=groove.plan',
+  '/ask?q=boss.compare',
   ...STATIONS,
   '/job/dome-shutter/hand-over',
   '/job/signal-bracket/weld',
@@ -53,6 +53,10 @@ export async function expectSound(page: Page, { light, width }: Looked) {
   for (const view of VIEWS) {
     await page.goto(view)
     await page.waitForSelector('h1')
+    if (view.startsWith('/ask')) {
+      await page.getByTestId('example').click()
+      await page.getByTestId('answer-chart').waitFor()
+    }
     await page.waitForTimeout(250)
     expect(await serious(page), view).toEqual([])
     if (width < 500)

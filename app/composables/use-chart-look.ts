@@ -50,7 +50,7 @@ export function useChartLook() {
  */
 export function useLineOptions(titles: () => { x: string; y: string; maxX?: number; fromZero?: boolean }) {
   const look = useChartLook()
-  const { say } = useWords()
+  const { say, sayer } = useWords()
   return computed(() => {
     const { x, y, maxX, fromZero } = titles()
     const axis = (text: string) => ({
@@ -59,6 +59,7 @@ export function useLineOptions(titles: () => { x: string; y: string; maxX?: numb
       ticks: { color: look.value.slate, font: look.value.figureFont },
     })
     return {
+      locale: sayer.value.language,
       animation: false as const,
       maintainAspectRatio: false,
       plugins: { legend: { display: false }, tooltip: { enabled: false } },

@@ -8,7 +8,7 @@ import { useWords } from '~/composables/use-words'
 /** An answer drawn, where a drawing says more than its table. */
 const props = defineProps<{ name: string; answer: unknown }>()
 const look = useChartLook()
-const { say } = useWords()
+const { say, sayer } = useWords()
 const chart = computed(() => chartOf(props.name, props.answer))
 const DASHES = [[], [7, 4], [2, 3]]
 const lines = computed(() => (chart.value?.kind === 'lines' ? chart.value : null))
@@ -31,6 +31,7 @@ const barData = computed(() => ({
 }))
 const barOptions = computed(() => ({
   indexAxis: 'y' as const,
+  locale: sayer.value.language,
   animation: false as const,
   maintainAspectRatio: false,
   plugins: { legend: { display: false }, tooltip: { enabled: false } },

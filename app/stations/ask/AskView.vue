@@ -56,7 +56,13 @@ function choose(question: string) {
           <div>
             <AskForm v-model="form" :fields="fields" :issues="issues" />
             <div class="row">
-              <button type="button" class="plain-button" :disabled="!fields.length" @click="useExample">
+              <button
+                type="button"
+                class="plain-button"
+                data-testid="example"
+                :disabled="!fields.length"
+                @click="useExample"
+              >
                 Put in an example
               </button>
               <button
