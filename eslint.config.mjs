@@ -166,6 +166,8 @@ export default tseslint.config(
     },
     rules: {
       'max-len': 'off',
+      // `translate="no"` on a template is read as it is compiled (tools/words).
+      'vue/no-useless-template-attributes': 'off',
       'vue/max-len': [
         'error',
         {

@@ -106,6 +106,7 @@ test("the signal bracket's shape comes from its picture, and a file of triangles
   // The same file with its last triangle gone: 80 bytes of heading, a count, 50 bytes a triangle.
   const torn = readFileSync(path).subarray(0, -50)
   torn.writeUInt32LE(torn.readUInt32LE(80) - 1, 80)
+  await page.getByRole('button', { name: 'Take it away' }).click()
   await page.getByTestId('stl').setInputFiles({ name: 'torn.stl', mimeType: 'model/stl', buffer: torn })
   await expect(page.getByText(/One opening in its skin closed: [\d.]+ mm across at/)).toBeVisible()
 })

@@ -44,7 +44,10 @@ writeFileSync(
     ...names.map(room => `import ${name(room)} from './${room}.json'`),
     '',
     '/** All the words of the language, a file for each room of the house (tools/write-words.ts). */',
-    `export const ${CONSTANTS[language]}: Catalogue = Object.assign({}, ${names.map(name).join(', ')})`,
+    `export const ${CONSTANTS[language]}: Catalogue = Object.assign(`,
+    '  {},',
+    ...names.map(room => `  ${name(room)},`),
+    ')',
     '',
   ].join('\n'),
 )

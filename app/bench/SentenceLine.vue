@@ -25,7 +25,7 @@ const shown = (part: Exclude<Part, string>) => ('words' in part ? part.words : s
 <template>
   <span
     ><template v-for="({ part, stop }, index) in parts" :key="index"
-      ><span v-if="typeof part === 'string'" translate="no">{{ part }}</span
+      ><template v-if="typeof part === 'string'" translate="no">{{ part }}</template
       ><span v-else class="held"
         ><button v-if="part.ref" type="button" class="open-figure figure" @click="emit('working', part.ref)">
           {{ shown(part) }}</button

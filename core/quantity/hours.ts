@@ -14,8 +14,8 @@ const minuteOf = (text: string): number | null => {
 }
 
 /**
- * A day's hours as they are written, `8:00-17:00` or `8 to 17`; `off`, a dash or nothing is a day off (null), in English or German. Minutes
- * from midnight.
+ * A day's hours as they are written, `8:00-17:00` or `8 to 17`; `off`, a dash or nothing is a day off (null), in
+ * English or German. Minutes from midnight.
  */
 export function readHours(text: string): ReadHours {
   const written = text.trim().toLowerCase()

@@ -146,6 +146,8 @@ function saidAttribute(prop: AttributeNode | DirectiveNode): AttributeNode | Dir
 /** The compiler's step that sends what is shown through `$say` and `$sayItems`. */
 export function sayTransform(): NodeTransform {
   let own = 0
+  /** What stands in a `<template translate="no">`, which the compiler takes away before this step comes to it. */
+  const left = new WeakSet<TemplateChildNode[]>()
   return node => {
     if (
       node.type !== NodeTypes.ROOT &&
@@ -156,12 +158,13 @@ export function sayTransform(): NodeTransform {
       return undefined
     if (node.type === NodeTypes.ELEMENT && isOwn(node)) own += 1
     // Before the compiler comes to the children: it then resolves what is put there like anything else.
-    if (own === 0)
-      for (const child of node.children)
-        if (child.type === NodeTypes.ELEMENT && !isOwn(child) && showsAttributes(child))
-          child.props = child.props.map(saidAttribute)
+    for (const child of node.children) {
+      if (own > 0 || child.type !== NodeTypes.ELEMENT) continue
+      if (isOwn(child)) left.add(child.children)
+      else if (showsAttributes(child)) child.props = child.props.map(saidAttribute)
+    }
     // In place: a loop's node and the template it was made of hold the same list.
-    if (own === 0)
+    if (own === 0 && !left.has(node.children))
       node.children.splice(
         0,
         node.children.length,

@@ -30,6 +30,9 @@ describe('templates', () => {
   })
   it('leave what a person wrote', () => {
     expect(compiled('<p translate="no">{{ title }} <b>of the bell</b></p>')).not.toContain('$say')
+    expect(compiled('<p><template v-if="a" translate="no">{{ a }}</template><i v-else>yes then</i></p>')).toMatch(
+      /_toDisplayString\(_ctx\.a\)[\s\S]*\$say\("yes then"\)/,
+    )
   })
   it('keep choices and loops as they are', () => {
     const code = compiled('<i v-for="a in list" :key="a"><b v-if="a">yes then</b><b v-else>{{ a }}</b></i>')
