@@ -72,8 +72,9 @@ try {
       await page.getByTestId('thread-diameter').fill('13.1 mm')
       await page.getByTestId('thread-pitch').fill('19')
     }
+    if (name === 'shelf') await page.getByText('holds:').first().waitFor({ timeout: 60_000 })
     if (name === 'day') await page.getByTestId('day-call').waitFor({ timeout: 60_000 })
-    await page.waitForTimeout(name === 'day' || name === 'shelf' ? 3000 : 900)
+    await page.waitForTimeout(name === 'day' ? 3000 : 900)
     await page.screenshot({ path: `${OUT}${name}.png` })
   }
 } finally {
