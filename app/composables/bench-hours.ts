@@ -1,9 +1,9 @@
 import { useLocalStorage } from '@vueuse/core'
 import { addMinutes, format, startOfDay } from 'date-fns'
 import { computed } from 'vue'
-import { DAY_MIN, type DayAround } from '#core/plan/day'
+import type { DayAround } from '#core/plan/day'
 import { weekShifts } from '#core/plan/week'
-import { readHours } from '#core/quantity/hours'
+import { DAY_MIN, readHours } from '#core/quantity/hours'
 import { useClocks } from '~/stores/clocks'
 
 /** Days looked ahead; work for longer than that is not a day's plan. */

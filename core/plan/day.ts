@@ -217,6 +217,3 @@ export function rescueWords(
 /** Minutes of the hands in a plan. */
 export const handsMin = (tasks: readonly DayTask[]): number =>
   tasks.filter(task => !task.unattended).reduce((sum, task) => sum + task.minutes, 0)
-
-/** Minutes of a day. */
-export const DAY_MIN = 1440

@@ -1,6 +1,6 @@
 import type { DayGiven } from '../day/model'
-import type { Hours } from '../quantity/hours'
-import { DAY_MIN, type DayTask } from './day'
+import { DAY_MIN, type Hours } from '../quantity/hours'
+import type { DayTask } from './day'
 
 /**
  * Shifts of the days ahead, in minutes from today's midnight.

@@ -7,7 +7,8 @@ export interface Hours {
 }
 export type ReadHours = { ok: true; hours: Hours | null } | { ok: false; message: string }
 
-const DAY_MIN = 24 * 60
+/** Minutes of a day. */
+export const DAY_MIN = 24 * 60
 const minuteOf = (text: string): number | null => {
   const plain = read(text, 'number')
   return readClock(text) ?? (plain.ok ? plain.value * 60 : null)

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useNow } from '@vueuse/core'
-import { DAY_MIN, handsMin } from '#core/plan/day'
+import { handsMin } from '#core/plan/day'
+import { DAY_MIN } from '#core/quantity/hours'
 import { clockFace } from '#core/quantity/clock-face'
 import { useSettings } from '~/stores/settings'
 import DayChart from './DayChart.vue'

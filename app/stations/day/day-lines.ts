@@ -1,4 +1,4 @@
-import { DAY_MIN } from '#core/plan/day'
+import { DAY_MIN } from '#core/quantity/hours'
 import type { PlannedDay } from '~/workers/day.worker'
 
 export const WIDTH = 1060
