@@ -16,6 +16,8 @@ const preferred = (): LanguageId => {
 export const useSettings = defineStore('settings', () => {
   const system = useLocalStorage<ReadingSystem>('ws-system', 'metric')
   const language = useLocalStorage<LanguageId>('ws-language', preferred())
+  // What stands there may be of another version, or anybody's.
+  if (!LANGUAGE_IDS.includes(language.value)) language.value = preferred()
   const light = useLocalStorage<'auto' | 'light' | 'dark'>('ws-light', 'auto')
   const gloves = useLocalStorage('ws-gloves', false)
   /** How a clock that has run out makes itself known; the flash is for those who wear ear defenders. */

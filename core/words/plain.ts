@@ -2,7 +2,7 @@
 const UNIT_SYMBOLS = new Set(
   (
     'mm cm km um µm nm mg kg lb lbs oz lbf min ms kw hz khz kn nm mj kj pa hpa kpa mpa gpa bar mbar psi ksi ml cfh cfm ' +
-    'ipm rpm tpi kwh wh mol wt vol in°c mb gb kb px dpi db ft'
+    'ipm rpm tpi kwh wh mol mb gb kb px dpi db ft'
   ).split(' '),
 )
 const TOKEN = /[\p{L}\p{N}][\p{L}\p{N}.×°_-]*/gu

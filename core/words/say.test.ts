@@ -41,6 +41,11 @@ describe('sayer', () => {
     expect(say(null)).toBe(null)
     expect(say(1.5)).toBe('1,5')
   })
+  it('takes a name that the language of the program or its marks also use', () => {
+    for (const name of ['constructor', 'toString of 3', '\ue105 of 3', 'a $& b'])
+      expect(say(name).length).toBe(name.length)
+    expect(say.parts(['\ue003 stays', { figure: 1 }])).toEqual(['\ue003', ' stays', { figure: 1 }])
+  })
   it('says a sentence in parts, each part keeping its place', () => {
     const figure = { figure: 120 }
     expect(say.parts(['Warm it to ', figure, ': ', 'x', ' with the propylene torch. Dry.'])).toEqual([

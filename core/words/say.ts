@@ -44,7 +44,7 @@ const SPLITS = [
   /(;\s+)/,
   /(:\s+)/,
   /(\s·\s)/,
-  /(\sand\s|\sor\s)/,
+  AND,
   /(,\s+)/,
   /(\s[()]|[()]\s?)/,
   /([\uE000-\uE0FF])/,
@@ -83,7 +83,9 @@ export const ENGLISH: Sayer = Object.assign(
  *
  * Figures come out with the language's decimal sign.
  */
-export function sayer(language: string, catalogue: Catalogue): Sayer {
+export function sayer(language: string, words: Catalogue): Sayer {
+  // Without a prototype: somebody may call a part "constructor".
+  const catalogue: Catalogue = Object.assign(Object.create(null), words)
   const templates = templatesOf(catalogue)
   const kept = new Map<string, Said>()
   const dates = datesIn(language)
@@ -264,7 +266,7 @@ export function sayer(language: string, catalogue: Catalogue): Sayer {
     const found = resolve(shape)
     const said = found.left === 0 ? found : [found, resolve(text)].toSorted((a, b) => a.left - b.left)[0]!
     return {
-      text: said.text.replace(MARKED, mark => withCommas(figures[mark.charCodeAt(0) - FIRST_FIGURE]!)),
+      text: said.text.replace(MARKED, mark => withCommas(figures[mark.charCodeAt(0) - FIRST_FIGURE] ?? mark)),
       left: said.left,
     }
   }
@@ -276,7 +278,7 @@ export function sayer(language: string, catalogue: Catalogue): Sayer {
     const found = resolveFigures(plain)
     // What is mostly somebody's own words is left as it was written.
     const text = found.left > MOSTLY_OWN * lettersLeft(plain) ? given : found.text
-    return held.reduce((said, unit) => said.replace(` ${unit}`, `\u00a0${unit}`), text)
+    return held.reduce((said, unit) => said.replace(` ${unit}`, () => `\u00a0${unit}`), text)
   }
   const value = (given: unknown): unknown =>
     typeof given === 'string' ? say(given) : typeof given === 'number' ? withCommas(String(given)) : given
@@ -300,7 +302,7 @@ export function sayer(language: string, catalogue: Catalogue): Sayer {
         return say(marked)
           .split(PART)
           .filter(Boolean)
-          .map(piece => (PART.test(piece) ? rest[piece.charCodeAt(0) - FIRST_PART]! : piece))
+          .map(piece => (PART.test(piece) ? (rest[piece.charCodeAt(0) - FIRST_PART] ?? piece) : piece))
       },
       left: (text: string) => resolveFigures(text.replaceAll('\u00a0', ' ')).left,
     },
