@@ -6,6 +6,7 @@ import { lowerBound } from '#core/day/bound'
 import { schedule } from '#core/day/search'
 import type { Job, Kit } from '#core/job/job.schema'
 import { dayFromJobs, lateJobs, type DayAround, type DayTask, type LateJob } from '#core/plan/day'
+import { keptWork, takenBack } from './kept-work'
 
 export interface PlannedDay {
   given: DayGiven
@@ -25,6 +26,7 @@ let wanted = 0
 let enough = false
 
 const bench = {
+  ...keptWork,
   /** Ends the search with the best plan so far. */
   stop: (): void => {
     enough = true
@@ -43,6 +45,8 @@ const bench = {
   ): Promise<DayTold> => {
     const ticket = ++wanted
     enough = quick
+    await takenBack
+    if (ticket !== wanted) return { ok: 'stopped' }
     try {
       const { given, tasks } = dayFromJobs(jobs, kit, shifts, around)
       const day = dayOf(given)

@@ -4,10 +4,15 @@ import type { Asked } from '#core/ask/registry'
 import type { Job, Kit } from '#core/job/job.schema'
 import { planJob, type JobPlan } from '#core/plan/plan-job'
 import { questions } from '#core/questions'
+import { keptWork, takenBack } from './kept-work'
 
 /** The core, off the page's thread: whole plans and single questions. */
 const bench = {
-  plan: (job: Job, kit: Kit): JobPlan => planJob(job, kit),
+  ...keptWork,
+  plan: async (job: Job, kit: Kit): Promise<JobPlan> => {
+    await takenBack
+    return planJob(job, kit)
+  },
   list: (): { name: string; purpose: string }[] =>
     questions.names.map(name => ({ name, purpose: questions.get(name)!.purpose })),
   fields: (name: string): QuestionField[] => {

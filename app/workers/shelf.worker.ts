@@ -4,6 +4,7 @@ import { stockOf, takesOf, type Stock } from '#core/plan/consumables'
 import { planJob } from '#core/plan/plan-job'
 import { shelfDrawing, shelfLine, type ShelfLine } from '#core/plan/shelf-line'
 import type { SmallView } from '#core/solid/small-view'
+import { keptWork, takenBack } from './kept-work'
 
 export interface ShelfSaid {
   /** Null where the job could not be worked out. */
@@ -20,17 +21,20 @@ const attempt = <T>(work: () => T): T | null => {
 }
 
 const bench = {
+  ...keptWork,
   /** What the shelf says of one job, and its part from above. */
-  said: (job: Job, kit: Kit): ShelfSaid => ({
-    line: attempt(() => shelfLine(job, kit)),
-    drawing: attempt(() => shelfDrawing(job)),
-  }),
+  said: async (job: Job, kit: Kit): Promise<ShelfSaid> => {
+    await takenBack
+    return { line: attempt(() => shelfLine(job, kit)), drawing: attempt(() => shelfDrawing(job)) }
+  },
   /** What is left of rods and gas against what the open jobs take. */
-  stock: (jobs: Job[], kit: Kit): Stock[] =>
-    stockOf(
+  stock: async (jobs: Job[], kit: Kit): Promise<Stock[]> => {
+    await takenBack
+    return stockOf(
       kit,
       jobs.flatMap(job => attempt(() => takesOf(job, planJob(job, kit), kit)) ?? []),
-    ),
+    )
+  },
   /** A picture made small enough for a list; null where the browser cannot read it. */
   small: async (bytes: ArrayBuffer, type: string, widePx: number): Promise<Blob | null> => {
     try {

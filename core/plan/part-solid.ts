@@ -1,4 +1,4 @@
-import { NoAnswer, type Step } from '../ask/question'
+import type { Step } from '../ask/question'
 import type { PlaceKind } from '../heat/bench/places.table'
 import type { HeatSetup } from '../heat/bench/setup.schema'
 import type { Job } from '../job/job.schema'
@@ -48,7 +48,6 @@ export function partSolid(job: Pick<Job, 'takeIn' | 'shape'>): PartSolid | null 
   return block.length ? { from: 'sizes', solid: { pieces: block, mesh: null } } : null
 }
 
-let last: { key: string; found: Measured | string } | null = null
 /**
  * Volume, skin and sizes of the shape that was made for a part; null where there is none of its own, or where a file
  * was never measured.
@@ -67,18 +66,7 @@ export function measuredPart({ shape }: Pick<Job, 'shape'>): Measured | null {
         }
       : null
   if (!pieces.length) return null
-  const key = JSON.stringify(pieces)
-  if (last?.key !== key) last = { key, found: measureOrReason(shape) }
-  if (typeof last.found === 'string') throw new NoAnswer(last.found)
-  return last.found
-}
-function measureOrReason(shape: Job['shape']): Measured | string {
-  try {
-    return measured(shapeOfSolid(shape)!)
-  } catch (error) {
-    if (error instanceof NoAnswer) return error.message
-    throw error
-  }
+  return measured(shapeOfSolid(shape)!)
 }
 
 /** How volume and skin came out of the shape, for the working. */

@@ -1,3 +1,4 @@
+import { keptBy } from '../ask/kept'
 import { NoAnswer } from '../ask/question'
 import type { Job, Kit } from '../job/job.schema'
 import { STATION_IDS, STATION_NAMES, type StationId } from '../job/stations.table'
@@ -63,6 +64,13 @@ export function shelfLine(job: Job, kit: Kit): ShelfLine {
   }
 }
 
+const drawnSmall = keptBy(
+  'drawn small',
+  60,
+  ({ shape, lines }: { shape: Parameters<typeof smallView>[0]; lines: Parameters<typeof smallView>[1] }) =>
+    smallView(shape, lines, DRAWING_BOX),
+)
+
 /** The part from above with its mends on it, for a list; null where nothing says what it looks like, or a file must. */
 export function shelfDrawing(job: Pick<Job, 'takeIn' | 'shape'>): SmallView | null {
   const solid = partSolid(job)
@@ -74,7 +82,7 @@ export function shelfDrawing(job: Pick<Job, 'takeIn' | 'shape'>): SmallView | nu
       return path?.length ? [path] : []
     })
   try {
-    return smallView(shapeOfPieces(solid.solid.pieces), lines, DRAWING_BOX)
+    return drawnSmall({ shape: shapeOfPieces(solid.solid.pieces), lines })
   } catch (error) {
     if (error instanceof NoAnswer) return null
     throw error

@@ -1,3 +1,4 @@
+import { keptBy } from '../ask/kept'
 import { NoAnswer } from '../ask/question'
 import { assemble, type Assembly } from './assembly'
 import { lastAxis, nextAxis, reach, type Axis, type Triple } from './forms'
@@ -145,7 +146,11 @@ export function measureMesh(trianglesMm: ArrayLike<number>): Measured {
   }
 }
 
+const ofPieces = keptBy('solid measured', 24, (shape: Parameters<typeof assemble>[0]) =>
+  measureAssembly(assemble(shape)),
+)
+
 /** Volume, skin and middle of a shape. Cells are counted as they are: their skin is stepped, so it is not told here. */
 export function measured(shape: Exclude<Shape, { kind: 'voxels' }>): Measured {
-  return shape.kind === 'mesh' ? measureMesh(shape.trianglesMm) : measureAssembly(assemble(shape))
+  return shape.kind === 'mesh' ? measureMesh(shape.trianglesMm) : ofPieces(shape)
 }

@@ -1,3 +1,4 @@
+import { keptBy } from '../ask/kept'
 import { NoAnswer, type Step } from '../ask/question'
 import type { PlaceKind } from '../heat/bench/places.table'
 import { partKeeper, quickFactor, quickRun } from '../heat/bench/quick'
@@ -295,10 +296,6 @@ const workingOf = (
   },
 ]
 
-/** Runs are kept by what was asked, the latest so many: the same part is planned at every key stroke. */
-const KEPT = 24
-const kept = new Map<string, OnCells | null>()
-
 /**
  * A torch swept along a run on the part's own cells: when the zone is warm, what the far end and what must stay cool
  * get, how long it stays warm. Some thousands of cells, one run with the flame on; the flame is taken off by
@@ -307,12 +304,6 @@ const kept = new Map<string, OnCells | null>()
  * Valid below melting and for a torch in the hand, 20 min at most. Accuracy: docs/method.md, *Preheat*; the torch's own
  * share absorbed, a fifth. @throws NoAnswer where the shape cannot be cut, or the heat bench would refuse the set-up
  */
-export function onCells(ask: CellsAsk): OnCells | null {
-  const key = JSON.stringify(ask)
-  const known = kept.get(key)
-  if (known !== undefined) return known
-  const found = ask.startC === airC(ask.startC) && ask.toC > ask.startC ? work(ask) : null
-  if (kept.size >= KEPT) kept.delete(kept.keys().next().value!)
-  kept.set(key, found)
-  return found
-}
+export const onCells = keptBy('warmed on cells', 24, (ask: CellsAsk): OnCells | null =>
+  ask.startC === airC(ask.startC) && ask.toC > ask.startC ? work(ask) : null,
+)

@@ -1,20 +1,20 @@
-import { proxy, wrap } from 'comlink'
+import { proxy } from 'comlink'
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
 import { rescueWords } from '#core/plan/day'
 import { weekAhead } from '#core/plan/week'
 import { useBenchHours } from '~/composables/bench-hours'
+import { dayWorker } from '~/composables/day-worker'
 import { download } from '~/composables/use-files'
 import { visible } from '#core/job/text'
 import { sayNow } from '~/composables/use-words'
 import { useOpenJobs } from '~/composables/use-open-jobs'
 import { useShop } from '~/stores/shop'
-import type { DayWorker, PlannedDay, Saving } from '~/workers/day.worker'
+import type { PlannedDay, Saving } from '~/workers/day.worker'
 
 /** The day across all open jobs, planned anew as jobs or hours change. */
 export function useDay() {
   const shop = useShop()
-  const worker = new Worker(new URL('../../workers/day.worker.ts', import.meta.url), { type: 'module', name: 'day' })
-  const day = wrap<DayWorker>(worker)
+  const { day, end } = dayWorker()
   const bench = useBenchHours()
   const { hours, shifts, notBefore, running, begun, around, at, clock, dayName, when } = bench
   const openJobs = useOpenJobs()
@@ -79,7 +79,7 @@ export function useDay() {
     },
     { immediate: true },
   )
-  onBeforeUnmount(() => worker.terminate())
+  onBeforeUnmount(() => end())
 
   async function saveCalendar() {
     const { createEvents } = await import('ics')

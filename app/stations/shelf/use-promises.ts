@@ -1,12 +1,12 @@
-import { proxy, wrap } from 'comlink'
+import { proxy } from 'comlink'
 import { watchDebounced } from '@vueuse/core'
 import { computed, onBeforeUnmount, shallowRef, toRaw } from 'vue'
 import { jobEnds } from '#core/day/rescue'
 import { useBenchHours } from '~/composables/bench-hours'
+import { dayWorker } from '~/composables/day-worker'
 import { filesWorker } from '~/composables/files-worker'
 import { db } from '~/db/database'
 import { useShop } from '~/stores/shop'
-import type { DayWorker } from '~/workers/day.worker'
 
 /** How a promise stands against the bench's day: when the job would be done, and by how much that is late. */
 export interface PromiseStands {
@@ -21,8 +21,7 @@ const SETTLE_MS = 300
 /** Whether what is promised holds, by a first plan of the day's work across all open jobs. */
 export function usePromises() {
   const shop = useShop()
-  const worker = new Worker(new URL('../../workers/day.worker.ts', import.meta.url), { type: 'module', name: 'day' })
-  const day = wrap<DayWorker>(worker)
+  const { day, end } = dayWorker()
   const { shifts, around, running, begun, when } = useBenchHours()
   const stands = shallowRef<ReadonlyMap<string, PromiseStands>>(new Map())
   /** The open cards, where there are few enough and something is promised; by what changes with them. */
@@ -65,6 +64,6 @@ export function usePromises() {
     () => void look(),
     { immediate: true, debounce: SETTLE_MS },
   )
-  onBeforeUnmount(() => worker.terminate())
+  onBeforeUnmount(() => end())
   return { stands, when }
 }
