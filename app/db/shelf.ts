@@ -1,5 +1,5 @@
 import { fieldOf, stamped } from '#core/job/field'
-import { mergeJobs, type FieldMerge } from '#core/job/merge'
+import type { FieldMerge } from '#core/job/merge'
 import { threeWay } from '#core/job/three-way'
 import { cardOf } from '#core/job/card'
 import type { Job, Kit } from '#core/job/job.schema'
@@ -84,11 +84,13 @@ export interface Imported {
 }
 
 /** Takes in a sound file in one transaction: all of it or nothing. A kit comes only into a bench that has none. */
-export function takeInFile(
+export async function takeInFile(
   jobs: readonly Job[],
   kit: Kit | null,
   files: readonly BundledFile[] = [],
 ): Promise<Imported> {
+  // It goes by every field that a job may have, which the shelf itself never asks; and a transaction waits for no script.
+  const { mergeJobs } = await import('#core/job/merge')
   return db.transaction('rw', [db.jobs, db.cards, db.kit, db.held], async () => {
     const here = (await db.jobs.bulkGet(jobs.map(job => job.id))).filter(job => job !== undefined)
     const { add, replace, keep } = mergeJobs(here, jobs)
