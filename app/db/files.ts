@@ -43,9 +43,12 @@ const sameBytes = (a: ArrayBuffer, b: Uint8Array) => {
  * Puts files in that are not here; one that is here is never written over. To be called within a transaction. @returns
  * names of those that differ from what is here
  */
-export async function putFiles(files: readonly BundledFile[]): Promise<string[]> {
-  const here = await db.held.bulkGet(files.map((file): [string, string] => [file.jobId, file.id]))
-  await db.held.bulkPut(files.filter((_, n) => !here[n]).map(storedFile))
+export async function putFiles(
+  files: readonly BundledFile[],
+  into: Pick<BenchDatabase, 'held'> = db,
+): Promise<string[]> {
+  const here = await into.held.bulkGet(files.map((file): [string, string] => [file.jobId, file.id]))
+  await into.held.bulkPut(files.filter((_, n) => !here[n]).map(storedFile))
   return files.filter((file, n) => here[n] && !sameBytes(here[n].bytes, file.bytes)).map(file => file.name || file.id)
 }
 

@@ -6,15 +6,15 @@ import type { Job, Kit } from '#core/job/job.schema'
 import { EMPTY_KIT } from '#core/job/empty-kit'
 import { applyPatch, valueAt, type Patch } from '#core/job/patch'
 import type { BundledFile } from '#core/job/bundle'
-import { db } from './database'
+import { db, type BenchDatabase } from './database'
 import { putFiles } from './files'
 
 const THE_KIT = 'kit'
 
 /** Writes jobs with their cards; to be called within a transaction over both. */
-export async function putJobs(jobs: readonly Job[]): Promise<void> {
-  await db.jobs.bulkPut([...jobs])
-  await db.cards.bulkPut(jobs.map(cardOf))
+export async function putJobs(jobs: readonly Job[], into: Pick<BenchDatabase, 'jobs' | 'cards'> = db): Promise<void> {
+  await into.jobs.bulkPut([...jobs])
+  await into.cards.bulkPut(jobs.map(cardOf))
 }
 
 export const addJob = (job: Job) => db.transaction('rw', db.jobs, db.cards, () => putJobs([job]))
@@ -72,7 +72,7 @@ export function writePatches(
 
 export const readKit = async (): Promise<Kit> => (await db.kit.get(THE_KIT))?.kit ?? EMPTY_KIT
 
-export const writeKit = (kit: Kit) => db.kit.put({ id: THE_KIT, kit })
+export const writeKit = (kit: Kit, into: Pick<BenchDatabase, 'kit'> = db) => into.kit.put({ id: THE_KIT, kit })
 
 export interface Imported {
   added: number
@@ -88,16 +88,17 @@ export async function takeInFile(
   jobs: readonly Job[],
   kit: Kit | null,
   files: readonly BundledFile[] = [],
+  into: BenchDatabase = db,
 ): Promise<Imported> {
-  // It goes by every field that a job may have, which the shelf itself never asks; and a transaction waits for no script.
+  // It goes by every field that a job may have, which the shelf itself never asks. No transaction waits for a script.
   const { mergeJobs } = await import('#core/job/merge')
-  return db.transaction('rw', [db.jobs, db.cards, db.kit, db.held], async () => {
-    const here = (await db.jobs.bulkGet(jobs.map(job => job.id))).filter(job => job !== undefined)
+  return into.transaction('rw', [into.jobs, into.cards, into.kit, into.held], async () => {
+    const here = (await into.jobs.bulkGet(jobs.map(job => job.id))).filter(job => job !== undefined)
     const { add, replace, keep } = mergeJobs(here, jobs)
-    await putJobs([...add, ...replace.map(entry => entry.job)])
-    const clashes = await putFiles(files)
-    const takesKit = kit !== null && (await db.kit.get(THE_KIT)) === undefined
-    if (takesKit) await writeKit(kit)
+    await putJobs([...add, ...replace.map(entry => entry.job)], into)
+    const clashes = await putFiles(files, into)
+    const takesKit = kit !== null && (await into.kit.get(THE_KIT)) === undefined
+    if (takesKit) await writeKit(kit, into)
     return {
       added: add.length,
       replaced: replace.length,

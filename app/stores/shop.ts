@@ -5,25 +5,20 @@ import type { Card } from '#core/job/card'
 import type { Kit } from '#core/job/job.schema'
 import { EMPTY_KIT } from '#core/job/empty-kit'
 import type { BundledFile } from '#core/job/bundle'
-import type { JobCorrected } from '#core/job/files'
 import type { Damaged } from '#core/job/out'
 import { filesWorker } from '~/composables/files-worker'
 import { refusalWords, TRY_AGAIN_MS } from '~/composables/refusal'
 import { db } from '~/db/database'
-import type { ReadAny } from '~/db/file-checks'
 import { putBack, removeJob, type TakenOff } from '~/db/files'
 import { journalKit, kitLeftBehind, replayJournals } from '~/db/journal'
 import { upgradeStored } from '~/db/upgrade'
 import { goToShop, WHICH_SHOP } from '~/db/which-shop'
-import { addJob, readKit, takeInFile, writeKit, type Imported } from '~/db/shelf'
+import { addJob, readKit, writeKit } from '~/db/shelf'
+import type { Taken } from '~/workers/files-bench'
 
 const OFFERED = 'demo-offered'
 /** Enough for the first screen. */
 const FIRST_CARDS = 40
-
-type Taken =
-  | { ok: true; report: Imported & { corrected: readonly JobCorrected[] } }
-  | { ok: false; issues: { path: string; message: string }[] }
 
 const unpacked = ({ base64, ...file }: Omit<BundledFile, 'bytes'> & { base64: string }): BundledFile => ({
   ...file,
@@ -87,7 +82,7 @@ export const useShop = defineStore('shop', () => {
         madeUpTrouble.value = 'the server does not answer; the made-up shop comes from there'
         return
       }
-      await takeIn(await filesWorker().readText(JSON.stringify(demo.shop), demo.files.map(unpacked)))
+      await filesWorker().takeInText(JSON.stringify(demo.shop), demo.files.map(unpacked), db.name)
     }
     await db.facts.put({ key: OFFERED, value: true })
     if (WHICH_SHOP === 'own' && demo?.autoload) goToShop('made-up')
@@ -100,14 +95,8 @@ export const useShop = defineStore('shop', () => {
     goToShop('own')
   }
 
-  /** Takes in a file that was read; nothing changes unless all of it is sound. */
-  async function takeIn(read: ReadAny): Promise<Taken> {
-    if (!read.ok) return { ok: false, issues: [...read.issues] }
-    return { ok: true, report: { ...(await takeInFile(read.jobs, read.kit, read.files)), corrected: read.corrected } }
-  }
-
-  /** Reads a file of either kind: a zip with pictures, or plain text. */
-  const importBytes = async (bytes: Uint8Array): Promise<Taken> => takeIn(await filesWorker().read(bytes))
+  /** Takes in a file of either kind: a zip with pictures, or plain text. */
+  const importBytes = (bytes: Uint8Array): Promise<Taken> => filesWorker().takeIn(bytes, db.name)
 
   async function startJob(title: string, customer: string): Promise<string> {
     const { newJob } = await import('#core/job/new-job')

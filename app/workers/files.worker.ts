@@ -2,10 +2,9 @@ import { expose, transfer } from 'comlink'
 import type { BundledFile } from '#core/job/bundle'
 import type { Kit } from '#core/job/job.schema'
 import { shopOut, type Damaged } from '#core/job/out'
-import { BenchDatabase } from '~/db/database'
 import type { PictureSize } from '~/db/file-checks'
 import { bundledFiles, soundFiles } from '~/db/files'
-import { filesBench } from './files-bench'
+import { filesBench, within } from './files-bench'
 
 export interface ShopOut {
   blob: Blob
@@ -35,9 +34,8 @@ const bench = filesBench(sizeOf)
  * The whole shop of a database as a file. It is read, checked and packed here: ten thousand jobs are not carried across
  * to the page and back.
  */
-async function shopFile(database: string, kit: Kit, exportedAt: string): Promise<ShopOut> {
-  const store = new BenchDatabase(database)
-  try {
+const shopFile = (database: string, kit: Kit, exportedAt: string): Promise<ShopOut> =>
+  within(database, async store => {
     const { text, jobs, damaged } = shopOut(await store.jobs.toArray(), kit, exportedAt)
     const { files, left } = soundFiles(await bundledFiles(jobs, store))
     const zipped = files.length > 0
@@ -48,10 +46,7 @@ async function shopFile(database: string, kit: Kit, exportedAt: string): Promise
       damaged,
       left,
     }
-  } finally {
-    store.close()
-  }
-}
+  })
 
 const wholeBench = {
   ...bench,

@@ -10,12 +10,19 @@ export const WORDS = z.registry<{ words: true }>()
 const KEPT = new Set(['\t', '\n', '\u200c', '\u200d'])
 const SEEN_INSTEAD = '\ufffd'
 
+/** Letters of which each is seen; most of what is stored is of these alone. */
+const ALL_SEEN = /^[ -~¡-¬®-ÿ]*$/
+
 /**
  * Text in which nothing hides: control characters, direction overrides and letters of no width are shown as a mark;
  * line ends are one character.
  */
 export const visible = (text: string): string =>
-  text.replace(/\r\n?/g, '\n').replace(/[\p{Cc}\p{Cf}\p{Cs}]/gu, letter => (KEPT.has(letter) ? letter : SEEN_INSTEAD))
+  ALL_SEEN.test(text)
+    ? text
+    : text
+        .replace(/\r\n?/g, '\n')
+        .replace(/[\p{Cc}\p{Cf}\p{Cs}]/gu, letter => (KEPT.has(letter) ? letter : SEEN_INSTEAD))
 
 /** Whether anything of a text is seen. */
 const hasShape = (text: string) => /[^\s\u200c\u200d\ufffd]/u.test(text)

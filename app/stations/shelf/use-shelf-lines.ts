@@ -17,6 +17,9 @@ export interface Beside {
 /** Twice the width of its place in the list, for sharp screens. */
 const PICTURE_PX = 192
 
+/** What is looked for is typed letter by letter: its lines are worked out once the hand has stopped this long. */
+const SETTLE_MS = 250
+
 /** So many are remembered; a shelf shows some dozens at a time. */
 const MOST_KEPT = 400
 
@@ -41,6 +44,13 @@ export function useShelfLines(cards: Ref<readonly Card[]>) {
   const all = () => new Map([...kept].map(([id, { beside }]) => [id, beside]))
   const beside = shallowRef<ReadonlyMap<string, Beside>>(all())
   let [open, busy] = [true, false]
+  let quietFrom = 0
+  const settled = async () => {
+    for (let left = quietFrom - Date.now(); left > 0; left = quietFrom - Date.now())
+      await new Promise(resolve => {
+        setTimeout(resolve, left)
+      })
+  }
 
   async function pictureOf(jobId: string, fileId: string | undefined): Promise<string | null> {
     const file = fileId === undefined ? undefined : await db.held.get([jobId, fileId])
@@ -68,6 +78,7 @@ export function useShelfLines(cards: Ref<readonly Card[]>) {
     if (busy) return
     busy = true
     for (;;) {
+      await settled()
       const next = open && cards.value.find(card => kept.get(card.id)?.key !== keyOf(card))
       if (!next) break
       const key = keyOf(next)
@@ -78,7 +89,9 @@ export function useShelfLines(cards: Ref<readonly Card[]>) {
   }
   watch(
     [cards, () => shop.kit],
-    () => {
+    ([, kit], before) => {
+      // The first cards are worked out at once, and a changed kit's.
+      if (before[0]?.length && kit === before[1]) quietFrom = Date.now() + SETTLE_MS
       // Only what is newly worked out changes what is shown: the order of the cards goes by it.
       void look()
     },

@@ -19,7 +19,7 @@ export const STANDS = { all: 'all', open: 'open', handed: 'handed over' } as con
 /** Rows drawn at first, and as many more at each press. */
 const ROWS = 30
 /** As many as fill a screen: those are painted first, the others in the frames after. */
-const FIRST_ROWS = 10
+const FIRST_ROWS = 8
 const down = <T>(a: T, b: T) => (a < b ? 1 : a > b ? -1 : 0)
 const ORDERED: Readonly<Record<Exclude<OrderId, 'hand' | 'updatedAt'>, (a: Card, b: Card) => number>> = {
   takenInAt: (a, b) => down(a.takenInAt, b.takenInAt),
