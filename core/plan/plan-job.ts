@@ -5,6 +5,7 @@ import { bodyOf, type Body } from './body'
 import { chooseFillerFor, chooseProcessFor, planCall, type CallData } from './call'
 import { planHandOver, type HandOverData } from './hand-over'
 import { planKnow, type KnowData } from './know'
+import { mendChanges } from './mend-changes'
 import { mendsBasis, mendsTake, mendVerdicts, planMends, stationOfMends, type MendsData } from './mends'
 import { planOpen, type OpenData } from './open'
 import type { StationPlan } from './parts'
@@ -43,6 +44,9 @@ export type JobPlan = { readonly [Id in StationId]: StationPlan<StationData[Id]>
   /** Places being mended beside the opening. */ readonly mends: MendsData
 }
 
+/** What the mends are, among what a station rests on. */
+const MENDS = 'mends'
+
 /** A station's plan with all that it rests on. */
 const grounded = <Data>(plan: StationPlan<Data>): StationPlan<Data> => ({
   ...plan,
@@ -53,7 +57,11 @@ const standing = (job: Job, plan: StationPlan): Standing => {
   const settled = job.settled[plan.id]
   return {
     settled: settled !== undefined,
-    changed: settled ? changesSince(settled.basis, plan.basis) : [],
+    changed: settled
+      ? changesSince(settled.basis, plan.basis).flatMap(change =>
+          change.what === MENDS ? mendChanges(change, job.mends) : [change],
+        )
+      : [],
     held: plan.cautions.filter(
       caution => caution.level === 'stop' && !job.acknowledged.some(entry => entry.code === caution.code),
     ),
@@ -102,7 +110,7 @@ export function planJob(job: Job, kit: Kit): JobPlan {
         ? stationOfMends(plan, mends, station)
         : plan
     return job.mends.length
-      ? { ...said, basis: { ...said.basis, mends: mendsBasis(job), 'what they take': mendsTake(mends) } }
+      ? { ...said, basis: { ...said.basis, [MENDS]: mendsBasis(job), 'what they take': mendsTake(mends) } }
       : said
   }
   const warned = <Data>(plan: StationPlan<Data>): StationPlan<Data> =>
