@@ -10,6 +10,8 @@ import { useJob } from '~/stores/job'
 import type { DrawnMark } from './marks'
 import PartSheet from './PartSheet.vue'
 import { usePartShape } from './use-part-shape'
+import { useWarmColours } from './use-warm-colours'
+import WarmColours from './WarmColours.vue'
 
 /** The part as this station sees it: one drawing at every station, numbered where it has something to say. */
 const props = defineProps<{ station: StationId }>()
@@ -28,6 +30,8 @@ const notes = computed(() => (store.plan && store.job ? notesOnPart(props.statio
 const steps = computed(() =>
   props.station === 'weld' && store.plan && store.job ? stepsOnPart(store.job, store.plan) : [],
 )
+const zones = computed(() => (props.station === 'warm' ? (store.plan?.warm.data.zones ?? []) : []))
+const warm = useWarmColours(zones)
 const at = ref(0)
 const step = computed(() => (at.value > 0 ? steps.value[at.value - 1] : undefined))
 const laid = computed(() => new Set(steps.value.slice(0, at.value).map(each => each.mark)))
@@ -118,9 +122,11 @@ onBeforeUnmount(halt)
       :looking="looking"
       :marks="marks"
       :lit="lit"
+      :warm="warm.drawn.value"
       :name="store.job!.title"
       @light="lit = $event"
     />
+    <WarmColours v-if="zones.length && looked !== 'turned'" :warm="warm" :zones="zones" />
     <p v-if="reason" class="small" role="status">As last drawn: {{ reason }}.</p>
     <p v-if="opened.length" class="small quiet">
       On the crack as it was walked along: dashed rounds are stop-holes, dots of new metal are tacks.

@@ -2,18 +2,23 @@
 import { computed, ref, toRef, useId } from 'vue'
 import type { Triple } from '#core/solid/forms'
 import { VIEWS } from '#core/solid/views'
+import { seenWarm } from '#core/warm/heat-map'
 import DimensionLine from '~/bench/DimensionLine.vue'
 import HatchPattern from '~/bench/HatchPattern.vue'
 import { pointIn } from '~/composables/use-drawing'
 import { useSettings } from '~/stores/settings'
+import { heatCss } from './heat-colours'
 import type { DrawnMark } from './marks'
 import { usePartSheet, type Looking, type SolidShape } from './use-part-sheet'
+import type { WarmDrawn } from './use-warm-colours'
 
 const props = defineProps<{
   shape: SolidShape
   looking: Looking
   marks: readonly DrawnMark[]
   lit?: string | null
+  /** The part's warmth, laid over its metal in colours. */
+  warm?: WarmDrawn | null
   /** Whether a tap puts something down. */
   aim?: boolean
   name: string
@@ -24,9 +29,10 @@ const emit = defineEmits<{
   move: [id: string, du: number, dv: number]
 }>()
 const sheet = usePartSheet(toRef(props, 'shape'), toRef(props, 'looking'))
-const { WIDTH, MARGIN, height, layers, section, scaleText, wide, high, back, placed, scale } = sheet
+const { WIDTH, MARGIN, height, layers, section, scaleText, wide, high, at, back, placed, scale, cutMm } = sheet
 const settings = useSettings()
 const hatch = `hatch-${useId().replace(/\W/g, '')}`
+const metal = `metal-${useId().replace(/\W/g, '')}`
 const svg = ref<SVGSVGElement | null>(null)
 
 const drawn = computed(() =>
@@ -44,6 +50,22 @@ const drawn = computed(() =>
     }
   }),
 )
+/** Colours a temperature apart are told by eye; more of them would only be more paths. */
+const BANDS = 24
+/** Cells of one colour as one path each. */
+const bands = computed(() => {
+  const { warm } = props
+  if (!warm) return []
+  const paths = new Map<number, string>()
+  for (const { low, high: far, c } of seenWarm(warm.map, warm.moment, props.looking.view, cutMm.value)) {
+    const share = (c - warm.lowC) / Math.max(1, warm.highC - warm.lowC)
+    const band = Math.round(Math.min(1, Math.max(0, share)) * BANDS)
+    const [[x1, y1], [x2, y2]] = [at(low), at(far)]
+    const square = `M${x1.toFixed(1)} ${y1.toFixed(1)}H${x2.toFixed(1)}V${y2.toFixed(1)}H${x1.toFixed(1)}Z`
+    paths.set(band, (paths.get(band) ?? '') + square)
+  }
+  return [...paths].map(([band, d]) => ({ band, d, fill: heatCss(band / BANDS) }))
+})
 const frame = computed(() => {
   const [left, right] = [(WIDTH - wide.value * scale.value) / 2, (WIDTH + wide.value * scale.value) / 2]
   return { left, right, top: MARGIN, bottom: MARGIN + high.value * scale.value }
@@ -91,8 +113,26 @@ function nudge(event: KeyboardEvent, mark: DrawnMark) {
     data-testid="part-sheet"
     @pointerup="release"
   >
-    <defs><HatchPattern :id="hatch" /></defs>
+    <defs>
+      <HatchPattern :id="hatch" />
+      <clipPath v-if="bands.length" :id="metal">
+        <path v-for="(layer, n) in layers" :key="n" :d="layer.d" clip-rule="evenodd" />
+        <path v-if="section" :d="section" clip-rule="evenodd" />
+      </clipPath>
+    </defs>
     <path v-for="(layer, n) in layers" :key="n" class="layer" :class="{ faint: !layer.edge }" :d="layer.d" />
+    <template v-if="bands.length">
+      <g :clip-path="`url(#${metal})`" data-testid="warm-on-part">
+        <path v-for="band in bands" :key="band.band" class="band" :d="band.d" :fill="band.fill" :stroke="band.fill" />
+      </g>
+      <path
+        v-for="(layer, n) in layers"
+        :key="`e${n}`"
+        class="layer over"
+        :class="{ faint: !layer.edge }"
+        :d="layer.d"
+      />
+    </template>
     <path v-if="section" class="section" :d="section" :fill="`url(#${hatch})`" data-testid="section-cut" />
     <DimensionLine
       :x1="frame.left"
@@ -166,6 +206,12 @@ function nudge(event: KeyboardEvent, mark: DrawnMark) {
 .faint {
   stroke: var(--hatch);
   stroke-width: 0.4;
+}
+.over {
+  fill: none;
+}
+.band {
+  stroke-width: 0.6;
 }
 .section {
   fill-rule: evenodd;

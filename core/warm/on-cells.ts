@@ -14,6 +14,7 @@ import type { Shape } from '../solid/shape.schema'
 import { FACE_AXIS, INWARD, type Face } from '../solid/stored/faces.table'
 import { pathLongMm, placeAlongMm } from '../solid/stored/to-shape'
 import { airC } from './air'
+import { after, heatMap, type HeatMap } from './heat-map'
 import { spotMm, type Torch } from './torch-reach'
 
 export interface CellsAsk {
@@ -48,6 +49,8 @@ export interface OnCells {
   /** Those that lie on the metal. */
   guards: { kind: PlaceKind; name: string; limitC: number; hottestC: number }[]
   cells: number
+  /** The whole part at some moments, for a drawing in colours. */
+  map: HeatMap
   working: Step[]
 }
 
@@ -184,13 +187,6 @@ function heatingOn(ask: CellsAsk, cellMm: number, grid: Grid, places: readonly T
   return parsed.data
 }
 
-/**
- * How a place stands at a reading when the flame was taken off at another: what it would have come to, less what the
- * same flame does from then on. Exact where losses are in proportion to the temperature.
- */
-const after = (series: readonly number[], offAt: number, at: number, startC: number): number =>
-  at <= offAt ? series[at]! : startC + series[at]! - series[at - offAt]!
-
 /** @param n a whole number of readings */
 const seconds = (n: number) => n * READ_EVERY_S
 
@@ -210,18 +206,23 @@ function work(ask: CellsAsk): OnCells | null {
   const [stays, soak, longest] = [STAYS_S, SOAK_S, LONGEST_S].map(s => s / READ_EVERY_S) as [number, number, number]
   type Series = readonly (readonly number[])[]
   const coldest = (series: Series, at: number, offAt = at) =>
-    Math.min(...zone.map((_, n) => after(series[n]!, offAt, at, startC)))
+    Math.min(...zone.map((_, n) => after(reading => series[n]![reading]!, offAt, at, startC)))
   /** Whether the flame may be taken off at a reading, as far as the run has come. */
   const done = (series: Series, offAt: number) =>
     coldest(series, offAt) >= toC &&
     (ask.flameStays || coldest(series, offAt) >= toC + OVER_K || coldest(series, offAt + stays, offAt) >= keepC)
   let off: number | null = null
-  const run = quickRun(input, part, series => {
-    const last = series[0]!.length - 1
-    for (let at = Math.max(1, last - stays - 1); off === null && at <= Math.min(longest, last - stays); at++)
-      if (done(series, at)) off = at
-    return off !== null && last >= off + soak
-  })
+  const run = quickRun(
+    input,
+    part,
+    series => {
+      const last = series[0]!.length - 1
+      for (let at = Math.max(1, last - stays - 1); off === null && at <= Math.min(longest, last - stays); at++)
+        if (done(series, at)) off = at
+      return off !== null && last >= off + soak
+    },
+    true,
+  )
   const offAt: number = off ?? longest
   const farSeries = run.probes[zone.length]!
   const [zoneC, farC] = [coldest(run.probes, offAt), farSeries[offAt]!]
@@ -242,14 +243,20 @@ function work(ask: CellsAsk): OnCells | null {
   }
   return {
     ...found,
+    map: heatMap(run, offAt, startC, READ_EVERY_S),
     curve: all.map(at => ({
       s: seconds(at),
       zoneC: coldest(run.probes, at, offAt),
-      farC: after(farSeries, offAt, at, startC),
+      farC: after(reading => farSeries[reading]!, offAt, at, startC),
     })),
     guards: guards.map(({ kind, name, limitC }, n) => {
       const series = run.probes[zone.length + 1 + n]!
-      return { kind, name, limitC, hottestC: Math.max(...all.map(at => after(series, offAt, at, startC))) }
+      return {
+        kind,
+        name,
+        limitC,
+        hottestC: Math.max(...all.map(at => after(reading => series[reading]!, offAt, at, startC))),
+      }
     }),
     working: workingOf(found, (torch.powerW * torch.efficiencyPct) / 100),
   }

@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue'
 import type { Face } from '#core/heat/field/setup'
 import { useChartLook } from '~/composables/use-chart-look'
 import { useSettings } from '~/stores/settings'
-import { heatCss } from './heat-colours'
+import { heatCss } from '~/drawing/heat-colours'
 import { useSolid, type Looked } from './use-solid'
 
 const props = defineProps<{ look: Looked; name: string }>()

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { heatColour, paint } from './heat-colours'
+import { heatColour, paint } from '~/drawing/heat-colours'
 import { surfaceOf } from './surface'
 import { readSeries } from '#core/heat/series'
 

@@ -1,3 +1,4 @@
+import type { Grid } from '../field/grid'
 import { march } from '../field/march'
 import { pathLengthMm, placeAlong } from '../field/path'
 import { cutPart, setUp, type CutPart } from '../simulate'
@@ -11,6 +12,9 @@ export interface QuickRun {
   times: readonly number[]
   probes: readonly (readonly number[])[]
   peakC: number
+  /** Its cells; and the whole field at each reading, tenths of a degree by slot, where that was asked for. */
+  grid: Grid
+  frames: readonly Int16Array[]
 }
 
 /** How many cells are put together to one, along each side, for a quick look at a part. */
@@ -43,24 +47,37 @@ function evened(source: Simulate['sources'][number], durationS: number): Simulat
  * A run on coarse cells, a walked torch taken as its ring; good for comparing set-ups with one another (docs/method.md
  * says how good).
  * @param until ends the run early when it says so of the probes' readings so far
+ * @param keepField whether the whole field is kept at each reading
  */
 export function quickRun(
   input: Simulate,
   part: CutPart,
   until?: (probes: readonly (readonly number[])[]) => boolean,
+  keepField = false,
 ): QuickRun {
-  const setup = setUp({ ...input, sources: input.sources.flatMap(source => evened(source, input.durationS)) }, part, {
+  const set = setUp({ ...input, sources: input.sources.flatMap(source => evened(source, input.durationS)) }, part, {
     factor: quickFactor(part),
   })
+  const setup = keepField ? { ...set, framesS: set.timesS } : set
+  const { grid } = setup
   const running = march(setup)
   for (;;) {
     const next = running.next()
-    if (next.done) return { times: setup.timesS, probes: next.value.probesC, peakC: next.value.peakC }
+    if (next.done)
+      return {
+        times: setup.timesS,
+        probes: next.value.probesC,
+        peakC: next.value.peakC,
+        grid,
+        frames: next.value.frames,
+      }
     if (until?.(next.value.probesC))
       return {
         times: setup.timesS.slice(0, next.value.probesC[0]!.length),
         probes: next.value.probesC,
         peakC: Number.NaN,
+        grid,
+        frames: next.value.frames,
       }
   }
 }

@@ -66,6 +66,8 @@ export interface Progress {
   atS: number
   share: number
   probesC: readonly (readonly number[])[]
+  /** The fields kept so far, as they grow. */
+  frames: readonly Int16Array[]
 }
 
 /** The cubic through both ends of a step and the rates there (Hermite), at a share x of it. */
@@ -276,7 +278,7 @@ export function* march(setup: Setup): Generator<Progress, March> {
       scaleK = Math.max(scaleK, Math.abs(hottestC - startC))
       t += dt
       result.steps += 1
-      yield { atS: t, share: t / durationS, probesC: result.probesC }
+      yield { atS: t, share: t / durationS, probesC: result.probesC, frames: result.frames }
     }
   }
   result.endC = field.rise.map(rise => rise + airC)
