@@ -113,6 +113,7 @@ onBeforeUnmount(halt)
       :shape="shape"
       :marks="marks"
       :lit="lit"
+      :warm="warm.drawn.value"
       :name="store.job!.title"
       @light="lit = $event"
     />
@@ -126,7 +127,7 @@ onBeforeUnmount(halt)
       :name="store.job!.title"
       @light="lit = $event"
     />
-    <WarmColours v-if="zones.length && looked !== 'turned'" :warm="warm" :zones="zones" />
+    <WarmColours v-if="zones.length" :warm="warm" :zones="zones" />
     <p v-if="reason" class="small" role="status">As last drawn: {{ reason }}.</p>
     <p v-if="opened.length" class="small quiet">
       On the crack as it was walked along: dashed rounds are stop-holes, dots of new metal are tacks.

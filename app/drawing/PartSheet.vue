@@ -125,13 +125,7 @@ function nudge(event: KeyboardEvent, mark: DrawnMark) {
       <g :clip-path="`url(#${metal})`" data-testid="warm-on-part">
         <path v-for="band in bands" :key="band.band" class="band" :d="band.d" :fill="band.fill" :stroke="band.fill" />
       </g>
-      <path
-        v-for="(layer, n) in layers"
-        :key="`e${n}`"
-        class="layer over"
-        :class="{ faint: !layer.edge }"
-        :d="layer.d"
-      />
+      <path v-for="(layer, n) in layers.filter(({ edge }) => edge)" :key="`e${n}`" class="layer over" :d="layer.d" />
     </template>
     <path v-if="section" class="section" :d="section" :fill="`url(#${hatch})`" data-testid="section-cut" />
     <DimensionLine
@@ -162,6 +156,7 @@ function nudge(event: KeyboardEvent, mark: DrawnMark) {
       @keydown="nudge($event, mark)"
       @focus="emit('light', mark.id)"
     >
+      <path v-if="mark.line && bands.length" class="halo" :d="mark.line" />
       <path v-if="mark.line" class="line" :d="mark.line" />
       <circle v-if="mark.across" class="across" :cx="mark.points[0]![0]" :cy="mark.points[0]![1]" :r="mark.across" />
       <circle class="spot" :cx="mark.points[0]![0]" :cy="mark.points[0]![1]" r="4" />
@@ -207,8 +202,10 @@ function nudge(event: KeyboardEvent, mark: DrawnMark) {
   stroke: var(--hatch);
   stroke-width: 0.4;
 }
+/* Dark in either light: the colours under it are the same in both. */
 .over {
   fill: none;
+  stroke: #26211f;
 }
 .band {
   stroke-width: 0.6;
@@ -229,6 +226,12 @@ function nudge(event: KeyboardEvent, mark: DrawnMark) {
   stroke-width: 2.4;
   stroke-linejoin: round;
   stroke-dasharray: 9 2 2 2;
+}
+.halo {
+  fill: none;
+  stroke: var(--sheet);
+  stroke-width: 5;
+  stroke-linejoin: round;
 }
 .laid .line {
   stroke: var(--new-metal);

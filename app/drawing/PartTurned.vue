@@ -6,8 +6,16 @@ import { useChartLook } from '~/composables/use-chart-look'
 import type { DrawnMark } from './marks'
 import { usePartTurned } from './use-part-turned'
 import type { SolidShape } from './use-part-sheet'
+import type { WarmDrawn } from './use-warm-colours'
 
-const props = defineProps<{ shape: SolidShape; marks: readonly DrawnMark[]; lit?: string | null; name: string }>()
+const props = defineProps<{
+  shape: SolidShape
+  marks: readonly DrawnMark[]
+  lit?: string | null
+  /** The part's warmth, in colours on its skin. */
+  warm?: WarmDrawn | null
+  name: string
+}>()
 const emit = defineEmits<{ pick: [at: Triple, face: Face]; light: [id: string] }>()
 const canvas = ref<HTMLCanvasElement | null>(null)
 const look = useChartLook()
@@ -22,6 +30,7 @@ const { marks, failed } = usePartTurned(
     mend: look.value.stop,
     laid: look.value.newMetal,
   })),
+  computed(() => props.warm ?? null),
   (at, face) => emit('pick', at, face),
 )
 </script>

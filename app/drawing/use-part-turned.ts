@@ -24,6 +24,8 @@ import type { Face } from '#core/solid/stored/faces.table'
 import type { DrawnMark } from './marks'
 import { drawnSkin } from './solid-triangles'
 import type { SolidShape } from './use-part-sheet'
+import type { WarmDrawn } from './use-warm-colours'
+import { warmSkin } from './warm-skin'
 
 export interface TurnedMark extends DrawnMark {
   left: number
@@ -44,6 +46,7 @@ export function usePartTurned(
   shape: Ref<SolidShape>,
   given: Ref<readonly DrawnMark[]>,
   colours: Ref<{ sheet: string; metal: string; edge: string; mend: string; laid: string }>,
+  warm: Ref<WarmDrawn | null>,
   picked: (at: Triple, face: Face) => void,
 ) {
   const marks = ref<TurnedMark[]>([])
@@ -62,6 +65,7 @@ export function usePartTurned(
     polygonOffsetUnits: 1,
   })
   const mesh = new Mesh(new BufferGeometry(), material)
+  const skin = warmSkin(material)
   const edges = new LineSegments(new BufferGeometry(), new LineBasicMaterial())
   const lines = new LineSegments(new BufferGeometry(), new LineBasicMaterial({ depthTest: false }))
   scene.add(new AmbientLight(0xffffff, 1.5), light, mesh, edges, lines)
@@ -132,7 +136,13 @@ export function usePartTurned(
     lines.geometry.setAttribute('position', new BufferAttribute(Float32Array.from(points), 3))
     wish()
   }
+  function colour() {
+    if (warm.value) skin.show(warm.value)
+    mesh.material = warm.value ? skin.material : material
+    wish()
+  }
   watch(shape, rebuild)
+  watch(warm, colour)
   watch([given, colours], redraw, { deep: true })
 
   let pressedAt: [number, number] | null = null
@@ -194,11 +204,14 @@ export function usePartTurned(
     watcher.observe(element)
     redraw()
     rebuild()
+    colour()
   })
   onBeforeUnmount(() => {
     watcher?.disconnect()
     cancelAnimationFrame(wanted)
     controls?.dispose()
+    skin.dispose()
+    material.dispose()
     for (const drawn of [mesh, edges, lines]) {
       drawn.geometry.dispose()
       drawn.material.dispose()
