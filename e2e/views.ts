@@ -28,7 +28,7 @@ const VIEWS = [
 
 /** What axe finds serious or critical on a page. */
 export async function serious(page: Page): Promise<string[]> {
-  // There are no frames from elsewhere, so no page of its own is wanted to put findings together; what passed is not listed.
+  // No frames from elsewhere, so no page of its own is wanted to put findings together; what passed is not listed.
   const { violations } = await new AxeBuilder({ page })
     .setLegacyMode()
     .options({ resultTypes: ['violations'], preload: false })
