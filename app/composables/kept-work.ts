@@ -3,11 +3,18 @@ import { useRuntimeConfig } from '#imports'
 import { keepForLater, keptBefore } from '~/db/kept'
 import type { KeptWork } from '~/workers/kept-work'
 
+/** A store that does not open in this time holds nothing up: what it keeps is worked out anew. */
+const LONGEST_WAIT_MS = 3000
+const nothing = () =>
+  new Promise<[]>(resolve => {
+    setTimeout(resolve, LONGEST_WAIT_MS, [])
+  })
+
 /** Gives a worker what earlier pages worked out, and keeps what it finds for the next. */
 export async function lendKept(worker: Remote<KeptWork>): Promise<void> {
   const build = useRuntimeConfig().app.buildId
   await worker.takeBack(
-    await keptBefore(build),
+    await Promise.race([keptBefore(build), nothing()]),
     proxy(kept => {
       void keepForLater(build, kept)
     }),
