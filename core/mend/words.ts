@@ -13,3 +13,6 @@ export const SHARED_WORDS: Readonly<Record<string, string>> = {
   'heavy-wall': 'a heavy wall',
   'two-metals': 'two metals in one joint',
 }
+
+/** Where a crack or a break begins and ends. */
+export const WHERE_IT_ENDS = { tip: 'at a tip in sound metal', hole: 'in a hole', edge: 'at an edge' } as const

@@ -10,10 +10,11 @@ import { airC } from '../warm/air'
 import { zoneCurve } from '../warm/torch-reach'
 import { askFor } from './ask-core'
 import { GUARDED } from './heat-bench'
+import { onPartWhy, warmCall, warmShort } from './warm-call'
 import { warmedAsOnPart, warmOnPart, type WarmZone } from './warm-on-part'
 import { weighedBody } from './warm-decision'
 import type { Body } from './body'
-import { capital, count, figure, list, type Sentence, type StationPlan } from './parts'
+import { capital, count, figure, type Sentence, type StationPlan } from './parts'
 import { protectOf } from './take-in'
 
 export type Torch = Kit['torches'][number]
@@ -51,73 +52,8 @@ const TOO_LONG_MIN = 30
 /** How far past the time it takes the zone's curve is drawn. */
 const ZONE_CURVE_SHARE = 2
 
-/** A zone that stays warm no longer than this wants the arc at once, s: judgement. */
-const STRIKE_AT_ONCE_S = 60
-
 /** Time for the heat to even out once the stick melts: common practice, no source. */
 const SOAK_S = 600
-
-/** The call where the part has a shape: what the flame on the mend does to its zone, or that it does not get there. */
-function onPartCall(torch: string, targetC: number, { reaches, where }: Warmth, zones: readonly WarmZone[]): Sentence {
-  if (!reaches) {
-    const worst = zones.toSorted((a, b) => a.zoneC - b.zoneC)[0]!
-    return [
-      `The ${torch} never gets ${zones.length > 1 ? worst.name : 'the zone'} to `,
-      figure(targetC, 'c'),
-      '; held on it, it comes to ',
-      figure(worst.zoneC, 'c', 'cells'),
-      '.',
-    ]
-  }
-  return [
-    where === 'whole' ? 'Warm it to ' : zones.length > 1 ? 'Warm the zones to ' : 'Warm the zone to ',
-    figure(targetC, 'c'),
-    ': ',
-    ...zones.flatMap((zone, n) => [
-      ...(n > 0 ? [', '] : []),
-      figure(zone.onS!, 's', 'cells'),
-      ...(zones.length > 1 ? [` on ${zone.name}`] : []),
-      ...(zone.lengths > 1 ? [` a length, ${count(zone.lengths, 'length')} in turn`] : []),
-    ]),
-    ` with the ${torch} swept along ${zones.length > 1 ? 'each' : 'it'}.`,
-  ]
-}
-
-/** What a flame on one mend does to the part, as its cells have it. */
-function onPartWhy({ name, onS, farC, zoneC, hottestC, staysS, where, wholeS }: WarmZone): Sentence[] {
-  const far: Sentence =
-    onS === null
-      ? [
-          `Twenty minutes of flame on ${name}: the coldest of its zone comes to `,
-          figure(zoneC, 'c', 'cells'),
-          ', the far end of the part to ',
-          figure(farC, 'c', 'cells'),
-          '.',
-        ]
-      : [
-          `With the flame on ${name} the far end of the part is then at `,
-          figure(farC, 'c', 'cells'),
-          where === 'whole'
-            ? ': all of it is warm.'
-            : wholeS === null
-              ? ': it stays cool, only the zone is warm.'
-              : ': only the zone is warm; held on, the far end follows after ',
-          ...(where === 'zone' && wholeS !== null ? [figure(wholeS, 's', 'cells'), '.'] : []),
-        ]
-  const stays: Sentence[] =
-    onS === null
-      ? []
-      : [
-          [
-            'Under the flame it is at ',
-            figure(hottestC, 'c', 'cells'),
-            '; the flame off, it is warm enough for ',
-            figure(staysS, 's', 'cells'),
-            staysS < STRIKE_AT_ONCE_S ? ': strike the arc at once.' : '.',
-          ],
-        ]
-  return [far, ...stays]
-}
 
 /** Whether a mend is marked on the part's shape. */
 const takesPlace = ({ shape }: Job, mend: string) =>
@@ -181,47 +117,13 @@ export function planWarm(
       : warmth.reaches || !heating
         ? targetC
         : Math.max(startC, Math.min(targetC, heating.equilibriumC))
-  const minutes = Math.max(1, Math.round(warmth.minutes))
   const [first] = zones
   const zoneC = first
     ? first.curve.map(({ s, zoneC: c }) => ({ s, c }))
     : zone && torch
       ? zoneCurve(torch, alloy, warmth.wallMm, warmth.runMm, startC, ZONE_CURVE_SHARE * 60 * warmth.minutes)
       : null
-  const call: Sentence =
-    zones.length && torch
-      ? onPartCall(torch.name, targetC, warmth, zones)
-      : heating && torch && zone
-        ? [
-            'Warm the zone to ',
-            figure(targetC, 'c'),
-            ': ',
-            figure(60 * warmth.minutes, 's', 'zone'),
-            ` with the ${torch.name} held on it.`,
-          ]
-        : heating && torch
-          ? heating.reaches
-            ? startC >= targetC
-              ? ['It is already at ', figure(targetC, 'c'), '; no torch.']
-              : [
-                  'Warm it to ',
-                  figure(targetC, 'c'),
-                  ': ',
-                  figure(heating.timeS!, 's', 'preheat'),
-                  ` with the ${torch.name}.`,
-                ]
-            : [
-                `The ${torch.name} never gets it to `,
-                figure(targetC, 'c'),
-                '; it settles at ',
-                figure(heating.equilibriumC, 'c', 'preheat'),
-                '.',
-              ]
-          : refused
-            ? [`Not warmed: ${refused}.`]
-            : warms
-              ? [`Wants ${list(wants)}.`]
-              : ['No preheat: weld it as it lies, dry.']
+  const told = { torch, targetC, startC, warmth, zones, heating, refused, wants }
   const why: Sentence[] = warmth.why.map(code => [WARM_WHY[code]])
   const unplaced = laidHot.filter(id => !takesPlace(job, id)).length
   if (zones.length) {
@@ -294,21 +196,9 @@ export function planWarm(
   }
   return {
     id: 'warm',
-    short: !warms
-      ? 'no preheat'
-      : zones.length && !warmth.reaches
-        ? 'torch too small'
-        : (heating || zones.length) && torch
-          ? zone
-            ? `zone to ${Math.round(targetC)} °C in ${minutes} min`
-            : zones.length
-              ? `${Math.round(targetC)} °C in ${minutes} min`
-              : heating?.reaches
-                ? `${Math.round(targetC)} °C in ${Math.max(1, Math.round(heating.timeS! / 60))} min`
-                : 'torch too small'
-          : `wants ${wants[0] ?? 'a lower target'}`,
+    short: warmShort(told),
     wants,
-    call,
+    call: warmCall(told),
     why,
     change,
     cautions: [

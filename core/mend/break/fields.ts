@@ -1,6 +1,8 @@
 import { flag, needed, sides, usually, choice } from '../../field/field'
+import { WHERE_IT_ENDS } from '../words'
 
-const ENDS = { edge: 'at an edge', hole: 'in a hole', tip: 'at a tip in sound metal' } as const
+/** A break mostly goes from edge to edge. */
+const ENDS = { edge: WHERE_IT_ENDS.edge, hole: WHERE_IT_ENDS.hole, tip: WHERE_IT_ENDS.tip }
 
 export const fields = {
   lengthMm: needed('mm', 'Length of the break', { max: 20_000 }),
