@@ -7,7 +7,7 @@ import DimensionLine from '~/bench/DimensionLine.vue'
 import HatchPattern from '~/bench/HatchPattern.vue'
 import { pointIn } from '~/composables/use-drawing'
 import { useSettings } from '~/stores/settings'
-import { heatCss } from './heat-colours'
+import { heatCss, shareOfScale } from './heat-colours'
 import type { DrawnMark } from './marks'
 import { usePartSheet, type Looking, type SolidShape } from './use-part-sheet'
 import type { WarmDrawn } from './use-warm-colours'
@@ -58,8 +58,7 @@ const bands = computed(() => {
   if (!warm) return []
   const paths = new Map<number, string>()
   for (const { low, high: far, c } of seenWarm(warm.map, warm.moment, props.looking.view, cutMm.value)) {
-    const share = (c - warm.lowC) / Math.max(1, warm.highC - warm.lowC)
-    const band = Math.round(Math.min(1, Math.max(0, share)) * BANDS)
+    const band = Math.round(shareOfScale(c, warm) * BANDS)
     const [[x1, y1], [x2, y2]] = [at(low), at(far)]
     const square = `M${x1.toFixed(1)} ${y1.toFixed(1)}H${x2.toFixed(1)}V${y2.toFixed(1)}H${x1.toFixed(1)}Z`
     paths.set(band, (paths.get(band) ?? '') + square)

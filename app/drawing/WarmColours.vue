@@ -17,7 +17,7 @@ const scale = computed(() =>
 const said = computed(() => {
   if (!since.value) return ''
   const [time, cold, hot] = [
-    settings.text(since.value.s / 60, 'min'),
+    settings.text(since.value.s, 's'),
     settings.text(spread.value.coldestC, 'c'),
     settings.text(spread.value.hottestC, 'c'),
   ]

@@ -9,6 +9,10 @@ const STOPS = [
 /** How much darker faces to each side are drawn: left, right, front, back, bottom, top. */
 const SHADE = [0.84, 0.88, 0.92, 0.86, 0.78, 1] as const
 
+/** Where a temperature stands on a scale, 0 … 1. */
+export const shareOfScale = (c: number, { lowC, highC }: { lowC: number; highC: number }) =>
+  Math.min(1, Math.max(0, (c - lowC) / Math.max(1, highC - lowC)))
+
 /** Colour at a share 0 … 1 of the scale, as red, green and blue 0 … 1. */
 export function heatColour(share: number): [number, number, number] {
   const at = Math.min(1, Math.max(0, share))
@@ -37,8 +41,8 @@ export function paint(
   const colours = new Float32Array(slots.length * 12)
   const table = Array.from({ length: 257 }, (_, n) => heatColour(n / 256).map(channel => channel ** 2.2))
   for (let face = 0; face < slots.length; face++) {
-    const share = frame ? (frame[slots[face]!]! / 10 - lowC) / Math.max(1, highC - lowC) : 0
-    const colour = table[Math.round(Math.min(1, Math.max(0, share)) * 256)]!
+    const share = frame ? shareOfScale(frame[slots[face]!]! / 10, { lowC, highC }) : 0
+    const colour = table[Math.round(share * 256)]!
     const shade = SHADE[sides[face]!]! ** 2.2
     for (let corner = 0; corner < 4; corner++)
       for (let channel = 0; channel < 3; channel++) colours[face * 12 + corner * 3 + channel] = colour[channel]! * shade

@@ -1,15 +1,13 @@
 import { Data3DTexture, LinearFilter, MeshLambertMaterial, RGBAFormat, Vector3 } from 'three'
-import { heatColour } from './heat-colours'
+import { heatColour, shareOfScale } from './heat-colours'
 import type { WarmDrawn } from './use-warm-colours'
 
 /** Times that colours are carried on into empty cells: the true skin stands out over stepped cells by one at most. */
 const CARRIED_ON = 2
 
 /** Cells as a block of shares 0 … 1 along x, y and z, those without metal filled from their neighbours. */
-export function sharesOf({ map, moment, lowC, highC }: WarmDrawn): {
-  size: [number, number, number]
-  shares: Float32Array
-} {
+export function sharesOf(drawn: WarmDrawn): { size: [number, number, number]; shares: Float32Array } {
+  const { map, moment } = drawn
   const size = [0, 1, 2].map(axis =>
     map.cells.reduce((most, index, n) => (n % 3 === axis ? Math.max(most, index + 1) : most), 1),
   ) as [number, number, number]
@@ -17,7 +15,7 @@ export function sharesOf({ map, moment, lowC, highC }: WarmDrawn): {
   let shares = new Float32Array(nx * ny * nz).fill(Number.NaN)
   for (const [n, tenths] of moment.tenths.entries()) {
     const [i, j, k] = [map.cells[3 * n]!, map.cells[3 * n + 1]!, map.cells[3 * n + 2]!]
-    shares[i + nx * (j + ny * k)] = Math.min(1, Math.max(0, (tenths / 10 - lowC) / Math.max(1, highC - lowC)))
+    shares[i + nx * (j + ny * k)] = shareOfScale(tenths / 10, drawn)
   }
   const around = [1, -1].flatMap(way => [way, way * nx, way * nx * ny])
   for (let time = 0; time < CARRIED_ON; time++) {
