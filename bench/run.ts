@@ -70,7 +70,7 @@ function whole(): void {
 
 /**
  * JavaScript the browser loads before the shelf can be used, gzipped; its context lets no service worker fetch more for
- * later.
+ * later. Workers' scripts come beside it: nothing on the page waits for them.
  */
 async function firstLoad(page: Page, address: string): Promise<void> {
   console.log('\nFirst load')
@@ -83,14 +83,15 @@ async function firstLoad(page: Page, address: string): Promise<void> {
   await page.goto(address)
   await page.waitForSelector('h1')
   await page.waitForTimeout(500)
-  const bytes = [...loaded].reduce((sum, path) => sum + gzipSync(readFileSync(join(publicDir, path))).length, 0)
+  const isWorker = (path: string) => path.includes('.worker-')
+  const kB = (paths: readonly string[]) =>
+    (paths.reduce((sum, path) => sum + gzipSync(readFileSync(join(publicDir, path))).length, 0) / 1024).toFixed(0)
+  const [pages, workers] = [[...loaded].filter(path => !isWorker(path)), [...loaded].filter(isWorker)]
   line(
     'JavaScript before the shelf can be used, gzipped',
-    `${(bytes / 1024).toFixed(0)} kB in ${loaded.size} files (limit 300)`,
+    `${kB(pages)} kB in ${pages.length} files (limit 300); workers beside it: ${kB(workers)} kB in ${workers.length}`,
   )
-  for (const path of loaded)
-    if (process.argv.includes('--chunks'))
-      line(path, `${(gzipSync(readFileSync(join(publicDir, path))).length / 1024).toFixed(1)} kB`)
+  if (process.argv.includes('--chunks')) for (const path of loaded) line(path, `${kB([path])} kB`)
   const all = readdirSync(join(publicDir, '_nuxt'))
     .filter(name => name.endsWith('.js'))
     .reduce((sum, name) => sum + statSync(join(publicDir, '_nuxt', name)).size, 0)
@@ -153,6 +154,13 @@ async function map(page: Page, address: string): Promise<void> {
   line('asked and answered', `median ${ms(median(times))} (limit 300)`)
 }
 
+if (process.argv.includes('--only-shelf')) {
+  const server = await startServer()
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
+  await shelf(browser, server.address, line).finally(() => browser.close())
+  server.stop()
+  process.exit(0)
+}
 core()
 whole()
 solids(process.argv.includes('--short'))

@@ -15,3 +15,14 @@ export function timed(runs: number, run: (index: number) => unknown): number {
     }),
   )
 }
+
+/**
+ * What the machine gives at this moment: a plain loop of 200 million steps, ms. Where it is shared with others, seconds
+ * mean something only beside this.
+ */
+export function paceMs(): number {
+  const from = performance.now()
+  let sum = 0
+  for (let n = 0; n < 2e8; n++) sum += n % 7
+  return sum > 0 ? performance.now() - from : Number.NaN
+}

@@ -15,11 +15,18 @@ export const filesOf = (job: Job): string[] => [
 export const heldFile = (jobId: string, id: string): Promise<StoredFile | undefined> => db.held.get([jobId, id])
 
 /** The files of jobs that are on this bench, ready for a bundle. */
-export async function bundledFiles(
-  jobs: readonly Job[],
+export const bundledFiles = (jobs: readonly Job[]) => filesAt(jobs.flatMap(placesOf))
+
+/** Where a job's files lie. */
+export const placesOf = (job: Job) => filesOf(job).map((id): FilePlace => [job.id, id])
+export type FilePlace = [jobId: string, id: string]
+
+/** The files that lie at such places, ready for a bundle. */
+export async function filesAt(
+  places: readonly FilePlace[],
   from: Pick<BenchDatabase, 'held'> = db,
 ): Promise<BundledFile[]> {
-  const found = await from.held.bulkGet(jobs.flatMap(job => filesOf(job).map((id): [string, string] => [job.id, id])))
+  const found = await from.held.bulkGet([...places])
   return found.flatMap(file => (file ? [{ ...file, bytes: new Uint8Array(file.bytes) }] : []))
 }
 

@@ -2,12 +2,13 @@ import 'fake-indexeddb/auto'
 import fc from 'fast-check'
 import { describe, expect, it, vi } from 'vitest'
 import { fieldsOfJob } from '#core/job/field'
-import { shopOut } from '#core/job/out'
-import { readFile } from '#core/job/files'
+import { partOut } from '#core/job/out'
+import { readFile, shopFrame } from '#core/job/files'
 import { newJob } from '#core/job/new-job'
 import { planJob } from '#core/plan/plan-job'
 import { db } from '~/db/database'
 import { takeInFile } from '~/db/shelf'
+import { filesBench, filesHand } from '~/workers/files-bench'
 import { jobOnTheBench } from '~/at-the-bench.fixture'
 import { useShop } from './shop'
 
@@ -15,6 +16,7 @@ vi.mock('~/composables/core-worker', () => ({
   coreWorker: () => ({ plan: async (job: never, kit: never) => planJob(job, kit) }),
 }))
 
+const { shopFile } = filesBench(async () => null)
 const AT = '2026-11-12T10:00:00.000Z'
 const odd = fc.oneof(
   fc.string({ maxLength: 800 }),
@@ -81,11 +83,11 @@ describe('a backup', () => {
           for (const [field, value] of edits) if (store.edit(field.split('.'), value) === null) taken += 1
           await store.stored()
           const stored = await db.jobs.toArray()
-          const out = shopOut(stored, useShop().kit, AT)
+          const out = await shopFile(db.name, useShop().kit, AT)
           expect(out.damaged).toEqual([])
           store.close()
           await Promise.all([db.jobs.clear(), db.cards.clear(), db.kit.clear()])
-          const read = readFile(out.text)
+          const read = readFile(await out.blob.text())
           expect(read.ok).toBe(true)
           if (read.ok) await takeInFile(read.jobs, read.kit)
           expect(plain(await db.jobs.toArray())).toEqual(plain(stored))
@@ -94,6 +96,43 @@ describe('a backup', () => {
       { numRuns: 120, seed: 77 },
     )
     expect(taken).toBeGreaterThan(50)
+  })
+  it('of many jobs shared among several hands is the same file, and is read the same, whichever of them breaks', async () => {
+    await jobOnTheBench()
+    const jobs = Array.from({ length: 900 }, (_, n) => newJob(`many-${n}`, `Part ${n}`, '', AT))
+    await db.jobs.bulkPut(jobs)
+    let asked = 0
+    const hand = {
+      check: async (found: readonly unknown[]) => filesHand.check(structuredClone(found)),
+      write: (database: string, ids: readonly string[]) => filesHand.write(database, ids),
+    }
+    const broken = {
+      check: async () => {
+        asked += 1
+        throw new Error('gone')
+      },
+      write: async () => {
+        asked += 1
+        throw new Error('gone')
+      },
+    }
+    const alone = await shopFile(db.name, useShop().kit, AT)
+    const shared = filesBench(
+      async () => null,
+      () => [hand, broken],
+    )
+    const text = await (await shared.shopFile(db.name, useShop().kit, AT)).blob.text()
+    expect(text).toBe(await alone.blob.text())
+    const bytes = new TextEncoder().encode(text)
+    const read = await shared.read(bytes)
+    expect(read.ok && read.jobs).toEqual(plain(await db.jobs.toArray()))
+    const spoilt = text.replace('"title":"Part 700"', '"title":700').replace('"title":"Part 3"', '"titel":"Part 3"')
+    const refused = await shared.read(new TextEncoder().encode(spoilt))
+    expect(refused).toEqual(readFile(spoilt))
+    expect(!refused.ok && refused.issues.map(({ path }) => path)).toEqual(
+      expect.arrayContaining([expect.stringMatching(/^jobs\[\d+\]\.title$/)]),
+    )
+    expect(asked).toBeGreaterThan(1)
   })
   it('lets no damaged job hold back the rest: it goes out apart, named, with its words', () => {
     const sound = [newJob('a', 'Sound', '', AT), newJob('b', 'Sound too', '', AT)]
@@ -105,8 +144,9 @@ describe('a backup', () => {
       { id: 'y' },
       { ...sound[0], id: 'z', settled: { 'hand-over': { at: AT, basis: { checks: 'x'.repeat(300) } } } },
     ]) {
-      const out = shopOut([sound[0], bad, sound[1]], { ...useShopKit() }, AT)
-      const read = readFile(out.text)
+      const out = partOut([sound[0], bad, sound[1]])
+      const [before, after] = shopFrame(useShop().kit, AT)
+      const read = readFile(`${before}${out.text}${after}`)
       expect(read.ok && read.jobs.map(job => job.id)).toEqual(['a', 'b'])
       expect(out.damaged).toHaveLength(1)
       expect(out.damaged[0]!.why.length).toBeGreaterThan(3)
@@ -122,8 +162,6 @@ describe('a backup', () => {
       store.settle(id)
     await store.stored()
     expect(Object.keys((await db.jobs.get('a'))!.settled)).toHaveLength(9)
-    expect(shopOut(await db.jobs.toArray(), useShop().kit, AT).damaged).toEqual([])
+    expect((await shopFile(db.name, useShop().kit, AT)).damaged).toEqual([])
   })
 })
-
-const useShopKit = () => useShop().kit

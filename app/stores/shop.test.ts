@@ -154,7 +154,7 @@ describe('taking in a file', () => {
   })
   it('takes a zip with pictures', async () => {
     const zip = zipWith('a.png')
-    expect(readBundle(zip).ok).toBe(true)
+    expect((await readBundle(zip)).ok).toBe(true)
     expect(await shop.importBytes(zip)).toMatchObject({ ok: true, report: { added: 1 } })
     expect(await db.held.count()).toBe(1)
   })

@@ -1,20 +1,12 @@
-import { expose, transfer } from 'comlink'
+import { expose, transfer, wrap } from 'comlink'
 import type { BundledFile } from '#core/job/bundle'
-import type { Kit } from '#core/job/job.schema'
-import { shopOut, type Damaged } from '#core/job/out'
 import type { PictureSize } from '~/db/file-checks'
-import { bundledFiles, soundFiles } from '~/db/files'
-import { filesBench, within } from './files-bench'
+import { filesBench, filesHand, type FilesHand } from './files-bench'
 
-export interface ShopOut {
-  blob: Blob
-  zipped: boolean
-  /** How many are in it. */
-  jobs: number
-  damaged: readonly Damaged[]
-  /** Pictures that are damaged and stayed behind. */
-  left: string[]
-}
+/** Fewer pieces are done here before another worker has read its script. */
+const WORTH_A_HAND = 3
+/** So many of the machine's cores help; each reads the whole script, and the page wants one for itself. */
+const MOST_HANDS = 3
 
 /** A picture's size, decoded; null where it cannot be. */
 async function sizeOf(file: BundledFile): Promise<PictureSize | null> {
@@ -28,29 +20,33 @@ async function sizeOf(file: BundledFile): Promise<PictureSize | null> {
   }
 }
 
-const bench = filesBench(sizeOf)
-
-/**
- * The whole shop of a database as a file. It is read, checked and packed here: ten thousand jobs are not carried across
- * to the page and back.
- */
-const shopFile = (database: string, kit: Kit, exportedAt: string): Promise<ShopOut> =>
-  within(database, async store => {
-    const { text, jobs, damaged } = shopOut(await store.jobs.toArray(), kit, exportedAt)
-    const { files, left } = soundFiles(await bundledFiles(jobs, store))
-    const zipped = files.length > 0
-    return {
-      blob: new Blob([zipped ? bench.pack(text, files).slice() : text]),
-      zipped,
-      jobs: jobs.length,
-      damaged,
-      left,
-    }
+const started: FilesHand[] = []
+/** Another worker of this kind; one that breaks lets fall all that it was given. */
+function startHand(): FilesHand {
+  const worker = new Worker(self.location.href, { type: 'module', name: 'files-hand' })
+  const hand = wrap<FilesHand>(worker)
+  const broken = new Promise<never>((_, reject) => {
+    worker.addEventListener('error', () => reject(new Error('a worker broke')))
   })
+  broken.catch(() => started.splice(started.indexOf(entry), 1))
+  const entry: FilesHand = {
+    check: found => Promise.race([hand.check(found), broken]),
+    write: (database, ids) => Promise.race([hand.write(database, ids), broken]),
+  }
+  return entry
+}
 
+function hands(pieces: number): readonly FilesHand[] {
+  if (pieces < WORTH_A_HAND) return []
+  const most = Math.min(MOST_HANDS, Math.max(1, navigator.hardwareConcurrency - 1))
+  while (started.length < most) started.push(startHand())
+  return started
+}
+
+const bench = filesBench(sizeOf, hands)
 const wholeBench = {
   ...bench,
-  shopFile,
+  ...filesHand,
   pack: (text: string, files: readonly BundledFile[]) => {
     const packed = bench.pack(text, files)
     return transfer(packed, [packed.buffer])

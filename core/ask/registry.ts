@@ -29,7 +29,7 @@ export interface Registry {
 const GONE_WRONG = 'the figures put in lie outside what can be worked out'
 
 /** More issues than these are not read; nor is a longer message. */
-const MOST_ISSUES = 20
+export const MOST_ISSUES = 20
 const LONGEST_MESSAGE = 300
 const LONGEST_PATH = 120
 

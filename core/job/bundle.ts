@@ -68,8 +68,12 @@ const refersTo = (job: Job, id: string, kind: 'picture' | 'mesh') =>
 /**
  * Reads a bundle: its checksums, its jobs, its list of files, and each file against what the list says of it. Nothing
  * is taken unless all of it is sound; the issues say where it is not.
+ * @param readJobs reads the text of its jobs; several hands may share in that
  */
-export function readBundle(zipped: Uint8Array): ReadBundle {
+export async function readBundle(
+  zipped: Uint8Array,
+  readJobs: (text: string) => ReadFile | Promise<ReadFile> = readFile,
+): Promise<ReadBundle> {
   const refuse = (message: string, path = ''): ReadBundle => ({ ok: false, issues: [{ path, message }] })
   let unpacked = 0
   let entries: Record<string, Uint8Array>
@@ -95,7 +99,7 @@ export function readBundle(zipped: Uint8Array): ReadBundle {
   if (broken !== undefined)
     return refuse('its bytes do not give the checksum that the zip says: damaged on the way', broken)
   if (!entries[MANIFEST]) return refuse(`there is no ${MANIFEST} in it, so nothing says what its files are`)
-  const jobs = readFile(strFromU8(entries[JOBS]))
+  const jobs = await readJobs(strFromU8(entries[JOBS]))
   if (!jobs.ok) return jobs
   let listed: unknown
   try {
@@ -108,16 +112,10 @@ export function readBundle(zipped: Uint8Array): ReadBundle {
     return refuse(manifest.error.issues[0]!.message, `${MANIFEST}: ${manifest.error.issues[0]!.path.join('.')}`)
   const missing = manifest.data.find(({ id }) => !entries[`${FOLDER}${id}`])
   if (missing) return refuse(`${missing.name || missing.id} is listed but not in the zip`, MANIFEST)
-  const stray = manifest.data.find(({ jobId }) => !jobs.jobs.some(job => job.id === jobId))
+  const jobsById = new Map(jobs.jobs.map(job => [job.id, job]))
+  const stray = manifest.data.find(({ jobId }) => !jobsById.has(jobId))
   if (stray) return refuse(`${stray.name || stray.id} belongs to a job that is not in the zip`, MANIFEST)
-  const unasked = manifest.data.find(
-    ({ id, jobId, kind }) =>
-      !refersTo(
-        jobs.jobs.find(job => job.id === jobId)!,
-        id,
-        kind,
-      ),
-  )
+  const unasked = manifest.data.find(({ id, jobId, kind }) => !refersTo(jobsById.get(jobId)!, id, kind))
   if (unasked)
     return refuse(`${unasked.name || unasked.id} is not a ${unasked.kind} of the job it is said to belong to`, MANIFEST)
   for (const { id, name, type } of manifest.data) {

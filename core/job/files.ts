@@ -1,9 +1,9 @@
 import { parse as parseTolerantly, printParseErrorCode, type ParseError } from 'jsonc-parser'
-import type { z } from 'zod'
+import { z } from 'zod'
 import { tooMuchJson } from '../ask/depth'
-import { readIssues, type InputIssue } from '../ask/registry'
+import { MOST_ISSUES, readIssues, type InputIssue } from '../ask/registry'
 import { agreeing, type Corrected } from './agree'
-import { JOB_VERSION, jobSchema, shopFileSchema, type Job, type Kit, type ShopFile } from './job.schema'
+import { JOB_VERSION, jobSchema, MOST_JOBS, shopFileSchema, type Job, type Kit, type ShopFile } from './job.schema'
 import { upToDate } from './migrate'
 
 /** Readings whose value did not agree with what was typed, put right by the text. */
@@ -22,10 +22,19 @@ const MOST_VALUES = 5e7
 /** One job as a file's text. */
 export const jobToText = (job: Job): string => `${JSON.stringify(job, null, 2)}\n`
 
+/**
+ * What stands before and after the jobs of a shop's file. Between them each job has a line of its own: such a file is
+ * half as long as an indented one, and two of them can still be compared line by line.
+ */
+export function shopFrame(kit: Kit, exportedAt: string): readonly [before: string, after: string] {
+  const frame: ShopFile = { kind: 'wild-sparrow/shop', version: JOB_VERSION, exportedAt, kit, jobs: [] }
+  return [JSON.stringify(frame).replace(/\]\}$/, '\n'), '\n]}\n']
+}
+
 /** A whole shop as a file's text. */
 export function shopToText(jobs: readonly Job[], kit: Kit, exportedAt: string): string {
-  const file: ShopFile = { kind: 'wild-sparrow/shop', version: JOB_VERSION, exportedAt, kit, jobs: [...jobs] }
-  return `${JSON.stringify(file, null, 2)}\n`
+  const [before, after] = shopFrame(kit, exportedAt)
+  return `${before}${jobs.map(job => JSON.stringify(job)).join(',\n')}${after}`
 }
 
 /** Line and column of the first fault in JSON text, and what it is. */
@@ -40,24 +49,6 @@ function whereInText(text: string): string {
     .toLowerCase()
   const end = first.offset >= text.trimEnd().length ? ', the end of the file' : ''
   return `line ${before.split('\n').length}, column ${before.length - before.lastIndexOf('\n')}${end} (${what})`
-}
-
-function parsed<T>(schema: z.ZodType<T>, value: unknown, take: (file: T) => ReadFile): ReadFile {
-  const result = schema.safeParse(value)
-  return result.success ? take(result.data) : { ok: false, issues: readIssues(result.error) }
-}
-
-/** Takes the jobs of a sound file, their readings agreeing with what was typed. */
-function taken(jobs: readonly Job[], kit: Kit | null): ReadFile {
-  const each = jobs.map(agreeing)
-  return {
-    ok: true,
-    jobs: each.map(({ job }) => job),
-    kit,
-    corrected: each.flatMap(({ job, corrected }) =>
-      corrected.length ? [{ title: job.title, readings: corrected }] : [],
-    ),
-  }
 }
 
 /** That something was written by a later program, in words; null where this one should read it. */
@@ -76,11 +67,31 @@ export function readJob(stored: unknown): { ok: true; job: Job } | { ok: false; 
   return result.success ? { ok: true, job: result.data } : { ok: false, issues: readIssues(result.error) }
 }
 
-/**
- * Reads a job or shop file. Nothing is taken unless all of it is sound; the issues say where it is not.
- */
-export function readFile(text: string): ReadFile {
-  const refuse = (message: string, path = ''): ReadFile => ({ ok: false, issues: [{ path, message }] })
+/** A job out of a file, as this version reads it. */
+export type CheckedJob = { ok: true; job: Job; corrected: Corrected[] } | { ok: false; issues: InputIssue[] }
+
+/** Checks a job as it stands in a file; its readings agree with what was typed afterwards. */
+export function checkJob(found: unknown): CheckedJob {
+  const read = readJob(found)
+  return read.ok ? { ok: true, ...agreeing(read.job) } : read
+}
+
+/** A file that is one of ours, its jobs as they stand in it: each is still to be checked. */
+export interface OpenedFile {
+  readonly ok: true
+  readonly kind: 'job' | 'shop'
+  readonly jobs: readonly unknown[]
+  readonly kit: Kit | null
+}
+export type Unread = Extract<ReadFile, { ok: false }>
+
+const refuse = (message: string, path = ''): Unread => ({ ok: false, issues: [{ path, message }] })
+
+/** The frame of a shop's file; its jobs are checked one by one. */
+const frameSchema = shopFileSchema.extend({ jobs: z.array(z.unknown()).max(MOST_JOBS) })
+
+/** Opens the text of a job or a shop file. */
+export function openFile(text: string): OpenedFile | Unread {
   if (text.trim() === '') return refuse('the file is empty')
   const tooMuch = tooMuchJson(text, MOST_VALUES)
   if (tooMuch) return refuse(`not a Wild Sparrow file: ${tooMuch}`)
@@ -92,19 +103,40 @@ export function readFile(text: string): ReadFile {
   }
   if (value === null || typeof value !== 'object' || Array.isArray(value))
     return refuse('not a Wild Sparrow file: a job or a shop is wanted')
-  const { kind, jobs } = value as { kind?: unknown; jobs?: unknown }
+  const { kind } = value as { kind?: unknown }
   if (kind !== 'wild-sparrow/job' && kind !== 'wild-sparrow/shop')
     return refuse('not a Wild Sparrow file: "kind" must be wild-sparrow/job or wild-sparrow/shop', 'kind')
   const newer = newerVersion(value)
   if (newer) return refuse(newer, 'version')
-  if (kind === 'wild-sparrow/job') return parsed(jobSchema, upToDate(value), job => taken([job], null))
-  return parsed(
-    shopFileSchema,
-    Array.isArray(jobs) ? { ...value, version: JOB_VERSION, jobs: jobs.map(upToDate) } : value,
-    file => {
-      const seen = new Set<string>()
-      const twice = file.jobs.find(({ id }) => seen.size === seen.add(id).size)?.id
-      return twice !== undefined ? refuse(`two jobs have the id ${twice}`, 'jobs') : taken(file.jobs, file.kit)
-    },
-  )
+  if (kind === 'wild-sparrow/job') return { ok: true, kind: 'job', jobs: [value], kit: null }
+  const frame = frameSchema.safeParse({ ...value, version: JOB_VERSION })
+  return frame.success
+    ? { ok: true, kind: 'shop', jobs: frame.data.jobs, kit: frame.data.kit }
+    : { ok: false, issues: readIssues(frame.error) }
+}
+
+/** An opened file with its jobs checked, in their order. Nothing is taken unless all of it is sound. */
+export function gathered({ kind, kit }: OpenedFile, checked: readonly CheckedJob[]): ReadFile {
+  const at = (n: number, path: string) =>
+    kind === 'job' ? path : `jobs[${n}]${path && !path.startsWith('[') ? '.' : ''}${path}`
+  const [jobs, corrected, issues]: [Job[], JobCorrected[], InputIssue[]] = [[], [], []]
+  checked.forEach((each, n) => {
+    if (!each.ok) issues.push(...each.issues.map(issue => ({ ...issue, path: at(n, issue.path) })))
+    else {
+      jobs.push(each.job)
+      if (each.corrected.length) corrected.push({ title: each.job.title, readings: each.corrected })
+    }
+  })
+  if (issues.length) return { ok: false, issues: issues.slice(0, MOST_ISSUES) }
+  const seen = new Set<string>()
+  const twice = jobs.find(({ id }) => seen.size === seen.add(id).size)?.id
+  return twice === undefined ? { ok: true, jobs, kit, corrected } : refuse(`two jobs have the id ${twice}`, 'jobs')
+}
+
+/**
+ * Reads a job or shop file. Nothing is taken unless all of it is sound; the issues say where it is not.
+ */
+export function readFile(text: string): ReadFile {
+  const opened = openFile(text)
+  return opened.ok ? gathered(opened, opened.jobs.map(checkJob)) : opened
 }

@@ -517,11 +517,13 @@ export const kitSchema = z.strictObject({
 export type Kit = z.output<typeof kitSchema>
 
 /** A whole shop in one file. */
+/** As many jobs as one file holds. */
+export const MOST_JOBS = 20_000
 export const shopFileSchema = z.strictObject({
   kind: z.literal('wild-sparrow/shop'),
   version: z.literal(JOB_VERSION),
   exportedAt: moment,
   kit: kitSchema,
-  jobs: z.array(jobSchema).max(20000),
+  jobs: z.array(jobSchema).max(MOST_JOBS),
 })
 export type ShopFile = z.output<typeof shopFileSchema>

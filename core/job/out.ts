@@ -1,5 +1,5 @@
 import { EMPTY_KIT } from './empty-kit'
-import { jobToText, readFile, readJob, shopToText } from './files'
+import { checkJob, jobToText, readFile, readJob } from './files'
 import { kitSchema, type Job, type Kit } from './job.schema'
 
 /** A stored thing that no bench could take in: named, with why and with all of its words. */
@@ -9,12 +9,6 @@ export interface Damaged {
   readonly why: string
   readonly text: string
 }
-export interface Out {
-  readonly text: string
-  readonly jobs: readonly Job[]
-  readonly damaged: readonly Damaged[]
-}
-
 const LONGEST_TITLE = 120
 
 /** What is stored of a job that cannot be read, kept whole. */
@@ -45,29 +39,40 @@ export function sorted(stored: readonly unknown[]): { jobs: Job[]; damaged: Dama
   return { jobs, damaged }
 }
 
+/** Jobs as they go into a shop's file. */
+export interface PartOut {
+  /** A line for each, and commas between them. */
+  readonly text: string
+  readonly jobs: readonly Job[]
+  readonly damaged: readonly Damaged[]
+}
+
 /**
- * A whole shop as a file's text, read back as another bench would read it before it is offered. What could not be
- * brought back is left out of it and told apart; it never holds back the rest.
+ * Stored jobs as the lines of a shop's file, each read back as another bench would read it before it is offered. What
+ * could not be brought back is left out and told apart; it never holds back the rest.
  */
-export function shopOut(stored: readonly unknown[], kit: Kit, exportedAt: string): Out {
-  const whole = shopToText(stored as Job[], kit, exportedAt)
-  const readBack = readFile(whole)
-  if (readBack.ok) return { text: whole, jobs: readBack.jobs, damaged: [] }
-  const { jobs, damaged } = sorted(stored)
-  const soundKit = kitSchema.safeParse(kit)
-  const text = shopToText(jobs, soundKit.success ? soundKit.data : EMPTY_KIT, exportedAt)
-  const again = readFile(text)
-  if (!again.ok) throw new Error(`what was written does not read back: ${whyNot(again.issues)}`)
-  return {
-    text,
-    jobs,
-    damaged: [
-      ...damaged,
-      ...(soundKit.success
-        ? []
-        : [{ id: 'kit', title: 'the kit', why: 'it cannot be read', text: JSON.stringify(kit, null, 2) }]),
-    ],
+export function partOut(stored: readonly unknown[]): PartOut {
+  const [lines, jobs, damaged]: [string[], Job[], Damaged[]] = [[], [], []]
+  for (const each of stored) {
+    const line = JSON.stringify(each) ?? 'null'
+    const back = checkJob(JSON.parse(line))
+    if (back.ok) {
+      lines.push(line)
+      jobs.push(back.job)
+    } else damaged.push(damagedJob(each, whyNot(back.issues)))
   }
+  return { text: lines.join(',\n'), jobs, damaged }
+}
+
+/** The kit as it goes into a file; damaged, an empty one goes, and its words apart. */
+export function kitOut(kit: Kit): { kit: Kit; damaged: readonly Damaged[] } {
+  const read = kitSchema.safeParse(kit)
+  return read.success
+    ? { kit: read.data, damaged: [] }
+    : {
+        kit: EMPTY_KIT,
+        damaged: [{ id: 'kit', title: 'the kit', why: 'it cannot be read', text: JSON.stringify(kit, null, 2) }],
+      }
 }
 
 /** One job as a file's text, read back; damaged, it has no file but its own words. */

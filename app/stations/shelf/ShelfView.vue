@@ -113,8 +113,8 @@ watch(() => route.query.find, focusFind)
     </div>
     <ul v-if="shown.length" class="jobs" aria-label="Jobs">
       <ShelfRow
-        v-for="card in shown"
-        :key="card.id"
+        v-for="(card, place) in shown"
+        :key="place"
         :card="card"
         :beside="beside.get(card.id)"
         :promise="promises.get(card.id)"
