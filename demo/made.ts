@@ -68,6 +68,7 @@ export const KIT = kitSchema.parse({
     { id: 'r3', filler: '5356', diameterMm: 2.4, lengthMm: 914, price: 0.66, count: 26 },
     { id: 'r4', filler: '4047', diameterMm: 2.4, lengthMm: 914, price: 0.74, count: 8 },
   ],
+  spools: [{ id: 'w1', filler: '4043', diameterMm: 0.9, pricePerKg: 31, leftKg: 0.42 }],
   gases: [{ id: 'argon', name: 'argon', cylinderL: 2000, leftL: 1240, price: 46 }],
   drills: '1 to 13 by 0.5 mm, 3.3, 4.2, 6.8, 10.2, 17/64 in, letter F, No. 7',
   taps: 'M5, M6, M8, M10, 1/4-20 UNC, M6 insert, M8 wire insert',

@@ -420,7 +420,8 @@ export function makeShop(): string {
     lampYoke(),
     ...finishedJobs(),
   ].map(job => jobSchema.parse(job))
-  return shopToText(jobs, KIT, '2026-11-24T18:00:00Z')
+  // Indented, so that what changes of it can be read.
+  return `${JSON.stringify(JSON.parse(shopToText(jobs, KIT, '2026-11-24T18:00:00Z')), null, 2)}\n`
 }
 
 if (process.argv[1]?.endsWith('make-shop.ts'))

@@ -8,7 +8,7 @@ import type { UnitKey } from '#core/quantity/units.table'
 import { useSettings } from '~/stores/settings'
 import { useShop } from '~/stores/shop'
 
-export type KitList = 'machines' | 'torches' | 'rods' | 'gases'
+export type KitList = 'machines' | 'torches' | 'rods' | 'spools' | 'gases'
 export interface KitColumn {
   key: string
   label: string

@@ -12,6 +12,7 @@ export const EMPTY_KIT: Kit = {
   lenses: [],
   trained: [],
   rods: [],
+  spools: [],
   gases: [],
   drills: '',
   taps: '',

@@ -469,6 +469,19 @@ export const kitSchema = z.strictObject({
     )
     .max(200)
     .default([]),
+  /** Wire for the guns, a spool a row. */
+  spools: z
+    .array(
+      z.strictObject({
+        id,
+        filler: name(40),
+        diameterMm: between(0.5, 3),
+        pricePerKg: money,
+        leftKg: between(0, 1000),
+      }),
+    )
+    .max(60)
+    .default([]),
   gases: z
     .array(
       z.strictObject({

@@ -4,7 +4,7 @@ import type { Kit } from './job.schema'
  * Kits to begin with, one for each common kind of bench. All figures: common practice, no source; each bench puts its
  * own in their place. Prices are left at nothing: they differ too much to guess.
  */
-export type StarterKit = Pick<Kit, 'machines' | 'torches' | 'rods' | 'gases'>
+export type StarterKit = Pick<Kit, 'machines' | 'torches' | 'rods' | 'spools' | 'gases'>
 type Machine = Kit['machines'][number]
 type Rod = Kit['rods'][number]
 
@@ -43,6 +43,7 @@ export const STARTER_KITS = {
       machines: [tig({ id: 'tig', name: 'AC TIG', highA: 200, ratedA: 180, torchA: 150, supplyV: 230, breakerA: 16 })],
       torches: [PROPYLENE],
       rods: TIG_RODS,
+      spools: [],
       gases: [ARGON],
     },
   },
@@ -68,6 +69,7 @@ export const STARTER_KITS = {
         { ...PROPANE, id: 'large', name: 'large propane burner', powerW: 12_000, efficiencyPct: 25 },
       ],
       rods: [...TIG_RODS, rod('4043-32', '4043', 3.2), rod('4047-24', '4047', 2.4)],
+      spools: [],
       gases: [{ ...ARGON, cylinderL: 9000 }],
     },
   },
@@ -92,6 +94,7 @@ export const STARTER_KITS = {
       ],
       torches: [PROPANE],
       rods: TIG_RODS,
+      spools: [],
       gases: [ARGON],
     },
   },
@@ -113,6 +116,10 @@ export const STARTER_KITS = {
       ],
       torches: [PROPANE],
       rods: [],
+      spools: [
+        { id: 'w4043', filler: '4043', diameterMm: 0.9, pricePerKg: 30, leftKg: 0.5 },
+        { id: 'w5356', filler: '5356', diameterMm: 0.9, pricePerKg: 30, leftKg: 0.5 },
+      ],
       gases: [ARGON],
     },
   },
@@ -125,6 +132,7 @@ export const STARTER_KITS = {
         { ...PROPANE, id: 'hot-air', name: 'hot-air gun', gas: 'mains', powerW: 1600, efficiencyPct: 18 },
       ],
       rods: [rod('zinc', 'zinc-al', 3.2, 450), rod('alsi', '4047', 2.4)],
+      spools: [],
       gases: [],
     },
   },

@@ -25,8 +25,32 @@ describe('what a job takes', () => {
     const sent = { ...bracket, call: { ...bracket.call, decision: 'refer' as const } }
     expect(takesOf(sent, planJob(sent, kit), kit)).toBeNull()
   })
+  it('is wire by its mass where a gun lays it, priced by its spool, and no rods', () => {
+    const gun = {
+      ...bracket,
+      call: { ...bracket.call, process: 'mig-pulse' as const },
+      weld: { ...bracket.weld, passesDone: [] },
+    }
+    const plan = planJob(gun, kit)
+    expect(plan.weld.data.mig).not.toBeNull()
+    const takes = takesOf(gun, plan, kit)!
+    expect(takes.rods).toBe(0)
+    expect(takes.wire).toHaveLength(1)
+    // What lies in the groove, and a twentieth beside it as spatter and stubs.
+    expect(takes.wire[0]!.massG).toBeCloseTo((plan.open.data.groove!.massG + plan.weld.data.againG) / 0.95, 6)
+    expect(JSON.stringify(plan.open.call)).toContain(' of wire.')
+    expect(JSON.stringify(plan.open.call)).not.toContain('rod')
+    const dear = {
+      ...kit,
+      spools: kit.spools.map(spool => ({ ...spool, filler: plan.call.data.filler, pricePerKg: 3100 })),
+    }
+    const wire = (of: typeof kit) =>
+      planJob(gun, of)['hand-over'].data.quote!.lines.find(line => line.name === 'Wire')!.price
+    expect(wire(dear) / wire({ ...dear, spools: [] })).toBeCloseTo(3100 / 30, 6)
+    expect(toBuy({ ...kit, spools: [] }, { ...takes, litres: 0 })[0]).toMatch(/^0\.\d+ kg of \d{4} wire$/)
+  })
   it('falls short by whole rods and litres, and names what the kit has none of', () => {
-    const takes = { filler: '4043', rods: 2.2, gas: 'argon', litres: 300 }
+    const takes = { filler: '4043', rods: 2.2, wire: [], gas: 'argon', litres: 300 }
     expect(toBuy(kit, takes)).toEqual([])
     const poor = { ...kit, rods: [{ ...kit.rods[0]!, count: 1 }], gases: [{ ...kit.gases[0]!, leftL: 120 }] }
     expect(toBuy(poor, takes)).toEqual(['two rods of 4043', '180 L of argon'])
@@ -35,10 +59,12 @@ describe('what a job takes', () => {
   })
   it('stock adds rods of a filler whatever their thickness, and what all open jobs take', () => {
     const stock = stockOf(kit, [
-      { filler: '4043', rods: 1.5, gas: 'argon', litres: 700 },
-      { filler: '4043', rods: 2, gas: 'argon', litres: 800 },
+      { filler: '4043', rods: 1.5, wire: [{ filler: '4043', massG: 260 }], gas: 'argon', litres: 700 },
+      { filler: '4043', rods: 2, wire: [{ filler: '4043', massG: 250 }], gas: 'argon', litres: 800 },
     ])
     expect(stock.find(row => row.name === '4043')).toMatchObject({ left: 54, wanted: 4, short: 0 })
+    expect(stock.find(row => row.kind === 'wire')).toMatchObject({ name: '4043', left: 0.42, wanted: 0.51 })
+    expect(amountOf('wire', 0.0004)).toBe('0.01 kg')
     expect(stock.find(row => row.name === 'argon')).toMatchObject({ left: 1240, wanted: 1500, short: 260 })
   })
   it('says when to buy: before the jobs are through, soon, or not yet; and how long it lasts as it went', () => {

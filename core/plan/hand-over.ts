@@ -2,7 +2,7 @@ import { MACHINE_EFFICIENCY } from '../arc/mains'
 import type { Job, Kit } from '../job/job.schema'
 import type { Quote } from '../shop/quote'
 import { askFor } from './ask-core'
-import { gasFor, rodFor } from './consumables'
+import { gasFor, rodFor, wireOf } from './consumables'
 import type { MendsData } from './mends'
 import type { OpenData } from './open'
 import { wirePrice } from '../whole/price'
@@ -37,6 +37,7 @@ export function planHandOver(
   const rod = rodFor(job, kit, filler)
   const gas = gasFor(kit, weld.flame?.torch.gas ?? null)
   const litres = weld.flame ? (weld.flame.plan.fuelL ?? 0) : (weld.gas?.litres ?? 0)
+  const wire = wireOf(weld, mends, filler)
   const input = {
     phases: phases.map(({ name, minutes }) => ({ name, minutes })),
     ratePerHour: kit.ratePerHour,
@@ -51,7 +52,9 @@ export function planHandOver(
     },
     other: [
       ...job.handOver.other.map(({ name, price }) => ({ name, price })),
-      ...(mends.wireM > 0 ? [{ name: 'Wire', price: wirePrice(mends.wireM) }] : []),
+      ...(wire.length
+        ? [{ name: 'Wire', price: wire.reduce((sum, of) => sum + wirePrice(kit, of.filler, of.massG), 0) }]
+        : []),
     ],
     ...(job.takeIn.newPrice ? { newPrice: job.takeIn.newPrice } : {}),
   }

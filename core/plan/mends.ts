@@ -17,6 +17,7 @@ import type { WarmAsk } from '../warm/decide'
 import { shapeOrNull as bodyShape } from './body'
 import { ASSUMED_G, ASSUMED_WALL_MM, torchFirst, warmWish } from './warm-decision'
 import { planWhole, type JobGiven, type JobPlanned, type MendGiven, type PlannedMend } from '../whole/plan'
+import { wireG } from '../whole/price'
 
 export interface MendRow {
   id: string
@@ -37,7 +38,8 @@ export interface MendsData {
   rows: MendRow[]
   /** Hands, arc and machine of all of them, without what is shared. */ minutes: number
   rods: number
-  wireM: number
+  /** Wire by what it is of, g. */
+  wire: { filler: string; massG: number }[]
   gasL: number
   checks: string[]
   warm: JobPlanned['warm'] | null
@@ -120,7 +122,7 @@ export function partOf(job: Job, know: KnowData): { part: JobGiven['part']; assu
 const NOTHING: Omit<MendsData, 'rows'> = {
   minutes: 0,
   rods: 0,
-  wireM: 0,
+  wire: [],
   gasL: 0,
   checks: [],
   warm: null,
@@ -207,7 +209,7 @@ export function planMends(job: Job, kit: Kit, know: KnowData, alsoArcs: WarmAsk[
     rows,
     minutes: sum(minutesOf),
     rods: sum(mend => mend.rods),
-    wireM: sum(mend => mend.wireM),
+    wire: all.flatMap(mend => (mend.wireM > 0 ? [{ filler: mend.filler ?? '', massG: wireG(mend.wireM) }] : [])),
     gasL: sum(mend => mend.gasL),
     checks: [...new Set(all.flatMap(mend => mend.checks))],
     warm: planned?.warm ?? null,

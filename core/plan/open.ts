@@ -10,6 +10,8 @@ import { caution } from '../safety/cautions.table'
 import { askFor } from './ask-core'
 import { openingSteps, type WorkStep } from './opening-steps'
 import { capital, count, figure, list, type Sentence, type StationPlan } from './parts'
+import { LANDS_SHARE, LAYS_BY } from '../lay/process.table'
+import { figures } from '../quantity/show'
 
 export interface OpenData {
   groove: GroovePlan | null
@@ -112,6 +114,22 @@ function plateOf({ open }: Job) {
   })
 }
 
+/** The groove in a sentence, with what fills it: rods in passes, or a gun's wire, whose beads are the gun's own. */
+function grooveCall(open: Job['open'], groove: GroovePlan, wireMassG: number | null): Sentence {
+  const [deep, long] = [figure(groove.depthMm, 'mm', 'groove'), figure(groove.runMm, 'mm', 'groove')]
+  const rods = count(groove.rods, 'rod')
+  if (open.work === 'build-up')
+    return wireMassG === null
+      ? ['Build the edge up, ', deep, ' high over ', long, `; ${count(groove.passes, 'bead')}, ${rods}.`]
+      : ['Build the edge up, ', deep, ' high over ', long, '; ', figure(wireMassG, 'g', 'groove'), ' of wire.']
+  const from = open.sides === 2 ? ' from both sides, ' : ' from one side, '
+  const angle = figure(open.includedDeg.value ?? 70, 'deg')
+  const passes = count(groove.passes, 'pass', 'passes')
+  return wireMassG === null
+    ? [OPENED[open.work], from, deep, ' deep at ', angle, '; ', `${passes}, ${rods}.`]
+    : [OPENED[open.work], from, deep, ' deep at ', angle, '; ', figure(wireMassG, 'g', 'groove'), ' of wire.']
+}
+
 /** Open up: order of cleaning, stop-holes, groove with its passes, rods. `filler` must be an alloy of the table. */
 export function planOpen(job: Job, filler: string, process: ProcessId): StationPlan<OpenData> {
   const { open, takeIn } = job
@@ -139,24 +157,10 @@ export function planOpen(job: Job, filler: string, process: ProcessId): StationP
   const plate = plated?.ok
     ? { ...plated.answer, coverMm: open.armLongMm.value ? plated.answer.coverShare * open.armLongMm.value : null }
     : null
+  const gun = LAYS_BY[process] === 'wire'
+  const wireMassG = (groove?.massG ?? 0) / LANDS_SHARE.wire
   const call: Sentence = groove
-    ? open.work === 'build-up'
-      ? [
-          'Build the edge up, ',
-          figure(groove.depthMm, 'mm', 'groove'),
-          ' high over ',
-          figure(groove.runMm, 'mm', 'groove'),
-          `; ${count(groove.passes, 'bead')}, ${count(groove.rods, 'rod')}.`,
-        ]
-      : [
-          OPENED[open.work],
-          open.sides === 2 ? ' from both sides, ' : ' from one side, ',
-          figure(groove.depthMm, 'mm', 'groove'),
-          ' deep at ',
-          figure(open.includedDeg.value ?? 70, 'deg'),
-          '; ',
-          `${count(groove.passes, 'pass', 'passes')}, ${count(groove.rods, 'rod')}.`,
-        ]
+    ? grooveCall(open, groove, gun ? wireMassG : null)
     : refused
       ? [`No groove: ${refused}.`]
       : [`Wants ${list(wants)}.`]
@@ -243,7 +247,9 @@ export function planOpen(job: Job, filler: string, process: ProcessId): StationP
   return {
     id: 'open',
     short: groove
-      ? `groove, ${count(groove.passes, 'pass', 'passes')}, ${count(groove.rods, 'rod')}`
+      ? gun
+        ? `groove, ${figures(wireMassG, 2)} g of wire`
+        : `groove, ${count(groove.passes, 'pass', 'passes')}, ${count(groove.rods, 'rod')}`
       : refused
         ? 'no groove possible'
         : `wants ${wants[0] ?? 'readings'}`,

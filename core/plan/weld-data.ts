@@ -28,8 +28,10 @@ export interface WeldData extends Omit<WeldSettings, 'workings'> {
   arcMin: number
   elapsedMin: number
   passes: WeldPass[]
-  /** Rods for the groove and for what was ground out and laid again; what the second is, g. */
+  /** Rods for the groove and for what was ground out and laid again; what the second is, g. A gun takes none. */
   rods: number
+  /** Wire that a gun takes for the same, g. */
+  wireG: number
   againG: number
   nextMove: NextMove | null
   interpass: Interpass | null

@@ -19,6 +19,7 @@ import type { WeldData, WeldPass } from './weld-data'
 import { currentByPass, ENTERS, VOLTS } from '../warm/current'
 import { weldMeans, weldSettings } from './weld-settings'
 import { arcWords } from './weld-words'
+import { LANDS_SHARE } from '../lay/process.table'
 
 /** An easing worth a word, A. */
 const TOLD_EASE_A = 5
@@ -71,7 +72,9 @@ export function planWeld(
   const again = groundOutPasses(weld.log)
   const againMin = again * passArcMin
   const againG = open.groove && passes.length ? (again * open.groove.massG) / passes.length : 0
-  const rods = open.groove ? Math.ceil(open.groove.rods * (1 + (passes.length ? again / passes.length : 0)) - 1e-9) : 0
+  const wireG = mig && open.groove ? (open.groove.massG + againG) / LANDS_SHARE.wire : 0
+  const rods =
+    open.groove && !mig ? Math.ceil(open.groove.rods * (1 + (passes.length ? again / passes.length : 0)) - 1e-9) : 0
   // Only an arc without wire can sit on the metal and boil it out.
   const boilMin = mig ? 0 : BOIL_OUT_ARC_MIN[takeIn.soak ?? 'handled']
   const arcMin = layArcMin + boilMin + againMin
@@ -128,6 +131,7 @@ export function planWeld(
     }),
     eased,
     rods,
+    wireG,
     againG,
     nextMove: nextMove(weld.log),
     interpass,

@@ -437,7 +437,7 @@ export function planWhole(job: JobGiven): JobPlanned {
   ]
   const price =
     sum(mends.map(mend => mend.price)) +
-    priceOf(kit, { handMin: sharedMin, arcMin: 0, machineMin: 0, rods: [], wireM: 0, gasL: 0, a: 0 })
+    priceOf(kit, { handMin: sharedMin, arcMin: 0, machineMin: 0, rods: [], wire: null, gasL: 0, a: 0 })
   const hazards = metalHazards(
     main.families.map(({ id, probability }) => ({ id, name: familyById(id)!.name, probability })),
   ).map(one => one.code)
@@ -615,7 +615,15 @@ function planOne(
       : trouble || judged.verdict === 'decline' || chancePct < DECLINE_BELOW_PCT
         ? 'decline'
         : judged.verdict
-  const price = priceOf(kit, { handMin, arcMin, machineMin, rods: wholeRods, wireM, gasL, a: current?.startA ?? 0 })
+  const price = priceOf(kit, {
+    handMin,
+    arcMin,
+    machineMin,
+    rods: wholeRods,
+    wire: { filler, wireM },
+    gasL,
+    a: current?.startA ?? 0,
+  })
   return {
     id: given.id,
     kind: given.kind,

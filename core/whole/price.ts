@@ -2,7 +2,8 @@ import type { Kit } from '../job/job.schema'
 
 /** A rod of a filler that the kit does not hold, and a gram of wire: common practice, no source. */
 const USUAL_ROD_PRICE = 1
-const WIRE_PRICE_PER_G = 0.03
+const USUAL_WIRE_PRICE_PER_KG = 30
+/** Aluminium wire of 0.9 mm: its section by 2.70 g/cm³. */
 const WIRE_G_PER_M = 1.72
 /** Discs, brushes, wipes and paper for each minute of hand work: common practice, no source. */
 const ABRASIVES_PER_HAND_MIN = 0.03
@@ -10,11 +11,16 @@ const ABRASIVES_PER_HAND_MIN = 0.03
 const MACHINE_EFFICIENCY = 0.75
 const ARC_V = 15
 
-/** So much wire, in money. */
-export const wirePrice = (metres: number): number => metres * WIRE_G_PER_M * WIRE_PRICE_PER_G
+const isOf = (filler: string) => (held: { filler: string }) => held.filler.replace(/^ER/i, '') === filler
 
-export const rodPrice = (kit: Kit, filler: string): number =>
-  kit.rods.find(rod => rod.filler.replace(/^ER/i, '') === filler)?.price ?? USUAL_ROD_PRICE
+/** What metres of wire weigh, g. */
+export const wireG = (metres: number): number => metres * WIRE_G_PER_M
+
+/** So much wire, in money, at what the kit's spool of it cost. */
+export const wirePrice = (kit: Kit, filler: string | null, massG: number): number =>
+  (massG / 1000) * (kit.spools.find(isOf(filler ?? ''))?.pricePerKg ?? USUAL_WIRE_PRICE_PER_KG)
+
+export const rodPrice = (kit: Kit, filler: string): number => kit.rods.find(isOf(filler))?.price ?? USUAL_ROD_PRICE
 
 /** What a mend uses up and takes, in money: its own time, rods, wire, gas, power and abrasives. */
 export function priceOf(
@@ -24,7 +30,7 @@ export function priceOf(
     arcMin: number
     machineMin: number
     rods: readonly { filler: string; rods: number }[]
-    wireM: number
+    wire: { filler: string | null; wireM: number } | null
     gasL: number
     a: number
   },
@@ -33,7 +39,7 @@ export function priceOf(
   return (
     ((used.handMin + used.arcMin + used.machineMin) / 60) * kit.ratePerHour +
     used.rods.reduce((sum, { filler, rods }) => sum + rods * rodPrice(kit, filler), 0) +
-    wirePrice(used.wireM) +
+    (used.wire ? wirePrice(kit, used.wire.filler, wireG(used.wire.wireM)) : 0) +
     used.gasL * (gas ? gas.price / gas.cylinderL : 0) +
     ((used.a * ARC_V * used.arcMin) / 60 / 1000 / MACHINE_EFFICIENCY) * kit.pricePerKWh +
     used.handMin * ABRASIVES_PER_HAND_MIN

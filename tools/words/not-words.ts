@@ -3,6 +3,7 @@ export const NOT_WORDS: ReadonlySet<string> = new Set([
   'rotate(-90 {0} {1})',
   "npm run --silent ask -- {0} '{1}'",
   'core',
+  'jobs[{0}]{1}{2}',
   'files',
   'heat',
   'photo',

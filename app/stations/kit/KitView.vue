@@ -4,7 +4,7 @@ import KitFile from './KitFile.vue'
 import KitTable from './KitTable.vue'
 import MachineCards from './MachineCards.vue'
 import StockList from './StockList.vue'
-import { GASES, RODS, TORCHES } from './columns'
+import { GASES, RODS, SPOOLS, TORCHES } from './columns'
 
 const { kit, unreadTaps, unreadDrills, rates, setRate, problem } = useKit()
 </script>
@@ -23,6 +23,12 @@ const { kit, unreadTaps, unreadDrills, rates, setRate, problem } = useKit()
     />
     <StockList />
     <KitTable list="rods" title="Rods" :columns="RODS" empty="No rods: filler is priced at nothing until there are." />
+    <KitTable
+      list="spools"
+      title="Spools of wire"
+      :columns="SPOOLS"
+      empty="No wire: a gun's is priced as it usually is."
+    />
     <KitTable
       list="gases"
       title="Shielding gas"

@@ -65,6 +65,12 @@ export const RODS: KitColumn[] = [
   { key: 'price', label: 'Price each', unit: 'number', blank: 0.6 },
   { key: 'count', label: 'In stock', unit: 'number', blank: 10 },
 ]
+export const SPOOLS: KitColumn[] = [
+  { key: 'filler', label: 'Wire', blank: '4043' },
+  { key: 'diameterMm', label: 'Thick', unit: 'mm', blank: 0.9 },
+  { key: 'leftKg', label: 'Left on it', unit: 'kg', blank: 0.5 },
+  { key: 'pricePerKg', label: 'Price of a kilogram', unit: 'number', blank: 30 },
+]
 export const GASES: KitColumn[] = [
   { key: 'name', label: 'Gas', blank: 'argon' },
   { key: 'cylinderL', label: 'Full cylinder', unit: 'number', suffix: 'L of gas', blank: 2000 },

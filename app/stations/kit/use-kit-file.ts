@@ -34,7 +34,7 @@ export function useKitFile() {
     else
       await put(read.kit, `The kit of ${file.name} is on this bench${read.jobs.length ? '; its jobs were left' : ''}.`)
   }
-  /** Machines, torches, rods and gas of a starter; names, rates and taps stay. */
+  /** Machines, torches, rods, wire and gas of a starter; names, rates and taps stay. */
   const startFrom = (id: StarterId) =>
     put(
       { ...structuredClone(toRaw(shop.kit)), ...structuredClone(STARTER_KITS[id].kit) },

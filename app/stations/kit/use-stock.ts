@@ -8,7 +8,7 @@ import { useShop } from '~/stores/shop'
 /** A bench has no more on it at once; each is planned. */
 const MOST_JOBS = 200
 
-/** What is left of rods and gas, what open jobs take of it, and how fast it went lately. */
+/** What is left of rods, wire and gas, what open jobs take of it, and how fast it went lately. */
 export function useStock() {
   const shop = useShop()
   const openJobs = useOpenJobs()
