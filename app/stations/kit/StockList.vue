@@ -30,7 +30,7 @@ const rates = computed(() =>
       </thead>
       <tbody>
         <tr v-for="row in stock" :key="row.kind + row.name" :data-stock="row.name">
-          <td>{{ row.name }}</td>
+          <td>{{ row.kind === 'wire' ? `${row.name} wire` : row.name }}</td>
           <td class="num">{{ amountOf(row.kind, row.left) }}</td>
           <td class="num">{{ row.wanted > 0 ? amountOf(row.kind, row.wanted) : '–' }}</td>
           <td :class="{ buy: row.short > 0 }">{{ whenToBuy(row) }}</td>
