@@ -19,9 +19,11 @@ const TOPICS = {
   photo: [...BASE, 'words'],
   groove: [...BASE, 'photo', 'words'],
   solid: BASE,
-  heat: [...BASE, 'solid'],
+  // Arithmetic that is compiled beforehand, and how it is started.
+  kernel: [],
+  heat: [...BASE, 'solid', 'kernel'],
   // How a bead pulls a part about: the part in cells, its faces as they are measured, the arc that laid it.
-  warp: [...BASE, 'solid', 'flat', 'arc', 'heat'],
+  warp: [...BASE, 'solid', 'flat', 'arc', 'heat', 'kernel'],
   arc: BASE,
   braze: [...BASE, 'heat'],
   flame: [...BASE, 'heat'],

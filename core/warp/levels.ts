@@ -1,11 +1,11 @@
-import type { Element } from './element'
+import { CORNERS, type Element } from './element'
 import { nodeMm, type Lattice } from './lattice'
 
 /** Corners put together to one body, along each way; bodies put together to one, after that. */
 const BLOCK = 4
 const PAIR = 2
 /** So few bodies are solved at once. */
-const FEW = 200
+const FEW = 60
 const SIX = 6
 
 /** Bodies that move rigidly: three shifts and three turns each about its own middle, and the stiffness between them. */
@@ -136,7 +136,78 @@ function packed(rows: Rows, middleMm: Float64Array, place: Int32Array): Level {
   return { bodies, middleMm, place, rowStart, column, block, own, parent: new Int32Array(0) }
 }
 
-/** Bodies of corners: the stiffness that is left when every body moves rigidly; only cells between bodies count. */
+/** How a cell's corners pull on each other as two groups of them move rigidly about the cell's own corner, 6 × 6. */
+function betweenGroups(element: Element, from: number, to: number): Float64Array {
+  const found = new Float64Array(36)
+  const ways = Array.from({ length: CORNERS }, (_, n) =>
+    carry(element.stepMm.map((step, axis) => (n & (1 << axis) ? step : 0))),
+  )
+  for (let n = 0; n < CORNERS; n++) {
+    if (!(from & (1 << n))) continue
+    for (let m = 0; m < CORNERS; m++)
+      if (to & (1 << m))
+        for (let c = 0; c < 3; c++)
+          for (let d = 0; d < 3; d++) {
+            const stiff = element.full[24 * (3 * n + c) + 3 * m + d]!
+            for (let p = 0; p < SIX; p++)
+              for (let q = 0; q < SIX; q++) found[6 * p + q]! += ways[n]![6 * c + p]! * stiff * ways[m]![6 * d + q]!
+          }
+  }
+  return found
+}
+
+/** into += left' × block × right, 6 × 6 each. */
+function addBetween(
+  into: Float64Array,
+  left: ArrayLike<number>,
+  block: ArrayLike<number>,
+  right: ArrayLike<number>,
+  half: Float64Array,
+) {
+  for (let p = 0; p < SIX; p++)
+    for (let q = 0; q < SIX; q++) {
+      let sum = 0
+      for (let k = 0; k < SIX; k++) sum += block[6 * p + k]! * right[6 * k + q]!
+      half[6 * p + q] = sum
+    }
+  for (let p = 0; p < SIX; p++)
+    for (let q = 0; q < SIX; q++) {
+      let sum = 0
+      for (let k = 0; k < SIX; k++) sum += left[6 * k + p]! * half[6 * k + q]!
+      into[6 * p + q]! += sum
+    }
+}
+
+/** A cell some of whose corners are held: each pair of corners by itself, held entries left out. */
+function addHeld(
+  rows: Rows,
+  element: Element,
+  nodes: Int32Array,
+  of: Int32Array,
+  fixed: Uint8Array,
+  offOf: (node: number) => readonly number[],
+) {
+  const ways = Array.from(nodes, node => {
+    const way = carry(offOf(node))
+    for (let c = 0; c < 3; c++) if (fixed[3 * node + c]) way.fill(0, 6 * c, 6 * c + 6)
+    return way
+  })
+  for (let n = 0; n < CORNERS; n++)
+    for (let m = 0; m < CORNERS; m++) {
+      const block = rows.at(of[nodes[n]!]!, of[nodes[m]!]!)
+      for (let c = 0; c < 3; c++)
+        for (let d = 0; d < 3; d++) {
+          const stiff = element.full[24 * (3 * n + c) + 3 * m + d]!
+          for (let p = 0; p < SIX; p++)
+            for (let q = 0; q < SIX; q++) block[6 * p + q]! += ways[n]![6 * c + p]! * stiff * ways[m]![6 * d + q]!
+        }
+    }
+}
+
+/**
+ * Bodies of corners: the stiffness that is left when every body moves rigidly; only cells between bodies count. All
+ * cells are alike, so how two groups of a cell's corners pull on each other is worked out once for each two groups.
+ */
 function firstLevel(lattice: Lattice, element: Element, there: Uint8Array | null, fixed: Uint8Array | null) {
   const { of, place, bodies } = numbered(lattice.nodeAt, lattice.nodes, BLOCK)
   const middleMm = new Float64Array(3 * bodies)
@@ -147,42 +218,29 @@ function firstLevel(lattice: Lattice, element: Element, there: Uint8Array | null
     for (let axis = 0; axis < 3; axis++) middleMm[3 * of[node]! + axis]! += at[axis]!
   }
   for (let n = 0; n < middleMm.length; n++) middleMm[n]! /= members[Math.floor(n / 3)]!
+  const offOf = (node: number, body = of[node]!) =>
+    nodeMm(lattice, node).map((at, axis) => at - middleMm[3 * body + axis]!)
   const rows = new Rows(bodies)
-  const half = new Float64Array(24 * SIX)
+  const known = new Map<number, Float64Array>()
+  const half = new Float64Array(36)
   for (let cell = 0; cell < lattice.cells; cell++) {
     if (there && !there[cell]) continue
-    const nodes = lattice.corner.subarray(8 * cell, 8 * cell + 8)
-    const owners = [...new Set(Array.from(nodes, node => of[node]!))]
-    const held = fixed !== null && nodes.some(node => fixed[3 * node] || fixed[3 * node + 1] || fixed[3 * node + 2])
-    if (owners.length === 1 && !held) continue
-    const ways = Array.from(nodes, node => {
-      const at = nodeMm(lattice, node)
-      const way = carry([0, 1, 2].map(axis => at[axis]! - middleMm[3 * of[node]! + axis]!))
-      if (fixed) for (let c = 0; c < 3; c++) if (fixed[3 * node + c]) way.fill(0, 6 * c, 6 * c + 6)
-      return way
-    })
-    for (const from of owners) {
-      half.fill(0)
-      for (let m = 0; m < 8; m++) {
-        if (of[nodes[m]!] !== from) continue
-        const way = ways[m]!
-        for (let row = 0; row < 24; row++)
-          for (let c = 0; c < 3; c++) {
-            const stiff = element.full[24 * row + 3 * m + c]!
-            for (let q = 0; q < SIX; q++) half[SIX * row + q]! += stiff * way[6 * c + q]!
-          }
-      }
-      for (let n = 0; n < 8; n++) {
-        const way = ways[n]!
-        const block = rows.at(of[nodes[n]!]!, from)
-        for (let c = 0; c < 3; c++)
-          for (let p = 0; p < SIX; p++) {
-            const lever = way[6 * c + p]!
-            if (!lever) continue
-            for (let q = 0; q < SIX; q++) block[6 * p + q]! += lever * half[SIX * (3 * n + c) + q]!
-          }
-      }
+    const nodes = lattice.corner.subarray(CORNERS * cell, CORNERS * cell + CORNERS)
+    if (fixed && nodes.some(node => fixed[3 * node] || fixed[3 * node + 1] || fixed[3 * node + 2])) {
+      addHeld(rows, element, nodes, of, fixed, offOf)
+      continue
     }
+    const groups = new Map<number, number>()
+    nodes.forEach((node, n) => groups.set(of[node]!, (groups.get(of[node]!) ?? 0) | (1 << n)))
+    if (groups.size === 1) continue
+    const owners = [...groups].map(([body, corners]) => ({ body, corners, way: handed(offOf(nodes[0]!, body)) }))
+    for (const from of owners)
+      for (const to of owners) {
+        const key = (from.corners << CORNERS) | to.corners
+        const between = known.get(key) ?? betweenGroups(element, from.corners, to.corners)
+        known.set(key, between)
+        addBetween(rows.at(from.body, to.body), from.way, between, to.way, half)
+      }
   }
   for (let n = 0; n < bodies; n++) rows.at(n, n)
   return { body: of, level: packed(rows, middleMm, place) }
@@ -218,22 +276,24 @@ function nextLevel(level: Level): Level {
     for (let at = level.rowStart[n]!; at < level.rowStart[n + 1]!; at++) {
       const m = level.column[at]!
       const block = level.block.subarray(36 * at, 36 * at + 36)
-      for (let p = 0; p < SIX; p++)
-        for (let q = 0; q < SIX; q++) {
-          let sum = 0
-          for (let k = 0; k < SIX; k++) sum += block[6 * p + k]! * ways[m]![6 * k + q]!
-          half[6 * p + q] = sum
-        }
-      const into = rows.at(of[n]!, of[m]!)
-      for (let p = 0; p < SIX; p++)
-        for (let q = 0; q < SIX; q++) {
-          let sum = 0
-          for (let k = 0; k < SIX; k++) sum += ways[n]![6 * k + p]! * half[6 * k + q]!
-          into[6 * p + q]! += sum
-        }
+      addBetween(rows.at(of[n]!, of[m]!), ways[n]!, block, ways[m]!, half)
     }
   for (let n = 0; n < bodies; n++) rows.at(n, n)
   return packed(rows, middleMm, place)
+}
+
+/** Product of two stretches of a matrix; four sums side by side, for one waits on itself. */
+function along(a: Float64Array, from: number, other: number, count: number): number {
+  let [s, t, u, v] = [0, 0, 0, 0]
+  let k = 0
+  for (; k + 3 < count; k += 4) {
+    s += a[from + k]! * a[other + k]!
+    t += a[from + k + 1]! * a[other + k + 1]!
+    u += a[from + k + 2]! * a[other + k + 2]!
+    v += a[from + k + 3]! * a[other + k + 3]!
+  }
+  for (; k < count; k++) s += a[from + k]! * a[other + k]!
+  return s + t + u + v
 }
 
 /** Cholesky factor of the last level; what a free part may do as a whole is held by a millionth of the diagonal. */
@@ -250,8 +310,7 @@ function factored(level: Level): Float64Array {
   for (let n = 0; n < size; n++) a[n * size + n]! += 1e-6 * a[n * size + n]! + 1e-12 * most
   for (let n = 0; n < size; n++) {
     for (let m = 0; m <= n; m++) {
-      let sum = a[n * size + m]!
-      for (let k = 0; k < m; k++) sum -= a[n * size + k]! * a[m * size + k]!
+      const sum = a[n * size + m]! - along(a, n * size, m * size, m)
       a[n * size + m] = n === m ? Math.sqrt(Math.max(sum, 1e-12 * most)) : sum / a[m * size + m]!
     }
   }
@@ -374,10 +433,10 @@ export function eased(
       for (let k = 0; k < n; k++) sum -= factor[n * size + k]! * x[k]!
       x[n] = sum / factor[n * size + n]!
     }
+    // Along the rows again: down a column of a matrix this large every entry is another line of the cache.
     for (let n = size - 1; n >= 0; n--) {
-      let sum = x[n]!
-      for (let k = n + 1; k < size; k++) sum -= factor[k * size + n]! * x[k]!
-      x[n] = sum / factor[n * size + n]!
+      const value = (x[n]! /= factor[n * size + n]!)
+      for (let k = 0; k < n; k++) x[k]! -= factor[n * size + k]! * value
     }
     return
   }

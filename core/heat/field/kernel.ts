@@ -1,3 +1,4 @@
+import { startModule } from '../../kernel/start'
 import { KERNEL_BASE64 } from './kernel-bytes'
 
 type Pointer = number
@@ -27,13 +28,5 @@ export interface KernelExports {
   sumOfProducts(slots: number, a: Pointer, b: Pointer): number
 }
 
-let compiled: WebAssembly.Module | undefined
-
 /** A fresh instance with a memory of its own, of at least `bytes`; freed with the instance. */
-export function startKernel(bytes: number): KernelExports {
-  compiled ??= new WebAssembly.Module(Uint8Array.from(atob(KERNEL_BASE64), letter => letter.charCodeAt(0)))
-  const kernel = new WebAssembly.Instance(compiled).exports as unknown as KernelExports
-  const pages = Math.ceil(bytes / 65536) - kernel.memory.buffer.byteLength / 65536
-  if (pages > 0) kernel.memory.grow(pages)
-  return kernel
-}
+export const startKernel = (bytes: number): KernelExports => startModule<KernelExports>(KERNEL_BASE64, bytes)
