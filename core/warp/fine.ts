@@ -1,13 +1,17 @@
 import type { Element } from './element'
 import type { Lattice } from './lattice'
-import { eased, OVER, type Levels } from './levels'
+import { BODY, Coarse, OVER } from './coarse'
 import { startKernel, type KernelExports } from './kernel'
+import type { Levels } from './levels'
 
 /** A corner's three entries and a fourth that stays 0, in single precision. */
 const WIDE = 4
 const BYTES = 16
 /** A kernel keeps its own things below this. */
 const BASE = 1024
+
+/** Steps have lost their way once this many times as much is left as there was. */
+const LOST = 100
 
 /** How far a run of steps has come. */
 export interface Run {
@@ -40,11 +44,9 @@ export function smoothing(low: number, high: number, steps: number): Smoothing {
  */
 export class Fine {
   private readonly kernel: KernelExports
-  private readonly at: Record<'corner' | 'blocks' | 'apart' | 'body' | 'off' | 'moves' | Vector, number>
+  private readonly at: Record<'corner' | 'blocks' | 'apart' | 'body' | 'off' | Vector, number>
   private readonly cells: number
-  private readonly coarse: Float64Array
-  private readonly moves: Float64Array
-  private readonly movesOf: Float32Array
+  private readonly coarse: Coarse
 
   constructor(
     private readonly lattice: Lattice,
@@ -55,26 +57,25 @@ export class Fine {
     private readonly smooth: Smoothing,
   ) {
     const { nodes } = lattice
-    const bodies = levels.levels[0]!.bodies
     this.cells = there ? there.reduce((sum, is) => sum + (is ? 1 : 0), 0) : lattice.cells
-    const blocks = 8 * 3 * BYTES
-    const sizes = { corner: 32 * this.cells, blocks, apart: BYTES * nodes, body: BYTES * Math.ceil(nodes / 4) }
-    const all = { ...sizes, off: BYTES * nodes, moves: 24 * bodies + 8 }
     let next = BASE
-    const at: Record<string, number> = {}
-    for (const [name, bytes] of Object.entries(all)) {
-      at[name] = next
+    const take = (bytes: number) => {
+      const at = next
       next += Math.ceil(bytes / BYTES) * BYTES
+      return at
     }
-    for (const name of VECTORS) {
-      at[name] = next
-      next += BYTES * nodes
+    const vectors = Object.fromEntries(VECTORS.map(name => [name, take(BYTES * nodes)])) as Record<Vector, number>
+    this.at = {
+      ...vectors,
+      corner: take(32 * this.cells),
+      blocks: take(8 * 3 * BYTES),
+      apart: take(BYTES * nodes),
+      body: take(4 * nodes),
+      off: take(BYTES * nodes),
     }
-    this.at = at as typeof this.at
+    this.coarse = new Coarse(levels, take)
     this.kernel = startKernel(next)
-    this.coarse = new Float64Array(6 * bodies)
-    this.moves = new Float64Array(6 * bodies)
-    this.movesOf = this.floats('moves', 6 * bodies)
+    this.coarse.fill(this.kernel)
     this.fill(element, there, apart)
   }
 
@@ -97,7 +98,7 @@ export class Fine {
     const body = new Uint32Array(this.kernel.memory.buffer, at.body, lattice.nodes)
     const [off, own] = [this.floats('off', WIDE * lattice.nodes), this.floats('apart', WIDE * lattice.nodes)]
     for (let node = 0; node < lattice.nodes; node++) {
-      body[node] = 24 * levels.body[node]!
+      body[node] = 4 * BODY * levels.body[node]!
       for (let c = 0; c < 3; c++) {
         off[WIDE * node + c] = levels.offMm[3 * node + c]!
         own[WIDE * node + c] = apart[3 * node + c]!
@@ -118,16 +119,14 @@ export class Fine {
   }
   /** z = what the levels and two smoothings make of r. */
   private precondition() {
-    const { kernel, at, lattice, levels } = this
+    const { kernel, at, lattice, coarse } = this
     const { nodes } = lattice
     this.smoothed('r', 'z')
     this.pull('z', 'pulled')
     kernel.leftOver(nodes, at.apart, at.r, at.pulled, at.rest)
-    kernel.gather(nodes, at.body, at.off, at.rest, at.moves, levels.levels[0]!.bodies)
-    this.coarse.set(this.movesOf)
-    eased(levels, 0, this.coarse, this.moves)
-    this.movesOf.set(this.moves)
-    kernel.spread(nodes, at.body, at.off, at.moves, at.apart, at.z, OVER)
+    kernel.gather(nodes, at.body, at.off, at.rest, coarse.right, coarse.bodies)
+    coarse.ease()
+    kernel.spread(nodes, at.body, at.off, coarse.x, at.apart, at.z, OVER)
     this.pull('z', 'pulled')
     kernel.leftOver(nodes, at.apart, at.r, at.pulled, at.rest)
     this.smoothed('rest', 'q')
@@ -155,7 +154,7 @@ export class Fine {
     this.precondition()
     kernel.combine(nodes, at.z, at.z, 0, at.p)
     let rz = this.dot('r', 'z')
-    let there = false
+    let [there, best] = [false, Infinity]
     for (let step = 0; step < most && !there; step++) {
       this.pull('p', 'q')
       const alpha = rz / this.dot('p', 'q')
@@ -165,7 +164,9 @@ export class Fine {
       const left = Math.sqrt(this.dot('r', 'r'))
       there = left <= share
       yield { left }
-      if (there) break
+      best = Math.min(best, left)
+      // Rounding has the better of it: what is left is looked at anew in double precision.
+      if (there || left > LOST * best) break
       this.precondition()
       const next = this.dot('r', 'z')
       kernel.combine(nodes, at.z, at.p, next / rz, at.p)

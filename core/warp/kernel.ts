@@ -22,6 +22,28 @@ export interface KernelExports {
   combine(nodes: number, a: Pointer, b: Pointer, k: number, into: Pointer): void
   sumOfProducts(nodes: number, apart: Pointer, a: Pointer, b: Pointer): number
   gather(nodes: number, body: Pointer, off: Pointer, force: Pointer, into: Pointer, bodies: number): void
+  clear(bodies: number, x: Pointer): void
+  relax(
+    bodies: number,
+    rows: Pointer,
+    column: Pointer,
+    block: Pointer,
+    own: Pointer,
+    right: Pointer,
+    x: Pointer,
+    back: 0 | 1,
+  ): void
+  bodiesLeft(
+    bodies: number,
+    rows: Pointer,
+    column: Pointer,
+    block: Pointer,
+    right: Pointer,
+    x: Pointer,
+    out: Pointer,
+  ): void
+  gatherBodies(bodies: number, parent: Pointer, lever: Pointer, fine: Pointer, coarse: Pointer, next: number): void
+  spreadBodies(bodies: number, parent: Pointer, lever: Pointer, coarse: Pointer, fine: Pointer, over: number): void
   spread(nodes: number, body: Pointer, off: Pointer, moves: Pointer, apart: Pointer, z: Pointer, over: number): void
 }
 

@@ -128,9 +128,9 @@ export function sumOfProducts(nodes: i32, apart: usize, a: usize, b: usize): f64
   return f64x2.extract_lane(all, 0) + f64x2.extract_lane(all, 1)
 }
 
-/** Forces and moments on bodies that move rigidly, six f32 each, from forces on their corners. */
+/** Forces and moments on bodies that move rigidly, eight f32 each, from forces on their corners. */
 export function gather(nodes: i32, body: usize, off: usize, force: usize, into: usize, bodies: i32): void {
-  memory.fill(into, 0, <usize>bodies * 24)
+  memory.fill(into, 0, <usize>bodies << 5)
   for (let n = 0; n < nodes; n++) {
     const at = <usize>n << 4, o = into + <usize>load<u32>(body + (<usize>n << 2))
     const x = load<f32>(off + at), y = load<f32>(off + at, 4), z = load<f32>(off + at, 8)
@@ -156,3 +156,93 @@ export function spread(nodes: i32, body: usize, off: usize, moves: usize, apart:
     v128.store(z + at, add(v128.load(z + at), free))
   }
 }
+
+// Bodies hold eight f32 each: shift, turn and two of nothing; blocks between them hold their six columns of eight.
+
+// @ts-ignore: decorator
+@inline
+function firstOf(columns: usize, low: v128, high: v128): v128 {
+  return add(
+    add(
+      mul(v128.load(columns), v128.shuffle<f32>(low, low, 0, 0, 0, 0)),
+      mul(v128.load(columns, 32), v128.shuffle<f32>(low, low, 1, 1, 1, 1)),
+    ),
+    add(
+      add(
+        mul(v128.load(columns, 64), v128.shuffle<f32>(low, low, 2, 2, 2, 2)),
+        mul(v128.load(columns, 96), v128.shuffle<f32>(low, low, 3, 3, 3, 3)),
+      ),
+      add(
+        mul(v128.load(columns, 128), v128.shuffle<f32>(high, high, 0, 0, 0, 0)),
+        mul(v128.load(columns, 160), v128.shuffle<f32>(high, high, 1, 1, 1, 1)),
+      ),
+    ),
+  )
+}
+
+/** One pass over the bodies, each set so that its own forces balance; forwards, or backwards so that both are even. */
+export function relax(bodies: i32, rows: usize, column: usize, block: usize, own: usize, right: usize, x: usize, back: i32): void {
+  for (let step = 0; step < bodies; step++) {
+    const n: usize = back ? bodies - 1 - step : step
+    let low = v128.load(right + (n << 5)), high = v128.load(right + (n << 5), 16)
+    const end = load<u32>(rows + (n << 2), 4)
+    for (let at = load<u32>(rows + (n << 2)); at < end; at++) {
+      const from = x + <usize>load<u32>(column + (<usize>at << 2)), columns = block + <usize>at * 192
+      const a = v128.load(from), b = v128.load(from, 16)
+      low = sub(low, firstOf(columns, a, b))
+      high = sub(high, firstOf(columns + 16, a, b))
+    }
+    const to = x + (n << 5), inverse = own + n * 192
+    v128.store(to, add(v128.load(to), firstOf(inverse, low, high)))
+    v128.store(to, add(v128.load(to, 16), firstOf(inverse + 16, low, high)), 16)
+  }
+}
+
+/** What is left of the forces on bodies as they move. */
+export function bodiesLeft(bodies: i32, rows: usize, column: usize, block: usize, right: usize, x: usize, out: usize): void {
+  for (let n: usize = 0; n < <usize>bodies; n++) {
+    let low = v128.load(right + (n << 5)), high = v128.load(right + (n << 5), 16)
+    const end = load<u32>(rows + (n << 2), 4)
+    for (let at = load<u32>(rows + (n << 2)); at < end; at++) {
+      const from = x + <usize>load<u32>(column + (<usize>at << 2)), columns = block + <usize>at * 192
+      const a = v128.load(from), b = v128.load(from, 16)
+      low = sub(low, firstOf(columns, a, b))
+      high = sub(high, firstOf(columns + 16, a, b))
+    }
+    v128.store(out + (n << 5), low)
+    v128.store(out + (n << 5), high, 16)
+  }
+}
+
+/** Forces on bodies of bodies from forces on their parts; `lever` is where each part lies from its body, four f32. */
+export function gatherBodies(bodies: i32, parent: usize, lever: usize, fine: usize, coarse: usize, next: i32): void {
+  memory.fill(coarse, 0, <usize>next << 5)
+  for (let n: usize = 0; n < <usize>bodies; n++) {
+    const from = fine + (n << 5), o = coarse + <usize>load<u32>(parent + (n << 2)), off = lever + (n << 4)
+    const x = load<f32>(off), y = load<f32>(off, 4), z = load<f32>(off, 8)
+    const a = load<f32>(from), b = load<f32>(from, 4), c = load<f32>(from, 8)
+    store<f32>(o, load<f32>(o) + a)
+    store<f32>(o, load<f32>(o, 4) + b, 4)
+    store<f32>(o, load<f32>(o, 8) + c, 8)
+    store<f32>(o, load<f32>(o, 12) + load<f32>(from, 12) + y * c - z * b, 12)
+    store<f32>(o, load<f32>(o, 16) + load<f32>(from, 16) + z * a - x * c, 16)
+    store<f32>(o, load<f32>(o, 20) + load<f32>(from, 20) + x * b - y * a, 20)
+  }
+}
+
+/** Parts go on by what their bodies move, so much larger. */
+export function spreadBodies(bodies: i32, parent: usize, lever: usize, coarse: usize, fine: usize, over: f32): void {
+  for (let n: usize = 0; n < <usize>bodies; n++) {
+    const to = fine + (n << 5), o = coarse + <usize>load<u32>(parent + (n << 2)), off = lever + (n << 4)
+    const x = load<f32>(off), y = load<f32>(off, 4), z = load<f32>(off, 8)
+    const p = load<f32>(o, 12), q = load<f32>(o, 16), r = load<f32>(o, 20)
+    store<f32>(to, load<f32>(to) + over * (load<f32>(o) + q * z - r * y))
+    store<f32>(to, load<f32>(to, 4) + over * (load<f32>(o, 4) + r * x - p * z), 4)
+    store<f32>(to, load<f32>(to, 8) + over * (load<f32>(o, 8) + p * y - q * x), 8)
+    store<f32>(to, load<f32>(to, 12) + over * p, 12)
+    store<f32>(to, load<f32>(to, 16) + over * q, 16)
+    store<f32>(to, load<f32>(to, 20) + over * r, 20)
+  }
+}
+
+export function clear(bodies: i32, x: usize): void { memory.fill(x, 0, <usize>bodies << 5) }
