@@ -109,6 +109,7 @@ export default tseslint.config(
       'test-results/**',
       'playwright-report/**',
       'core/heat/field/assembly/**',
+      'core/warp/assembly/**',
     ],
   },
   ...tseslint.configs.recommended,

@@ -54,7 +54,7 @@ function warps(cellMm: number, plain: boolean): void {
   const out = new Float64Array(force.length)
   line(
     `pull of ${lattice.cells} cells: set up and solved`,
-    `${ms(took)}, ${next.value.iterations} steps${slow ? `; plain ${ms(slowTook)}, ${slow.iterations} steps: ${(slowTook / took).toFixed(1)} times` : ''}; one product ${ms(timed(5, () => pull(lattice, element, null, null, u, out)))}`,
+    `${ms(took)}, ${next.value.iterations} steps${slow ? `; plain ${ms(slowTook)}, ${slow.iterations} steps: ${(slowTook / took).toFixed(1)} times` : ''}; one product ${ms(timed(5, () => pull(lattice, element, null, null, u, out)))}; ${((solver.fine.bytes + solver.apart.byteLength) / lattice.cells).toFixed(0)} bytes kept for each cell (limit 400)`,
   )
 }
 
@@ -76,6 +76,7 @@ export function solids(short: boolean): void {
   shapes()
   warps(4, true)
   warps(3, true)
-  if (!short) warps(2, false)
+  if (!short) warps(2, true)
+  if (!short) warps(1.3, false)
   puddle()
 }

@@ -1,5 +1,6 @@
 import { SIX } from './bodies'
 import type { KernelExports } from './kernel'
+import { takeOut, type Last } from './last-level'
 import type { Levels } from './levels'
 
 /** A body's shift and turn and two of nothing, and a block's six columns of as many, in single precision. */
@@ -31,14 +32,11 @@ interface Place {
 export class Coarse {
   private readonly places: Place[]
   private kernel!: KernelExports
-  private readonly force: Float64Array
-  private readonly moved: Float64Array
+  private readonly whole: Last['whole']
+  private readonly last: { size: number; factor: number; x: number }
 
   /** @param take keeps so many bytes of the kernel's memory, and says where */
-  constructor(
-    private readonly all: Levels,
-    take: (bytes: number) => number,
-  ) {
+  constructor(all: Levels, take: (bytes: number) => number) {
     this.places = all.levels.map(({ bodies, column }) => ({
       bodies,
       blocks: column.length,
@@ -52,9 +50,9 @@ export class Coarse {
       x: take(BODY_BYTES * bodies),
       rest: take(BODY_BYTES * bodies),
     }))
-    const last = SIX * all.levels.at(-1)!.bodies
-    this.force = new Float64Array(last)
-    this.moved = new Float64Array(last)
+    const { size, whole } = all.last
+    this.whole = whole
+    this.last = { size, factor: take(8 * size * size), x: take(8 * size) }
   }
 
   /** Where forces on the first level's bodies are put, and where their motion is found. */
@@ -68,17 +66,19 @@ export class Coarse {
     return this.places[0]!.bodies
   }
 
-  fill(kernel: KernelExports) {
+  /** Puts the levels there; what they were made of is not kept. */
+  fill(kernel: KernelExports, { levels, last }: Levels) {
     this.kernel = kernel
     const { buffer } = kernel.memory
+    new Float64Array(buffer, this.last.factor, last.factor.length).set(last.factor)
     const columns = (to: Float32Array, blocks: Float32Array, count: number) => {
       for (let n = 0; n < count; n++)
         for (let p = 0; p < SIX; p++)
           for (let q = 0; q < SIX; q++) to[BLOCK_FLOATS * n + BODY * q + p] = blocks[36 * n + SIX * p + q]!
     }
     this.places.forEach((place, depth) => {
-      const level = this.all.levels[depth]!
-      const next = this.all.levels[depth + 1]
+      const level = levels[depth]!
+      const next = levels[depth + 1]
       new Uint32Array(buffer, place.rows, place.bodies + 1).set(level.rowStart)
       const column = new Uint32Array(buffer, place.column, place.blocks)
       for (let n = 0; n < place.blocks; n++) column[n] = BODY_BYTES * level.column[n]!
@@ -98,9 +98,13 @@ export class Coarse {
   private lastSolved(place: Place) {
     const right = new Float32Array(this.kernel.memory.buffer, place.right, BODY * place.bodies)
     const x = new Float32Array(this.kernel.memory.buffer, place.x, BODY * place.bodies)
-    for (let n = 0; n < place.bodies; n++) for (let p = 0; p < SIX; p++) this.force[SIX * n + p] = right[BODY * n + p]!
-    this.all.last.solve(this.force, this.moved)
-    for (let n = 0; n < place.bodies; n++) for (let p = 0; p < SIX; p++) x[BODY * n + p] = this.moved[SIX * n + p]!
+    const { size, factor } = this.last
+    const moved = new Float64Array(this.kernel.memory.buffer, this.last.x, size)
+    for (let n = 0; n < place.bodies; n++) for (let p = 0; p < SIX; p++) moved[SIX * n + p] = right[BODY * n + p]!
+    for (const way of this.whole) takeOut(way, moved)
+    this.kernel.solveFactored(size, factor, this.last.x)
+    for (const way of this.whole) takeOut(way, moved)
+    for (let n = 0; n < place.bodies; n++) for (let p = 0; p < SIX; p++) x[BODY * n + p] = moved[SIX * n + p]!
   }
 
   /** Motion of a level's bodies under the forces put on them, near enough to guide what is finer. */

@@ -53,7 +53,7 @@ export class Fine {
     element: Element,
     there: Uint8Array | null,
     apart: Float64Array,
-    private readonly levels: Levels,
+    levels: Levels,
     private readonly smooth: Smoothing,
   ) {
     const { nodes } = lattice
@@ -75,15 +75,20 @@ export class Fine {
     }
     this.coarse = new Coarse(levels, take)
     this.kernel = startKernel(next)
-    this.coarse.fill(this.kernel)
-    this.fill(element, there, apart)
+    this.coarse.fill(this.kernel, levels)
+    this.fill(element, there, apart, levels)
+  }
+
+  /** Memory that it takes, bytes. */
+  get bytes(): number {
+    return this.kernel.memory.buffer.byteLength
   }
 
   private floats(name: keyof typeof this.at, count: number): Float32Array {
     return new Float32Array(this.kernel.memory.buffer, this.at[name], count)
   }
-  private fill(element: Element, there: Uint8Array | null, apart: Float64Array) {
-    const { lattice, levels, at } = this
+  private fill(element: Element, there: Uint8Array | null, apart: Float64Array, levels: Levels) {
+    const { lattice, at } = this
     const corner = new Uint32Array(this.kernel.memory.buffer, at.corner, 8 * this.cells)
     let to = 0
     for (let cell = 0; cell < lattice.cells; cell++) {
@@ -109,28 +114,28 @@ export class Fine {
   private pull(from: Vector, to: Vector) {
     this.kernel.pull(this.cells, this.at.corner, this.at.blocks, this.at[from], this.at[to], this.lattice.nodes)
   }
-  private smoothed(r: Vector, z: Vector) {
+  /** The steps of smoothing after the first, on z. */
+  private goOn() {
     const { kernel, at, lattice, smooth } = this
-    kernel.begin(lattice.nodes, at.apart, at[r], at.step, at[z], smooth.first)
     for (const { keep, share } of smooth.rest) {
-      this.pull(z, 'pulled')
-      kernel.goOn(lattice.nodes, at.apart, at[r], at.pulled, at.step, at[z], keep, share)
+      this.pull('z', 'pulled')
+      kernel.goOn(lattice.nodes, at.apart, at.r, at.pulled, at.step, at.z, keep, share)
     }
   }
   /** z = what the levels and two smoothings make of r. */
   private precondition() {
-    const { kernel, at, lattice, coarse } = this
+    const { kernel, at, lattice, coarse, smooth } = this
     const { nodes } = lattice
-    this.smoothed('r', 'z')
+    kernel.begin(nodes, at.apart, at.r, at.step, at.z, smooth.first)
+    this.goOn()
     this.pull('z', 'pulled')
-    kernel.leftOver(nodes, at.apart, at.r, at.pulled, at.rest)
-    kernel.gather(nodes, at.body, at.off, at.rest, coarse.right, coarse.bodies)
+    kernel.leftOver(nodes, at.apart, at.r, at.pulled)
+    kernel.gather(nodes, at.body, at.off, at.pulled, coarse.right, coarse.bodies)
     coarse.ease()
     kernel.spread(nodes, at.body, at.off, coarse.x, at.apart, at.z, OVER)
     this.pull('z', 'pulled')
-    kernel.leftOver(nodes, at.apart, at.r, at.pulled, at.rest)
-    this.smoothed('rest', 'q')
-    kernel.combine(nodes, at.z, at.q, 1, at.z)
+    kernel.goOn(nodes, at.apart, at.r, at.pulled, at.step, at.z, 0, smooth.first)
+    this.goOn()
   }
   private dot(a: Vector, b: Vector): number {
     return this.kernel.sumOfProducts(this.lattice.nodes, this.at.apart, this.at[a], this.at[b])
@@ -156,11 +161,11 @@ export class Fine {
     let rz = this.dot('r', 'z')
     let [there, best] = [false, Infinity]
     for (let step = 0; step < most && !there; step++) {
-      this.pull('p', 'q')
-      const alpha = rz / this.dot('p', 'q')
+      this.pull('p', 'pulled')
+      const alpha = rz / this.dot('p', 'pulled')
       if (!Number.isFinite(alpha)) break
       kernel.combine(nodes, at.x, at.p, alpha, at.x)
-      kernel.combine(nodes, at.r, at.q, -alpha, at.r)
+      kernel.combine(nodes, at.r, at.pulled, -alpha, at.r)
       const left = Math.sqrt(this.dot('r', 'r'))
       there = left <= share
       yield { left }
@@ -177,5 +182,5 @@ export class Fine {
   }
 }
 
-const VECTORS = ['r', 'z', 'rest', 'step', 'pulled', 'p', 'q', 'x'] as const
+const VECTORS = ['r', 'z', 'step', 'pulled', 'p', 'x'] as const
 type Vector = (typeof VECTORS)[number]

@@ -1,4 +1,4 @@
-import { addBetween, carry, handed, numbered, packed, Rows, SIX } from './bodies'
+import { carry, numbered, packed, Rows, SIX } from './bodies'
 import { CORNERS, type Element } from './element'
 import { nodeMm, type Lattice } from './lattice'
 
@@ -51,6 +51,36 @@ function addHeld(
     }
 }
 
+/** into += left' × block × right, where left and right hand a motion on over an arm each, mm. */
+function addOverArms(into: Float64Array, arms: Float64Array, from: number, block: Float64Array, to: number) {
+  const [x, y, z] = [arms[to]!, arms[to + 1]!, arms[to + 2]!]
+  for (let p = 0; p < SIX; p++) {
+    const o = SIX * p
+    const a = block[o]!
+    const b = block[o + 1]!
+    const c = block[o + 2]!
+    HALF[o] = a
+    HALF[o + 1] = b
+    HALF[o + 2] = c
+    HALF[o + 3] = block[o + 3]! - z * b + y * c
+    HALF[o + 4] = block[o + 4]! + z * a - x * c
+    HALF[o + 5] = block[o + 5]! - y * a + x * b
+  }
+  const [u, v, w] = [arms[from]!, arms[from + 1]!, arms[from + 2]!]
+  for (let q = 0; q < SIX; q++) {
+    const a = HALF[q]!
+    const b = HALF[q + 6]!
+    const c = HALF[q + 12]!
+    into[q]! += a
+    into[q + 6]! += b
+    into[q + 12]! += c
+    into[q + 18]! += HALF[q + 18]! - w * b + v * c
+    into[q + 24]! += HALF[q + 24]! + w * a - u * c
+    into[q + 30]! += HALF[q + 30]! - v * a + u * b
+  }
+}
+const HALF = new Float64Array(36)
+
 /**
  * Bodies of corners: the stiffness that is left when every body moves rigidly; only cells between bodies count. All
  * cells are alike, so how two groups of a cell's corners pull on each other is worked out once for each two groups.
@@ -65,29 +95,42 @@ export function firstLevel(lattice: Lattice, element: Element, there: Uint8Array
     for (let axis = 0; axis < 3; axis++) middleMm[3 * of[node]! + axis]! += at[axis]!
   }
   for (let n = 0; n < middleMm.length; n++) middleMm[n]! /= members[Math.floor(n / 3)]!
-  const offOf = (node: number, body = of[node]!) =>
-    nodeMm(lattice, node).map((at, axis) => at - middleMm[3 * body + axis]!)
+  const offOf = (node: number) => nodeMm(lattice, node).map((at, axis) => at - middleMm[3 * of[node]! + axis]!)
   const rows = new Rows(bodies)
   const known = new Map<number, Float64Array>()
-  const half = new Float64Array(36)
+  const between = (from: number, to: number) => {
+    const key = (from << CORNERS) | to
+    const found = known.get(key) ?? betweenGroups(element, from, to)
+    known.set(key, found)
+    return found
+  }
+  const { corner, nodeAt, originMm, stepMm } = lattice
+  const [owner, group, arms] = [new Int32Array(CORNERS), new Int32Array(CORNERS), new Float64Array(3 * CORNERS)]
   for (let cell = 0; cell < lattice.cells; cell++) {
     if (there && !there[cell]) continue
-    const nodes = lattice.corner.subarray(CORNERS * cell, CORNERS * cell + CORNERS)
-    if (fixed && nodes.some(node => fixed[3 * node] || fixed[3 * node + 1] || fixed[3 * node + 2])) {
-      addHeld(rows, element, nodes, of, fixed, offOf)
-      continue
-    }
-    const groups = new Map<number, number>()
-    nodes.forEach((node, n) => groups.set(of[node]!, (groups.get(of[node]!) ?? 0) | (1 << n)))
-    if (groups.size === 1) continue
-    const owners = [...groups].map(([body, corners]) => ({ body, corners, way: handed(offOf(nodes[0]!, body)) }))
-    for (const from of owners)
-      for (const to of owners) {
-        const key = (from.corners << CORNERS) | to.corners
-        const between = known.get(key) ?? betweenGroups(element, from.corners, to.corners)
-        known.set(key, between)
-        addBetween(rows.at(from.body, to.body), from.way, between, to.way, half)
+    const first = CORNERS * cell
+    let owners = 0
+    let held = false
+    for (let n = 0; n < CORNERS; n++) {
+      const node = corner[first + n]!
+      if (fixed && (fixed[3 * node] || fixed[3 * node + 1] || fixed[3 * node + 2])) held = true
+      let at = 0
+      while (at < owners && owner[at] !== of[node]!) at++
+      if (at === owners) {
+        owner[owners] = of[node]!
+        group[owners++] = 0
       }
+      group[at]! |= 1 << n
+    }
+    if (held) addHeld(rows, element, corner.subarray(first, first + CORNERS), of, fixed!, offOf)
+    if (held || owners === 1) continue
+    for (let at = 0; at < owners; at++)
+      for (let axis = 0; axis < 3; axis++)
+        arms[3 * at + axis] =
+          originMm[axis]! + nodeAt[3 * corner[first]! + axis]! * stepMm[axis]! - middleMm[3 * owner[at]! + axis]!
+    for (let from = 0; from < owners; from++)
+      for (let to = 0; to < owners; to++)
+        addOverArms(rows.at(owner[from]!, owner[to]!), arms, 3 * from, between(group[from]!, group[to]!), 3 * to)
   }
   for (let n = 0; n < bodies; n++) rows.at(n, n)
   return { body: of, level: packed(rows, middleMm, place) }

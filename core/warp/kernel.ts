@@ -18,10 +18,11 @@ export interface KernelExports {
     keep: number,
     share: number,
   ): void
-  leftOver(nodes: number, apart: Pointer, r: Pointer, pulled: Pointer, out: Pointer): void
+  leftOver(nodes: number, apart: Pointer, r: Pointer, pulled: Pointer): void
   combine(nodes: number, a: Pointer, b: Pointer, k: number, into: Pointer): void
   sumOfProducts(nodes: number, apart: Pointer, a: Pointer, b: Pointer): number
   gather(nodes: number, body: Pointer, off: Pointer, force: Pointer, into: Pointer, bodies: number): void
+  solveFactored(size: number, factor: Pointer, x: Pointer): void
   clear(bodies: number, x: Pointer): void
   relax(
     bodies: number,

@@ -2,8 +2,11 @@ import { handed, SIX, type Level } from './bodies'
 
 /** The last level, solved at once. */
 export interface Last {
-  /** Motion of its bodies under forces, which are spoilt. */
-  solve: (force: Float64Array, x: Float64Array) => void
+  size: number
+  /** Cholesky factor, row by row. */
+  factor: Float64Array
+  /** Ways it can move as a whole without being held, each of length 1 and square to the others. */
+  whole: readonly Float64Array[]
 }
 
 /** What pulls back on a motion of the last level is nothing where it is below this share of its stiffness. */
@@ -21,9 +24,9 @@ function pulledBy(level: Level, motion: Float64Array): Float64Array {
 }
 
 /**
- * Ways the last level can move as a whole and nothing pulls back: all six where the part is free, the slides where it is
- * pressed on a flat. Rounding puts a little of them into every force, and next to nothing holds them: unless they are
- * taken out they grow.
+ * Ways the last level can move as a whole and nothing pulls back: all six where the part is free, the slides where it
+ * is pressed on a flat. Rounding puts a little of them into every force, and next to nothing holds them: unless they
+ * are taken out they grow.
  */
 function wholeWays(level: Level): Float64Array[] {
   const found: Float64Array[] = []
@@ -51,13 +54,13 @@ function wholeWays(level: Level): Float64Array[] {
 }
 
 /** Takes out of a vector what of it goes along another of length 1. */
-function takeOut(way: Float64Array, from: Float64Array) {
+export function takeOut(way: Float64Array, from: Float64Array) {
   let share = 0
   for (let n = 0; n < way.length; n++) share += way[n]! * from[n]!
   for (let n = 0; n < way.length; n++) from[n]! -= share * way[n]!
 }
 
-/** Product of two stretches of a matrix; four sums side by side, for one waits on itself. */
+/** Product of stretches of two rows; four sums side by side, for one waits on itself. */
 function along(a: Float64Array, from: number, other: number, count: number): number {
   let [s, t, u, v] = [0, 0, 0, 0]
   let k = 0
@@ -93,24 +96,8 @@ function factored(level: Level): Float64Array {
 }
 
 /** What is needed to solve the last level, worked out once. */
-export function lastLevel(level: Level): Last {
-  const factor = factored(level)
-  const whole = wholeWays(level)
-  const size = SIX * level.bodies
-  return {
-    solve: (force, x) => {
-      for (const way of whole) takeOut(way, force)
-      for (let n = 0; n < size; n++) {
-        let sum = force[n]!
-        for (let k = 0; k < n; k++) sum -= factor[n * size + k]! * x[k]!
-        x[n] = sum / factor[n * size + n]!
-      }
-      // Along the rows again: down a column of a matrix this large every entry is another line of the cache.
-      for (let n = size - 1; n >= 0; n--) {
-        const value = (x[n]! /= factor[n * size + n]!)
-        for (let k = 0; k < n; k++) x[k]! -= factor[n * size + k]! * value
-      }
-      for (const way of whole) takeOut(way, x)
-    },
-  }
-}
+export const lastLevel = (level: Level): Last => ({
+  size: SIX * level.bodies,
+  factor: factored(level),
+  whole: wholeWays(level),
+})

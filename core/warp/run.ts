@@ -229,11 +229,13 @@ export function* warp(setup: WarpSetup): Generator<WarpProgress, Warped> {
 
   const NONE: [Int32Array, Float64Array] = [new Int32Array(0), new Float64Array(0)]
   let solver: Solver | null = null
+  let free: Solver | null = null
   for (const [n, bead] of setup.beads.entries()) {
     const zone = zones[n]!
     if (bead.fills) {
       zone.cells.forEach((cell, m) => zone.share[m]! >= FILLS && (there![cell] = 1))
       solver = null
+      free = null
     }
     zone.cells.forEach(cell => (yields[cell] = Math.min(yields[cell]!, bead.yieldMPa)))
     solver ??= solverOf(lattice, element, there, fixed)
@@ -242,7 +244,7 @@ export function* warp(setup: WarpSetup): Generator<WarpProgress, Warped> {
       const held = read(ways)
       // What it would be if it were let go now is worked out aside and put back.
       const kept = [u.slice(), inside.slice(), stress.slice()] as const
-      const free = solverOf(lattice, element, there, null)
+      free ??= solverOf(lattice, element, there, null)
       yield* settle(free, ...NONE, n + 0.5)
       stages.push(stageOf(bead.id, held))
       if (n < setup.beads.length - 1) {

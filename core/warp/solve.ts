@@ -75,7 +75,10 @@ const dot = (a: Float64Array, b: Float64Array) => {
   return sum
 }
 
-/** Single precision takes a force down to this share of it at once; what is left is worked out in double, and taken on anew. */
+/**
+ * Single precision takes a force down to this share of it at once; what is left is worked out in double, and taken on
+ * anew.
+ */
 const AT_ONCE = 1e-4
 
 /**

@@ -22,6 +22,7 @@ export interface Zone {
 
 /** Places looked at in a cell along each way. */
 const LOOKS = 4
+const lookOff = (look: number) => (look + 0.5) / LOOKS - 0.5
 
 /**
  * The cells of a bead's zone: a rectangle across its path, its top at the path, inward from its face, with flat ends;
@@ -33,34 +34,44 @@ export function zoneOf(lattice: Lattice, bead: Bead): Zone {
     const from = bead.pathMm[n]!
     const along = to.map((value, axis) => (axis === depthAxis ? 0 : value - from[axis]!))
     const long = Math.hypot(...along)
-    return { from, long, tangent: along.map(value => value / (long || 1)) }
+    const tangent = along.map(value => value / (long || 1)) as [number, number, number]
+    return { from, long, tangent }
   })
   const reach = Math.max(bead.widthMm / 2, bead.depthMm) + Math.hypot(...lattice.stepMm)
+  const lies = { along: 0, deep: 0, aside: 0, away: 0 }
+  /** Where a place lies to a piece of the path: along it, in from its face, aside of it, and off its line. */
+  const place = ({ from, tangent }: (typeof pieces)[number], x: number, y: number, z: number) => {
+    const [u, v, w] = [x - from[0], y - from[1], z - from[2]]
+    const along = u * tangent[0] + v * tangent[1] + w * tangent[2]
+    const [p, q, r] = [u - along * tangent[0], v - along * tangent[1], w - along * tangent[2]]
+    const inward = depthAxis === 0 ? u : depthAxis === 1 ? v : w
+    lies.along = along
+    lies.deep = inward * way
+    lies.away = Math.sqrt(p * p + q * q + r * r)
+    lies.aside = Math.sqrt(Math.max(0, p * p + q * q + r * r - inward * inward))
+  }
+  const { stepMm } = lattice
   const cells: number[] = []
   const strain: number[] = []
   const share: number[] = []
   const [a, c] = [bead.strainAlong, bead.strainAcross]
   for (let cell = 0; cell < lattice.cells; cell++) {
     const middle = cellMm(lattice, cell)
-    const near = pieces.filter(({ from, long, tangent }) => {
-      const off = middle.map((value, axis) => value - from[axis]!)
-      const along = off.reduce((sum, value, axis) => sum + value * tangent[axis]!, 0)
-      const aside = Math.hypot(...off.map((value, axis) => value - along * tangent[axis]!))
-      return along > -reach && along < long + reach && aside < reach * 1.5
+    const near = pieces.filter(piece => {
+      place(piece, middle[0], middle[1], middle[2])
+      return lies.along > -reach && lies.along < piece.long + reach && lies.away < reach * 1.5
     })
     if (!near.length) continue
     const sum = [0, 0, 0, 0, 0, 0]
     let found = 0
     for (let n = 0; n < LOOKS ** 3; n++) {
-      const at = [n % LOOKS, Math.floor(n / LOOKS) % LOOKS, Math.floor(n / LOOKS ** 2)].map(
-        (look, axis) => middle[axis]! + ((look + 0.5) / LOOKS - 0.5) * lattice.stepMm[axis]!,
-      )
-      const piece = near.find(({ from, long, tangent }) => {
-        const off = at.map((value, axis) => value - from[axis]!)
-        const along = off.reduce((total, value, axis) => total + value * tangent[axis]!, 0)
-        const deep = off[depthAxis]! * way
-        const aside = Math.hypot(...off.map((value, axis) => (axis === depthAxis ? 0 : value - along * tangent[axis]!)))
-        return along >= 0 && along <= long && deep >= 0 && deep <= bead.depthMm && aside <= bead.widthMm / 2
+      const x = middle[0] + lookOff(n % LOOKS) * stepMm[0]
+      const y = middle[1] + lookOff(Math.floor(n / LOOKS) % LOOKS) * stepMm[1]
+      const z = middle[2] + lookOff(Math.floor(n / LOOKS ** 2)) * stepMm[2]
+      const piece = near.find(each => {
+        place(each, x, y, z)
+        const { along, deep, aside } = lies
+        return along >= 0 && along <= each.long && deep >= 0 && deep <= bead.depthMm && aside <= bead.widthMm / 2
       })
       if (!piece) continue
       found += 1

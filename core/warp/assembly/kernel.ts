@@ -103,10 +103,10 @@ export function goOn(nodes: i32, apart: usize, r: usize, pulled: usize, step: us
   }
 }
 
-/** out = r − pulled where it can move, else 0. */
-export function leftOver(nodes: i32, apart: usize, r: usize, pulled: usize, out: usize): void {
+/** pulled = r − pulled where it can move, else 0. */
+export function leftOver(nodes: i32, apart: usize, r: usize, pulled: usize): void {
   for (let n: usize = 0, end = <usize>nodes << 4; n < end; n += 16)
-    v128.store(out + n, v128.and(sub(v128.load(r + n), v128.load(pulled + n)), f32x4.gt(v128.load(apart + n), ZERO)))
+    v128.store(pulled + n, v128.and(sub(v128.load(r + n), v128.load(pulled + n)), f32x4.gt(v128.load(apart + n), ZERO)))
 }
 
 /** into = a + k × b. */
@@ -246,3 +246,38 @@ export function spreadBodies(bodies: i32, parent: usize, lever: usize, coarse: u
 }
 
 export function clear(bodies: i32, x: usize): void { memory.fill(x, 0, <usize>bodies << 5) }
+
+/** x = A⁻¹ x, A given by its Cholesky factor in double precision, row by row. */
+export function solveFactored(size: i32, factor: usize, x: usize): void {
+  for (let n = 0; n < size; n++) {
+    const row = factor + (<usize>(n * size) << 3)
+    let even = f64x2.splat(0), odd = f64x2.splat(0)
+    let k = 0
+    for (; k + 3 < n; k += 4) {
+      const o = <usize>k << 3
+      even = f64x2.add(even, f64x2.mul(v128.load(row + o), v128.load(x + o)))
+      odd = f64x2.add(odd, f64x2.mul(v128.load(row + o, 16), v128.load(x + o, 16)))
+    }
+    even = f64x2.add(even, odd)
+    let sum = f64x2.extract_lane(even, 0) + f64x2.extract_lane(even, 1)
+    for (; k < n; k++) sum += load<f64>(row + (<usize>k << 3)) * load<f64>(x + (<usize>k << 3))
+    const at = <usize>n << 3
+    store<f64>(x + at, (load<f64>(x + at) - sum) / load<f64>(row + at))
+  }
+  // Along the rows again: down a column of a matrix this large every entry is another line of the cache.
+  for (let n = size - 1; n >= 0; n--) {
+    const row = factor + (<usize>(n * size) << 3), at = <usize>n << 3
+    const value = load<f64>(x + at) / load<f64>(row + at)
+    store<f64>(x + at, value)
+    const both = f64x2.splat(value)
+    let k = 0
+    for (; k + 1 < n; k += 2) {
+      const o = <usize>k << 3
+      v128.store(x + o, f64x2.sub(v128.load(x + o), f64x2.mul(both, v128.load(row + o))))
+    }
+    for (; k < n; k++) {
+      const o = <usize>k << 3
+      store<f64>(x + o, load<f64>(x + o) - value * load<f64>(row + o))
+    }
+  }
+}

@@ -1,13 +1,13 @@
 import { readFileSync } from 'node:fs'
 import asc from 'assemblyscript/asc'
 import { expect, it } from 'vitest'
-import { KERNEL_BASE64 as HEAT } from '../heat/field/kernel-bytes'
-import { KERNEL_BASE64 as WARP } from '../warp/kernel-bytes'
-import { KERNEL_OPTIONS } from './options'
+import { KERNEL_BASE64 as HEAT } from '../core/heat/field/kernel-bytes'
+import { KERNEL_BASE64 as WARP } from '../core/warp/kernel-bytes'
+import { KERNEL_OPTIONS } from '../core/kernel/options'
 
 it.each([
-  ['../heat/field/assembly/kernel.ts', HEAT],
-  ['../warp/assembly/kernel.ts', WARP],
+  ['../core/heat/field/assembly/kernel.ts', HEAT],
+  ['../core/warp/assembly/kernel.ts', WARP],
 ])('the kernel that ships is the one compiled from %s', async (source, shipped) => {
   const { error, binary } = await asc.compileString(
     readFileSync(new URL(source, import.meta.url), 'utf8'),
