@@ -140,6 +140,7 @@ export const FIELD_WORDS: Readonly<Record<string, FieldWords>> = {
   power: w('Power used'),
   powerW: w('Power of the arc'),
   preheatC: w('Preheat'),
+  slowC: w('Kept at this heat afterwards and cooled slowly'),
   probe: w('Where the thermometer is'),
   probes: w('Where it is watched'),
   process: w('Process'),

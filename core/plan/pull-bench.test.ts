@@ -54,6 +54,28 @@ describe('the pull bench', () => {
     expect(of('warm').beads[0]!.strainAlong!).toBeGreaterThan(of('planned').beads[0]!.strainAlong!)
     const area = (id: string) => of(id).beads[0]!.widthMm * of(id).beads[0]!.depthMm * -of(id).beads[0]!.strainAlong!
     expect(area('narrow')).toBeLessThan(area('planned'))
+    expect(of('slow')).toMatchObject({ slowC: 200, beads: of('planned').beads })
+    const [planned, peened] = [of('planned').beads, of('peened').beads]
+    expect(peened.map((each, n) => Math.round((100 * each.strainAlong!) / planned[n]!.strainAlong!))).toEqual(
+      planned.map((_, n) => (n > 0 && n < planned.length - 1 ? 60 : 100)),
+    )
+    const corners: [number, number, number][] = [
+      [150, 60, 57],
+      [150, 168, 57],
+      [10, 168, 57],
+      [10, 61, 57],
+    ]
+    const marks = cover.shape.marks.map(mark => (mark.kind === 'mend' ? { ...mark, path: corners } : mark))
+    const round = benchOf({ ...cover, shape: { ...cover.shape, marks } }).ways.find(way => way.id === 'quarters')!.asked
+    expect(ways.map(({ id }) => id)).not.toContain('quarters')
+    const [first, opposite, second] = round.beads.map(({ pathMm }) => pathMm)
+    const long = pathLongMm([[10, 60, 57.2], ...corners])
+    for (const part of [first, opposite, second]) expect(pathLongMm(part as never)).toBeCloseTo(long / 4, 6)
+    expect(second![0]).toEqual(first!.at(-1))
+    expect(opposite![0]).not.toEqual(first!.at(-1))
+    const peens = benchOf({ ...cover, weld: { ...cover.weld, peen: 'last' } }).ways
+    expect(peens.map(({ id }) => id)).not.toContain('peened')
+    expect(peens[0]!.asked.beads.at(-1)!.strainAlong! / planned.at(-1)!.strainAlong!).toBeCloseTo(0.6, 9)
   })
   it('clamps bars across a run that has room for them, and it springs back less than free (a case of the trade)', () => {
     expect(benchOf(cover).ways.map(way => way.id)).not.toContain('strongback')

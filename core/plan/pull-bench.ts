@@ -36,7 +36,18 @@ interface Pass {
 }
 /** What a way of laying changes of the weld as planned. */
 export interface Way {
-  id: 'planned' | 'one-side' | 'turn-about' | 'held' | 'strongback' | 'warm' | 'narrow' | 'middle-out'
+  id:
+    | 'planned'
+    | 'one-side'
+    | 'turn-about'
+    | 'held'
+    | 'strongback'
+    | 'warm'
+    | 'narrow'
+    | 'middle-out'
+    | 'quarters'
+    | 'peened'
+    | 'slow'
   name: string
 }
 export const WAYS: Record<Way['id'], string> = {
@@ -48,8 +59,21 @@ export const WAYS: Record<Way['id'], string> = {
   warm: 'warmed 80 K more',
   narrow: 'a narrower groove: three quarters of the metal',
   'middle-out': 'from the middle out, in halves',
+  quarters: 'round in quarters, each after the one opposite',
+  peened: 'each bead peened hot but the root and the last',
+  slow: 'kept at 200 °C after the last bead and cooled slowly',
 }
+/** What the parts of a pass are called, by how many there are, as they are laid. */
+const PART_WORDS: Readonly<Record<number, readonly string[]>> = {
+  2: [', first half', ', second half'],
+  4: [', first quarter', ', the one opposite', ', second quarter', ', last quarter'],
+}
+/** A line whose ends lie this near, as a share of its length, goes round. */
+const ROUND_WITHIN = 0.05
 const WARMER_K = 80
+/** What peening takes of a bead's pull: 0.2 to 0.6 by hand and hammer. Judgement. */
+const PEEN_TAKES = 0.4
+const SLOW_C = 200
 const NARROW = 0.75
 
 export interface PullBench {
@@ -114,24 +138,30 @@ function lineOf(mark: StoredMark): Triple[] | null {
   const ends = [-ASIDE_MM, ASIDE_MM].map(off => path[0]!.map((value, axis) => (axis === along ? value + off : value)))
   return ends as Triple[]
 }
-/** A line cut at its middle into two that begin there. */
-function halves(line: readonly Triple[]): Triple[][] {
-  const half = pathLongMm(line) / 2
+/** A line from one place along it to another. */
+function stretch(line: readonly Triple[], fromMm: number, toMm: number): Triple[] {
+  const found: Triple[] = [placeAlongMm(line, fromMm)]
   let gone = 0
   for (let n = 1; n < line.length; n++) {
-    const [a, b] = [line[n - 1]!, line[n]!]
-    const long = Math.hypot(...b.map((value, axis) => value - a[axis]!))
-    if (gone + long >= half) {
-      const middle = a.map((value, axis) => value + ((half - gone) / long) * (b[axis]! - value)) as Triple
-      return [
-        [middle, ...line.slice(0, n).toReversed()],
-        [middle, ...line.slice(n)],
-      ]
-    }
-    gone += long
+    gone += Math.hypot(...line[n]!.map((value, axis) => value - line[n - 1]![axis]!))
+    if (gone > fromMm && gone < toMm) found.push(line[n]!)
   }
-  return [[...line]]
+  return [...found, placeAlongMm(line, toMm)]
 }
+/** A line cut at its middle into two that begin there. */
+function halves(line: readonly Triple[]): Triple[][] {
+  const long = pathLongMm(line)
+  return [stretch(line, 0, long / 2).toReversed(), stretch(line, long / 2, long)]
+}
+/** A line that comes round to where it began is cut into quarters; one is laid, then the one opposite. */
+function quarters(line: readonly Triple[]): Triple[][] {
+  const long = pathLongMm(line)
+  return [0, 2, 1, 3].map(n => stretch(line, (n * long) / 4, ((n + 1) * long) / 4))
+}
+const comesRound = (line: readonly Triple[] | null) =>
+  line !== null &&
+  line.length > 3 &&
+  Math.hypot(...line[0]!.map((value, axis) => value - line.at(-1)![axis]!)) < ROUND_WITHIN * pathLongMm(line)
 
 /**
  * What the pull bench asks: every pass of the planned weld on its line, what the marks say may not move, and the other
@@ -157,6 +187,7 @@ export function pullBench(job: Job, plan: JobPlan, shape: Solid): PullBench {
       if (!line) return []
       const passes = fewer(passesOf(job, plan, mark, pathLongMm(line))).filter(pass => pass.heatJMm > 0)
       const inOrder = reordered[way]?.(passes) ?? passes
+      const peen = way === 'peened' && job.weld.peen === 'leave' ? 'peen' : job.weld.peen
       return inOrder.flatMap(({ side, heatJMm, powerW }, n) => {
         const face = side === 1 ? mark.face : OPPOSITE[mark.face]
         const root = inOrder.findIndex(pass => pass.side === side) === n
@@ -167,20 +198,22 @@ export function pullBench(job: Job, plan: JobPlan, shape: Solid): PullBench {
           wallMm,
           preheatC: way === 'warm' ? Math.min(preheatC + WARMER_K, alloy.solidusC - 60) : preheatC,
         })
+        const peened = !root && (peen === 'last' || (peen === 'peen' && n < inOrder.length - 1))
+        const left = peened ? 1 - PEEN_TAKES : 1
         const deep = root ? found.depthMm : Math.min(found.depthMm, OVER_ROOT_DEEP * wallMm)
         const off = side === 1 ? 0 : INWARD[mark.face] * wallMm
         const moved = line.map(
           place => place.map((value, axis) => (axis === FACE_AXIS[mark.face] ? value + off : value)) as Triple,
         )
-        const lines = way === 'middle-out' ? halves(moved) : [moved]
+        const lines = way === 'middle-out' ? halves(moved) : way === 'quarters' ? quarters(moved) : [moved]
         return lines.map((pathMm, part) => ({
-          id: `${mendedAt(job, mark)}, pass ${n + 1}${lines.length > 1 ? (part ? ', second half' : ', first half') : ''}`,
+          id: `${mendedAt(job, mark)}, pass ${n + 1}${PART_WORDS[lines.length]?.[part] ?? ''}`,
           pathMm,
           face,
           widthMm: found.widthMm,
           depthMm: deep,
-          strainAlong: found.strainAlong,
-          strainAcross: found.strainAcross,
+          strainAlong: left * found.strainAlong,
+          strainAcross: left * found.strainAcross,
           fills: false,
           yieldMPa: proofMPa,
         }))
@@ -204,7 +237,8 @@ export function pullBench(job: Job, plan: JobPlan, shape: Solid): PullBench {
     shape,
     cellMm,
     alloy,
-    beads: way === 'planned' || way === 'held' || way === 'strongback' ? planned : beadsFor(way),
+    beads: way === 'planned' || way === 'held' || way === 'strongback' || way === 'slow' ? planned : beadsFor(way),
+    ...(way === 'slow' && { slowC: SLOW_C }),
     hold: holdOf(way),
     watch,
     preheatC,
@@ -215,10 +249,15 @@ export function pullBench(job: Job, plan: JobPlan, shape: Solid): PullBench {
   const ids: Way['id'][] = [
     'planned',
     ...(sides > 1 ? (['one-side', 'turn-about'] as const) : (['middle-out'] as const)),
+    ...(mended.some(mark => comesRound(lineOf(mark))) ? (['quarters'] as const) : []),
     'held',
     ...(bars ? (['strongback'] as const) : []),
     'warm',
     'narrow',
+    ...(job.weld.peen === 'leave' && beadsFor('peened').some((bead, n) => bead.strainAlong !== planned[n]!.strainAlong)
+      ? (['peened'] as const)
+      : []),
+    'slow',
   ]
   return { watched, ways: ids.map(id => ({ id, asked: asked(id) })) }
 }

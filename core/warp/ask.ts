@@ -1,4 +1,5 @@
 import { NoAnswer } from '../ask/question'
+import { yieldShareAt } from '../metal/hot-yield.table'
 import { mechanicalOf } from '../metal/mechanical.table'
 import { cut } from '../solid/mask'
 import { beadShrinks } from './bead'
@@ -26,6 +27,7 @@ export function warpSetup(input: WarpInput): WarpSetup {
     watch,
     plastic,
     yieldMPa,
+    ...(input.slowC !== undefined && { keptShare: yieldShareAt(input.slowC) }),
     beads: beads.map(bead => {
       // The zone was given: its heat shrinks that, however wide it would have been by itself.
       const heat = bead.heatJMm

@@ -18,6 +18,8 @@ export interface WarpSetup {
   watch: readonly Watch[]
   plastic: boolean
   yieldMPa: number
+  /** After the last bead it is kept so hot that this share of its yield is left, and cooled slowly. */
+  keptShare?: number
   tolerance?: number
   /** Keep every corner's displacement after each bead. */
   keep?: boolean
@@ -57,6 +59,8 @@ const MOST_FLOWS = 40
 const SETTLED = 0.02
 /** A cell that a filling bead takes up by this share or more is not there before it. */
 const FILLS = 0.5
+/** What the stage after slow cooling is called. */
+const COOLED = 'kept hot and cooled slowly'
 /** Past yield by this much a cell is counted as over it: what a settled flow may leave. */
 const OVER_SHARE = 0.999
 
@@ -118,7 +122,7 @@ export function* warp(setup: WarpSetup): Generator<WarpProgress, Warped> {
   const trial = new Float64Array(6)
   let [solves, iterations] = [0, 0]
   const stages: WarpStage[] = []
-  const steps = setup.beads.length + (fixed ? 1 : 0)
+  const steps = setup.beads.length + (fixed ? 1 : 0) + (setup.keptShare === undefined ? 0 : 1)
   const stressOf = (given: ArrayLike<number>, at: number, into: Float64Array) => {
     for (let p = 0; p < 6; p++) {
       let sum = 0
@@ -254,6 +258,17 @@ export function* warp(setup: WarpSetup): Generator<WarpProgress, Warped> {
       }
     } else stages.push(stageOf(bead.id))
     yield { share: (n + 1) / steps, done: stages }
+  }
+
+  if (setup.keptShare !== undefined) {
+    // Hot all through, it flows until nothing is past the yield it has there; cooling evenly it pulls no more.
+    const cold = yields.slice()
+    for (let cell = 0; cell < yields.length; cell++) yields[cell]! *= setup.keptShare
+    free ??= solverOf(lattice, element, there, null)
+    yield* settle(free, ...NONE, steps - 1)
+    yields.set(cold)
+    stages.push(stageOf(COOLED))
+    yield { share: 1, done: stages }
   }
 
   const misesMPa = new Float32Array(lattice.cells)

@@ -77,6 +77,8 @@ export const warpInput = z.strictObject({
   watch: z.array(watch).max(30).default([]),
   preheatC: quantity('c', { min: -50, max: 1000 }).default(20),
   plastic: z.boolean().default(false),
+  /** Kept at this heat after the last bead and cooled slowly: metal that flows does so at its yield there. */
+  slowC: quantity('c', { min: 20, max: 600 }).optional(),
   yieldMPa: positive('number', { max: 2000 }).optional(),
 })
 export type WarpInput = z.output<typeof warpInput>

@@ -114,6 +114,7 @@ const WHAT = { face: 'out of flat', bore: 'out of round or place', holes: 'great
             <tr>
               <th>Laid</th>
               <th v-for="each in watched" :key="each.name" class="num">{{ each.name }}</th>
+              <th class="num">Stress left</th>
               <th class="num">Past yield</th>
             </tr>
           </thead>
@@ -121,6 +122,7 @@ const WHAT = { face: 'out of flat', bore: 'out of round or place', holes: 'great
             <tr v-for="way in ways" :key="way.id" :class="{ best: best?.id === way.id }">
               <td>{{ WAYS[way.id] }}<b v-if="best?.id === way.id"> truest</b></td>
               <td v-for="(each, n) in way.stages.at(-1)!.watched" :key="n" class="num">{{ text(figureOf(each)) }}</td>
+              <td class="num">{{ Math.round(way.peakMPa) }} MPa</td>
               <td class="num">{{ settings.text(way.overYieldPct, 'pct') }}</td>
             </tr>
           </tbody>
