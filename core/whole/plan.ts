@@ -1,4 +1,5 @@
 import { mostCurrent, strongest } from '../arc/machine-reach'
+import { dutyAt, elapsedMin } from '../arc/duty'
 import { gasUse } from '../arc/gas'
 import type { ArcProcess } from '../arc/amps'
 import { INTERPASS_C } from '../arc/interpass.table'
@@ -113,6 +114,8 @@ export interface PlannedMend {
   startA: number | null
   easedA: number | null
   arcMin: number
+  /** What the machine rests for its duty beyond the pauses between passes. */
+  restMin: number
   handMin: number
   machineMin: number
   gasL: number
@@ -427,6 +430,7 @@ export function planWhole(job: JobGiven): JobPlanned {
     ...checks.map(check => ({ code: `check-${check}`, minutes: CHECK_MIN[check] ?? 2 })),
   ]
   const waitMin =
+    sum(mends.map(mend => mend.restMin)) +
     (part.soak === 'oil-soaked' && welded.length ? BAKE_MIN : 0) +
     (welded.length ? Math.min(COOL_MOST_MIN, COOL_MIN + ((COOL_MIN_PER_KG * mass.massG) / 1000) * (flame ? 2 : 1)) : 0)
   const sharedMin = sum(shared.map(entry => entry.minutes))
@@ -510,6 +514,14 @@ export function planWhole(job: JobGiven): JobPlanned {
   }
 }
 
+/** A machine's duty is of ten minutes. Source: IEC 60974-1. */
+const DUTY_MIN = 10
+/** Minutes that a machine rests for its duty beyond the pauses between passes, in which its fan runs on. */
+function restsOf(machine: Kit['machines'][number], a: number, arcMin: number, passes: number): number {
+  const elapsed = elapsedMin(arcMin, dutyAt(machine.ratedA, machine.ratedPct, Math.max(1, a), DUTY_MIN))
+  return Math.max(0, elapsed - arcMin - Math.max(0, passes - 1) * BETWEEN_PASSES_MIN)
+}
+
 /** One mend worked out: `startC` is what the part was warmed to, `foundC` what the mends before it have left it at. */
 function planOne(
   one: Readied,
@@ -559,7 +571,8 @@ function planOne(
           limitA: one.limitA || Infinity,
         })
       : null
-  // A wire is not what a machine's duty allows for a rod: both rest as they must.
+  const machine = arcProcess ? strongest(kit.machines, arcProcess) : null
+  const restMin = machine && current ? restsOf(machine, (current.startA + current.easedA) / 2, arcMin, passes) : 0
   const rods = laid
     .filter(({ means }) => means.rods > 0)
     .reduce(
@@ -647,6 +660,7 @@ function planOne(
     startA: current?.startA ?? null,
     easedA: current?.easedA ?? null,
     arcMin,
+    restMin,
     handMin,
     machineMin,
     gasL,

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { questions } from '../questions'
 import type { JobPlanned, PlannedMend } from './plan'
+import { BETWEEN_PASSES_MIN } from '../mend/minutes.table'
 
 const rod = (filler: string) => ({ id: `r${filler}`, filler, diameterMm: 2.4, lengthMm: 914, price: 1, count: 20 })
 const machine = (process: string, highA: number) => ({
@@ -117,6 +118,21 @@ describe('whole jobs of the trade', () => {
     expect(one(gun).wireM).toBeGreaterThan(5)
     // The gun's output falls by about a third as the part soaks up heat.
     within(1 - one(gun).easedA! / one(gun).startA!, 1 / 3, 1 / 3)
+  })
+  it('a long run near the top of a small machine rests for its duty, beyond the pauses between passes (IEC 60974-1)', () => {
+    const mends = [{ id: 'groove', kind: 'turned', turnedMm: 100, wideMm: 12, deepMm: 5 }]
+    const part = { soak: 'dry', massG: 3000, bodies: [{ id: 'a', alloy: '6061', wallMm: 10 }] }
+    const on = (ratedPct: number) => plan({ kit: kit([{ ...machine('ac-tig', 220), ratedPct }]), part, mends })
+    const [steady, small] = [on(100), on(20)]
+    expect(one(steady).restMin).toBe(0)
+    const { startA, easedA, arcMin, passes, restMin } = one(small)
+    // Equal heating in ten minutes: so much of each is arc, in the rest of it the machine rests.
+    const dutyPct = 20 * (220 / ((startA! + easedA!) / 2)) ** 2
+    expect(dutyPct).toBeLessThan(100)
+    const rests = (Math.ceil(arcMin / (dutyPct / 10)) - 1) * (10 - dutyPct / 10)
+    expect(restMin).toBeCloseTo(Math.max(0, rests - (passes - 1) * BETWEEN_PASSES_MIN), 6)
+    expect(restMin).toBeGreaterThan(0)
+    expect(small.totals.elapsedMin - steady.totals.elapsedMin).toBeCloseTo(restMin, 6)
   })
   it('four corroded boxes of 3 mm sheet, lapped patches, spool gun, no preheat: 4½ to 5 h', () => {
     const answer = plan({
