@@ -1,4 +1,5 @@
 import type { ArcNow } from './arc'
+import { conductBetween, conductWhole } from './conduct'
 import { levelOut } from './level-out'
 import { enthalpyAt, meltedShare, meltOf, temperatureOf, ZERO_C, type Melt } from './melt'
 import type { Alloy } from '../../metal/alloys.table'
@@ -197,77 +198,9 @@ export class Pool {
   }
 
   private conduct(seconds: number) {
-    if (!this.whole) {
-      this.conductBetween(seconds)
-      return
-    }
-    const { nx, ny, nz, temperature: T, gained } = this
     const carries = this.melt.conducts * seconds
-    const gx = carries / this.dx ** 2
-    const gy = carries / this.dy ** 2
-    const gz = carries / this.dz ** 2
-    const layer = nx * ny
-    gained.fill(0)
-    let n = 0
-    for (let k = 0; k < nz; k++) {
-      const up = k + 1 < nz
-      for (let j = 0; j < ny; j++) {
-        const back = j + 1 < ny
-        for (let i = 0; i < nx; i++, n++) {
-          const here = T[n]!
-          let sum = gained[n]!
-          if (i + 1 < nx) {
-            const flow = gx * (T[n + 1]! - here)
-            sum += flow
-            gained[n + 1] = gained[n + 1]! - flow
-          }
-          if (back) {
-            const flow = gy * (T[n + nx]! - here)
-            sum += flow
-            gained[n + nx] = gained[n + nx]! - flow
-          }
-          if (up) {
-            const flow = gz * (T[n + layer]! - here)
-            sum += flow
-            gained[n + layer] = gained[n + layer]! - flow
-          }
-          gained[n] = sum
-        }
-      }
-    }
-  }
-
-  /** The same where some cells hold no metal: nothing flows into or out of those. */
-  private conductBetween(seconds: number) {
-    const { nx, ny, nz, temperature: T, gained, present } = this
-    const carries = this.melt.conducts * seconds
-    const [gx, gy, gz] = [carries / this.dx ** 2, carries / this.dy ** 2, carries / this.dz ** 2]
-    const layer = nx * ny
-    gained.fill(0)
-    let n = 0
-    for (let k = 0; k < nz; k++)
-      for (let j = 0; j < ny; j++)
-        for (let i = 0; i < nx; i++, n++) {
-          if (!present[n]) continue
-          const here = T[n]!
-          let sum = gained[n]!
-          if (i + 1 < nx && present[n + 1]) {
-            const flow = gx * (T[n + 1]! - here)
-            sum += flow
-            gained[n + 1] = gained[n + 1]! - flow
-          }
-          if (j + 1 < ny && present[n + nx]) {
-            const flow = gy * (T[n + nx]! - here)
-            sum += flow
-            gained[n + nx] = gained[n + nx]! - flow
-          }
-          if (k + 1 < nz && present[n + layer]) {
-            const flow = gz * (T[n + layer]! - here)
-            sum += flow
-            gained[n + layer] = gained[n + layer]! - flow
-          }
-          gained[n] = sum
-        }
+    if (this.whole) conductWhole(this, carries, this.gained)
+    else conductBetween(this, carries, this.gained)
   }
 
   private lose(seconds: number) {
@@ -334,24 +267,29 @@ export class Pool {
     const layer = this.nx * this.ny
     const skin = this.dx * this.dy * SPECKS_PER_MM2
     const up = (COMES_UP_PER_S * seconds) / this.layers
-    const count = h.length
-    let column = -1
-    for (let n = 0; n < count; n++) {
-      if (++column === layer) column = 0
+    const perSolidJ = 1 / solidJ
+    // What rod has made heavier warms by as much less.
+    for (let column = 0; column < layer; column++) {
+      const cell = top[column]!
+      if (cell >= 0 && load[column] !== 1) gained[cell]! /= load[column]!
+    }
+    for (let n = 0; n < h.length; n++) {
       if (!present[n]) continue
-      const isTop = top[column] === n
       const before = h[n]!
-      const after = before + (isTop ? gained[n]! / load[column]! : gained[n]!)
+      const after = before + gained[n]!
       h[n] = after
-      if (after <= beginsJ) {
-        T[n] = ZERO_C + after / solidJ
-        if (before > half && isTop) this.specks += this.dirt[column]! * skin
+      if (after <= beginsJ && before <= half) {
+        T[n] = ZERO_C + after * perSolidJ
         continue
       }
       T[n] =
-        after >= endsJ
-          ? liquidusC + (after - endsJ) / liquidJ
-          : solidusC + ((after - beginsJ) / span) * (liquidusC - solidusC)
+        after <= beginsJ
+          ? ZERO_C + after * perSolidJ
+          : after >= endsJ
+            ? liquidusC + (after - endsJ) / liquidJ
+            : solidusC + ((after - beginsJ) / span) * (liquidusC - solidusC)
+      const column = n % layer
+      const isTop = top[column] === n
       if (after > half) {
         ever[n] = 1
         if (isTop) this.everSkin[column] = 1
