@@ -79,6 +79,7 @@ test('the kit: a gun is asked for no AC, stock is set against open jobs, and the
   await expect(gun.getByLabel('Balance dial reads')).toHaveCount(0)
   await expect(page.locator('[data-stock="4043"]')).toContainText('54 rods')
   await expect(page.locator('[data-stock="4043"]')).toContainText(/\d+ rods.*\d+ rods/)
+  await expect(page.locator('[data-stock="4043 wire"]')).toContainText(/0\.42 kg.*0\.01 kg/)
   const downloading = page.waitForEvent('download')
   await page.getByTestId('kit-out').click()
   const path = (await (await downloading).path())!

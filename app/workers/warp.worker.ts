@@ -3,7 +3,7 @@ import { NoAnswer } from '#core/ask/question'
 import type { Way } from '#core/plan/pull-bench'
 import { warpSetup } from '#core/warp/ask'
 import { movedSkin } from '#core/warp/drawn'
-import { warp } from '#core/warp/run'
+import { warp, type Warped } from '#core/warp/run'
 import type { WarpInput } from '#core/warp/schema'
 import type { Watched } from '#core/warp/watch'
 
@@ -14,6 +14,7 @@ export interface PulledWay {
   /** How many times as far as they moved the corners are drawn. */
   times: number
   peakMPa: number
+  tension: Warped['tension']
   overYieldPct: number
   cells: number
 }
@@ -45,7 +46,7 @@ const pullWorker = {
       for (;;) {
         const next = running.next()
         if (next.done) {
-          const { byBead, lattice, peakMPa, overYieldPct, cells, displacementMm } = next.value
+          const { byBead, lattice, peakMPa, tension, overYieldPct, cells, displacementMm } = next.value
           const long = Math.max(
             ...lattice.stepMm.map((step, axis) => step * [setup.mask.nx, setup.mask.ny, setup.mask.nz][axis]!),
           )
@@ -58,6 +59,7 @@ const pullWorker = {
               id,
               times,
               peakMPa,
+              tension,
               overYieldPct,
               cells,
               stages: byBead.map(stage => ({

@@ -59,6 +59,15 @@ describe('the pull bench', () => {
     expect(peened.map((each, n) => Math.round((100 * each.strainAlong!) / planned[n]!.strainAlong!))).toEqual(
       planned.map((_, n) => (n > 0 && n < planned.length - 1 ? 60 : 100)),
     )
+    const steps = of('back-step').beads
+    expect(steps.map(({ id }) => id).slice(0, 3)).toEqual([1, 2, 3].map(n => expect.stringContaining(`, step ${n}`)))
+    // A step ends where the one before it began.
+    expect(steps[1]!.pathMm.at(-1)).toEqual(steps[0]!.pathMm[0])
+    expect(of('cold').beads[0]!.strainAlong!).toBeLessThan(of('planned').beads[0]!.strainAlong!)
+    expect(new Set(ways.map(({ id }) => id)).size).toBe(ways.length)
+    const twoSided = benchOf({ ...cover, open: { ...cover.open, sides: 2 } }).ways
+    const roots = twoSided.find(({ id }) => id === 'roots-first')
+    expect(roots?.asked.beads.slice(0, 2).map(({ face }) => face)).toEqual(['top', 'bottom'])
     const corners: [number, number, number][] = [
       [150, 60, 57],
       [150, 168, 57],

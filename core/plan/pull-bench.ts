@@ -48,26 +48,34 @@ export interface Way {
     | 'quarters'
     | 'peened'
     | 'slow'
+    | 'roots-first'
+    | 'back-step'
+    | 'cold'
   name: string
 }
 export const WAYS: Record<Way['id'], string> = {
   planned: 'as planned, free',
   'one-side': 'one side finished first',
   'turn-about': 'sides turn about',
+  'roots-first': 'roots of both sides first, then the fills turn about',
   held: 'clamped flat until it is cold',
   strongback: 'stiff bars clamped across it until it is cold',
   warm: 'warmed 80 K more',
   narrow: 'a narrower groove: three quarters of the metal',
   'middle-out': 'from the middle out, in halves',
+  'back-step': 'back-stepped: each step laid towards the one before',
+  cold: 'laid cold',
   quarters: 'round in quarters, each after the one opposite',
   peened: 'each bead peened hot but the root and the last',
   slow: 'kept at 200 °C after the last bead and cooled slowly',
 }
-/** What the parts of a pass are called, by how many there are, as they are laid. */
-const PART_WORDS: Readonly<Record<number, readonly string[]>> = {
-  2: [', first half', ', second half'],
-  4: [', first quarter', ', the one opposite', ', second quarter', ', last quarter'],
-}
+/** A step of back-step laying, mm, and the most on a line. Common practice, no source: 25 to 50 mm. */
+const STEP_MM = 40
+const MOST_STEPS = 4
+const MOST_BEADS = 60
+const ROOM_C = 20
+/** Warmed by no more than this, laying it cold is no other way. */
+const CHILL_K = 20
 /** A line whose ends lie this near, as a share of its length, goes round. */
 const ROUND_WITHIN = 0.05
 const WARMER_K = 80
@@ -129,6 +137,11 @@ const reordered: Partial<Record<Way['id'], (passes: readonly Pass[]) => Pass[]>>
     const [one, two] = [passes.filter(pass => pass.side === 1), passes.filter(pass => pass.side === 2)]
     return one.flatMap((pass, n) => (two[n] ? [pass, two[n]] : [pass])).concat(two.slice(one.length))
   },
+  'roots-first': passes => {
+    const roots = [1, 2].flatMap(side => passes.find(pass => pass.side === side) ?? [])
+    const fills = passes.filter(pass => !roots.includes(pass))
+    return [...roots, ...reordered['turn-about']!(fills)]
+  },
 }
 
 function lineOf(mark: StoredMark): Triple[] | null {
@@ -158,10 +171,29 @@ function quarters(line: readonly Triple[]): Triple[][] {
   const long = pathLongMm(line)
   return [0, 2, 1, 3].map(n => stretch(line, (n * long) / 4, ((n + 1) * long) / 4))
 }
+/** Steps along a line, each laid back towards the one before it. */
+function backSteps(line: readonly Triple[]): Triple[][] {
+  const long = pathLongMm(line)
+  const count = Math.min(MOST_STEPS, Math.max(2, Math.round(long / STEP_MM)))
+  return Array.from({ length: count }, (_, n) =>
+    stretch(line, (n * long) / count, ((n + 1) * long) / count).toReversed(),
+  )
+}
 const comesRound = (line: readonly Triple[] | null) =>
   line !== null &&
   line.length > 3 &&
   Math.hypot(...line[0]!.map((value, axis) => value - line.at(-1)![axis]!)) < ROUND_WITHIN * pathLongMm(line)
+
+const HALVES = [', first half', ', second half']
+const QUARTERS = [', first quarter', ', the one opposite', ', second quarter', ', last quarter']
+/** Ways that part a run, and what its parts are called as they are laid. */
+const PARTED: Partial<
+  Record<Way['id'], { of: (line: readonly Triple[]) => Triple[][]; words: (part: number) => string }>
+> = {
+  'middle-out': { of: halves, words: part => HALVES[part]! },
+  quarters: { of: quarters, words: part => QUARTERS[part]! },
+  'back-step': { of: backSteps, words: part => `, step ${part + 1}` },
+}
 
 /**
  * What the pull bench asks: every pass of the planned weld on its line, what the marks say may not move, and the other
@@ -180,6 +212,8 @@ export function pullBench(job: Job, plan: JobPlan, shape: Solid): PullBench {
   const mended = job.shape.marks.filter(mark => mark.kind === 'mend')
   if (!mended.length) throw new NoAnswer('mark on the part where it is mended, along its line')
 
+  const heatOf = (way: Way['id']) =>
+    way === 'warm' ? Math.min(preheatC + WARMER_K, alloy.solidusC - 60) : way === 'cold' ? ROOM_C : preheatC
   const { proofMPa } = mechanicalOf(alloy)
   const beadsFor = (way: Way['id']): WarpInput['beads'] =>
     mended.flatMap(mark => {
@@ -196,7 +230,7 @@ export function pullBench(job: Job, plan: JobPlan, shape: Solid): PullBench {
           heatJMm: way === 'narrow' ? heatJMm * NARROW : heatJMm,
           powerW,
           wallMm,
-          preheatC: way === 'warm' ? Math.min(preheatC + WARMER_K, alloy.solidusC - 60) : preheatC,
+          preheatC: heatOf(way),
         })
         const peened = !root && (peen === 'last' || (peen === 'peen' && n < inOrder.length - 1))
         const left = peened ? 1 - PEEN_TAKES : 1
@@ -205,9 +239,9 @@ export function pullBench(job: Job, plan: JobPlan, shape: Solid): PullBench {
         const moved = line.map(
           place => place.map((value, axis) => (axis === FACE_AXIS[mark.face] ? value + off : value)) as Triple,
         )
-        const lines = way === 'middle-out' ? halves(moved) : way === 'quarters' ? quarters(moved) : [moved]
+        const lines = PARTED[way]?.of(moved) ?? [moved]
         return lines.map((pathMm, part) => ({
-          id: `${mendedAt(job, mark)}, pass ${n + 1}${PART_WORDS[lines.length]?.[part] ?? ''}`,
+          id: `${mendedAt(job, mark)}, pass ${n + 1}${PARTED[way]?.words(part) ?? ''}`,
           pathMm,
           face,
           widthMm: found.widthMm,
@@ -248,18 +282,22 @@ export function pullBench(job: Job, plan: JobPlan, shape: Solid): PullBench {
   const sides = new Set(planned.map(bead => bead.face)).size
   const ids: Way['id'][] = [
     'planned',
-    ...(sides > 1 ? (['one-side', 'turn-about'] as const) : (['middle-out'] as const)),
+    ...(sides > 1 ? (['one-side', 'turn-about', 'roots-first'] as const) : (['middle-out'] as const)),
+    'back-step',
     ...(mended.some(mark => comesRound(lineOf(mark))) ? (['quarters'] as const) : []),
     'held',
     ...(bars ? (['strongback'] as const) : []),
     'warm',
+    ...(preheatC > ROOM_C + CHILL_K ? (['cold'] as const) : []),
     'narrow',
     ...(job.weld.peen === 'leave' && beadsFor('peened').some((bead, n) => bead.strainAlong !== planned[n]!.strainAlong)
       ? (['peened'] as const)
       : []),
     'slow',
   ]
-  return { watched, ways: ids.map(id => ({ id, asked: asked(id) })) }
+  // More beads than a run takes are no way to compare.
+  const ways = ids.map(id => ({ id, asked: asked(id) })).filter(({ asked: { beads } }) => beads.length <= MOST_BEADS)
+  return { watched, ways }
 }
 
 function watchedOf(job: Job): { watch: WarpInput['watch']; watched: PullBench['watched'] } {

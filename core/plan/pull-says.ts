@@ -1,4 +1,5 @@
 import type { Job, Kit } from '../job/job.schema'
+import type { Warped } from '../warp/run'
 import type { Watched } from '../warp/watch'
 import { BOW } from './foretold-face'
 import { count, figure, type Sentence } from './parts'
@@ -79,11 +80,29 @@ export function pullSentence(planned: Pulled, watched: PullBench['watched']): Se
   return ['Laid as planned it pulls: ', ...parts, '.']
 }
 
+const AXES = ['along its length', 'across it', 'up and down'] as const
+/** Where it is left pulling hardest, and which way a crack would run there. */
+function tensionSentence({ mpa, atMm, along }: Warped['tension']): Sentence {
+  const way = along.map(Math.abs)
+  const axis = way.indexOf(Math.max(...way))
+  const [x, y, z] = atMm
+  return [
+    `Left pulling hardest ${AXES[axis]!}, ${Math.round(mpa)} MPa, at `,
+    figure(x, 'mm'),
+    ' along, ',
+    figure(y, 'mm'),
+    ' across, ',
+    figure(z, 'mm'),
+    ' up: a crack would next run square to that.',
+  ]
+}
+
 /** Which limits it passes, and what would keep it truer. */
 export function pullWhy(
   planned: Pulled,
   watched: PullBench['watched'],
   best: { id: Way['id']; savesPct: number } | null,
+  tension: Warped['tension'] | null = null,
 ): Sentence[] {
   const ends = endOf(planned)
   const over = watched.flatMap(({ name, limitMm }, n): Sentence[] =>
@@ -102,6 +121,7 @@ export function pullWhy(
     ...(best
       ? [[`Truest: ${WAYS[best.id]}, which saves about `, figure(best.savesPct, 'pct'), ' of it.'] as Sentence]
       : []),
+    ...(tension && tension.mpa > 0 ? [tensionSentence(tension)] : []),
     [
       'An estimate of small strains, good for comparing ways and for the size of a bow; a third either way on every figure.',
     ],

@@ -2,7 +2,8 @@ import { NoAnswer } from '../ask/question'
 import { FACE_AXIS, type Face } from '../solid/stored/faces.table'
 import type { Mask } from '../solid/mask'
 import { elementOf } from './element'
-import { addStress, latticeOf, nodeMm, pull, strainOf, type Lattice } from './lattice'
+import { addStress, cellMm, latticeOf, nodeMm, pull, strainOf, type Lattice } from './lattice'
+import { greatestPrincipal, greatestTension, type Tension } from './principal'
 import { ALL_WAYS, rigidFit, withMotion, type Motion, type Place } from './rigid'
 import { solve, solverOf, type Solver } from './solve'
 import { faceNodes, readerOf, type Watch, type Watched } from './watch'
@@ -45,6 +46,8 @@ export interface Warped {
   displacementMm: Float64Array
   /** Von Mises stress by cell, MPa. */
   misesMPa: Float32Array
+  /** Where it is left pulling hardest, and along what: a crack would next run square to that. */
+  tension: Tension & { atMm: Place }
 }
 export interface WarpProgress {
   share: number
@@ -272,12 +275,14 @@ export function* warp(setup: WarpSetup): Generator<WarpProgress, Warped> {
   }
 
   const misesMPa = new Float32Array(lattice.cells)
-  let [peakMPa, over, counted] = [0, 0, 0]
+  let [peakMPa, over, counted, tightest, most] = [0, 0, 0, 0, -Infinity]
   for (let cell = 0; cell < lattice.cells; cell++) {
     if (there && !there[cell]) continue
     misesMPa[cell] = misesOf(stress, 6 * cell)
     peakMPa = Math.max(peakMPa, misesMPa[cell]!)
     counted += 1
+    const pulls = greatestPrincipal(stress, 6 * cell)
+    if (pulls > most) [tightest, most] = [cell, pulls]
     if (misesMPa[cell]! >= OVER_SHARE * yields[cell]!) over += 1
   }
   return {
@@ -291,6 +296,7 @@ export function* warp(setup: WarpSetup): Generator<WarpProgress, Warped> {
     lattice,
     displacementMm: offWhole(),
     misesMPa,
+    tension: { ...greatestTension(stress, 6 * tightest), atMm: cellMm(lattice, tightest) },
   }
 }
 

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { amountOf, weeksLeft, whenToBuy } from '#core/plan/consumables'
+import { amountOf, weeksLeft, whenToBuy, type Stock } from '#core/plan/consumables'
 import { figures } from '#core/quantity/show'
 import { useStock } from './use-stock'
 
 /** What is used up: left, wanted by the jobs on the shelf, and when to buy. */
 const { stock, use } = useStock()
+const nameOf = ({ kind, name }: Stock) => (kind === 'wire' ? `${name} wire` : name)
 const rates = computed(() =>
   use.value
     ? [
@@ -29,8 +30,8 @@ const rates = computed(() =>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="row in stock" :key="row.kind + row.name" :data-stock="row.name">
-          <td>{{ row.kind === 'wire' ? `${row.name} wire` : row.name }}</td>
+        <tr v-for="row in stock" :key="row.kind + row.name" :data-stock="nameOf(row)">
+          <td>{{ nameOf(row) }}</td>
           <td class="num">{{ amountOf(row.kind, row.left) }}</td>
           <td class="num">{{ row.wanted > 0 ? amountOf(row.kind, row.wanted) : '–' }}</td>
           <td :class="{ buy: row.short > 0 }">{{ whenToBuy(row) }}</td>

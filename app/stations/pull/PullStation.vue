@@ -26,7 +26,7 @@ const call = computed(() => (planned.value ? pullSentence(planned.value, watched
 const why = computed(() => {
   if (!planned.value) return []
   const learnt = bowSentence(shop.kit.learnt)
-  return [...pullWhy(planned.value, watched.value, best.value), ...(learnt ? [learnt] : [])]
+  return [...pullWhy(planned.value, watched.value, best.value, planned.value.tension), ...(learnt ? [learnt] : [])]
 })
 const text = (mm: number) => settings.text(mm * 1000, 'um')
 const WHAT = { face: 'out of flat', bore: 'out of round or place', holes: 'greatest miss', point: 'moved' } as const
