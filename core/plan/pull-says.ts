@@ -82,12 +82,13 @@ export function pullSentence(planned: Pulled, watched: PullBench['watched']): Se
 
 const AXES = ['along its length', 'across it', 'up and down'] as const
 /** Where it is left pulling hardest, and which way a crack would run there. */
-function tensionSentence({ mpa, atMm, along }: Warped['tension']): Sentence {
+function tensionSentence({ atMm, along }: Warped['tension']): Sentence {
   const way = along.map(Math.abs)
   const axis = way.indexOf(Math.max(...way))
-  const [x, y, z] = atMm
+  // How hard is not told: pulled from all sides at once, it stands far over the yield of a cell this large.
+  const [x, y, z] = atMm.map(Math.round) as [number, number, number]
   return [
-    `Left pulling hardest ${AXES[axis]!}, ${Math.round(mpa)} MPa, at `,
+    `Left pulling hardest ${AXES[axis]!}, at about `,
     figure(x, 'mm'),
     ' along, ',
     figure(y, 'mm'),
@@ -120,6 +121,9 @@ export function pullWhy(
     ...over,
     ...(best
       ? [[`Truest: ${WAYS[best.id]}, which saves about `, figure(best.savesPct, 'pct'), ' of it.'] as Sentence]
+      : []),
+    ...(best?.id === 'slow'
+      ? [['At that heat a T5 or T6 temper loses strength: not where all of it counts.'] as Sentence]
       : []),
     ...(tension && tension.mpa > 0 ? [tensionSentence(tension)] : []),
     [

@@ -112,17 +112,18 @@ const WHAT = { face: 'out of flat', bore: 'out of round or place', holes: 'great
         <table data-testid="ways">
           <thead>
             <tr>
-              <th>Laid</th>
               <th v-for="each in watched" :key="each.name" class="num">{{ each.name }}</th>
-              <th class="num">Stress left</th>
               <th class="num">Past yield</th>
             </tr>
           </thead>
-          <tbody>
-            <tr v-for="way in ways" :key="way.id" :class="{ best: best?.id === way.id }">
-              <td>{{ WAYS[way.id] }}<b v-if="best?.id === way.id"> truest</b></td>
+          <tbody v-for="way in ways" :key="way.id" :class="{ best: best?.id === way.id }">
+            <tr>
+              <th :colspan="watched.length + 1" scope="rowgroup" class="way">
+                {{ WAYS[way.id] }}<b v-if="best?.id === way.id"> truest</b>
+              </th>
+            </tr>
+            <tr>
               <td v-for="(each, n) in way.stages.at(-1)!.watched" :key="n" class="num">{{ text(figureOf(each)) }}</td>
-              <td class="num">{{ Math.round(way.peakMPa) }} MPa</td>
               <td class="num">{{ settings.text(way.overYieldPct, 'pct') }}</td>
             </tr>
           </tbody>
@@ -150,7 +151,15 @@ const WHAT = { face: 'out of flat', bore: 'out of round or place', holes: 'great
   grid-template-columns: 150px 1fr;
   align-items: center;
 }
-.best {
+.best,
+.best .way {
   color: var(--chestnut);
+}
+.way {
+  border-bottom: 0;
+  padding-bottom: 0;
+  text-align: left;
+  font-size: inherit;
+  color: inherit;
 }
 </style>
