@@ -529,9 +529,10 @@ export const kitSchema = z.strictObject({
 })
 export type Kit = z.output<typeof kitSchema>
 
-/** A whole shop in one file. */
 /** As many jobs as one file holds. */
 export const MOST_JOBS = 20_000
+
+/** A whole shop in one file. */
 export const shopFileSchema = z.strictObject({
   kind: z.literal('wild-sparrow/shop'),
   version: z.literal(JOB_VERSION),

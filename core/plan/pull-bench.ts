@@ -13,7 +13,7 @@ import type { StoredMark } from '../solid/stored/stored.schema'
 import { pathLongMm, pathOf, placeAlongMm } from '../solid/stored/to-shape'
 import { ENTERS, VOLTS } from '../warm/current'
 import { beadShrinks } from '../warp/bead'
-import type { WarpInput } from '../warp/schema'
+import { MOST_BEADS, type WarpInput } from '../warp/schema'
 import { mendedAt, OPENING } from './on-the-part'
 import type { JobPlan } from './plan-job'
 
@@ -72,7 +72,6 @@ export const WAYS: Record<Way['id'], string> = {
 /** A step of back-step laying, mm, and the most on a line. Common practice, no source: 25 to 50 mm. */
 const STEP_MM = 40
 const MOST_STEPS = 4
-const MOST_BEADS = 60
 const ROOM_C = 20
 /** Warmed by no more than this, laying it cold is no other way. */
 const CHILL_K = 20

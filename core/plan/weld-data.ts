@@ -28,16 +28,17 @@ export interface WeldData extends Omit<WeldSettings, 'workings'> {
   arcMin: number
   elapsedMin: number
   passes: WeldPass[]
-  /** Rods for the groove and for what was ground out and laid again; what the second is, g. A gun takes none. */
+  /** Rods for the groove and for what was ground out and laid again; a gun takes none. */
   rods: number
   /** Wire that a gun takes for the same, g. */
   wireG: number
+  /** Metal that is laid again where it was ground out, g. */
   againG: number
   nextMove: NextMove | null
   interpass: Interpass | null
-  /** Output over the arc time: the share, and what that is on this gun. */
   /** Where TIG begins and what the last pass is eased to; null where it makes no odds. */
   eased: { fromA: number; toA: number; zoneC: number } | null
+  /** Output over the arc time: the share, and what that is on this gun. */
   turnDown: (TurnDownPoint & { a: number; wireMMin: number })[] | null
   braze: BrazeData | null
   flame: FlameData | null

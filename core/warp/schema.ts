@@ -5,6 +5,8 @@ import { placeSchema, shapeSchema } from '../solid/shape.schema'
 import { FACES, type Face } from '../solid/stored/faces.table'
 
 const face = z.enum(Object.keys(FACES) as [Face, ...Face[]])
+/** As many beads as one run takes. */
+export const MOST_BEADS = 60
 const strain = z.number().min(-0.1).max(0.1)
 
 export const beadInput = z
@@ -61,7 +63,7 @@ export const warpInput = z.strictObject({
   shape: shapeSchema,
   cellMm: positive('mm', { max: 200 }),
   alloy: alloyName,
-  beads: z.array(laid).min(1, { error: 'one bead at least' }).max(60),
+  beads: z.array(laid).min(1, { error: 'one bead at least' }).max(MOST_BEADS),
   hold: z
     .union([
       z.strictObject({ free: z.literal(true) }),

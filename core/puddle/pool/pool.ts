@@ -1,5 +1,5 @@
 import type { ArcNow } from './arc'
-import { conductBetween, conductWhole } from './conduct'
+import { conductBetween, conductWhole, type Cells } from './conduct'
 import { levelOut } from './level-out'
 import { enthalpyAt, meltedShare, meltOf, temperatureOf, ZERO_C, type Melt } from './melt'
 import type { Alloy } from '../../metal/alloys.table'
@@ -75,7 +75,7 @@ export interface Seen {
  * Sources: Voller and Cross 1981 for the enthalpy method; Gaussian flux after Pavelic. Left out: flow of the melt (its
  * conductivity is the solid's), surface tension, evaporation.
  */
-export class Pool {
+export class Pool implements Cells {
   readonly melt: Melt
   readonly nx: number
   readonly ny: number
