@@ -97,6 +97,7 @@ const TRAY: Job['shape'] = {
     mark('long', 'mend', [180, 150, 3], { mend: 'patch-long', name: 'eaten through along the drain' }),
     mark('small', 'mend', [430, 300, 3], { mend: 'patch-small', name: 'pits in the corner' }),
     mark('seam', 'mend', [30, 20, 3], { mend: 'seam', name: 'corner seam', path: [[30, 20, 70]] }),
+    mark('floor', 'fixed-face', [320, 200, 0], { name: 'floor', face: 'bottom' }),
   ],
 }
 

@@ -18,6 +18,9 @@ import {
   WebGLRenderer,
 } from 'three'
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js'
+import { LineMaterial } from 'three/addons/lines/LineMaterial.js'
+import { LineSegments2 } from 'three/addons/lines/LineSegments2.js'
+import { LineSegmentsGeometry } from 'three/addons/lines/LineSegmentsGeometry.js'
 import { onBeforeUnmount, onMounted, ref, watch, type Ref } from 'vue'
 import type { Triple } from '#core/solid/forms'
 import type { Face } from '#core/solid/stored/faces.table'
@@ -34,6 +37,8 @@ export interface TurnedMark extends DrawnMark {
 const TURN_RAD = Math.PI / 18
 /** Edges sharper than this are drawn. */
 const EDGE_DEG = 24
+/** Lines of marks stand out from the edges, px. */
+const MARK_PX = 3
 const FACE_OF: readonly (readonly [Face, Face])[] = [
   ['left', 'right'],
   ['front', 'back'],
@@ -67,7 +72,10 @@ export function usePartTurned(
   const mesh = new Mesh(new BufferGeometry(), material)
   const skin = warmSkin(material)
   const edges = new LineSegments(new BufferGeometry(), new LineBasicMaterial())
-  const lines = new LineSegments(new BufferGeometry(), new LineBasicMaterial({ depthTest: false }))
+  const lines = new LineSegments2(
+    new LineSegmentsGeometry(),
+    new LineMaterial({ linewidth: MARK_PX, depthTest: false }),
+  )
   scene.add(new AmbientLight(0xffffff, 1.5), light, mesh, edges, lines)
   let wanted = 0
 
@@ -132,8 +140,9 @@ export function usePartTurned(
   function redraw() {
     const points = given.value.flatMap(({ path }) => path.slice(1).flatMap((to, n) => [...path[n]!, ...to]))
     lines.geometry.dispose()
-    lines.geometry = new BufferGeometry()
-    lines.geometry.setAttribute('position', new BufferAttribute(Float32Array.from(points), 3))
+    lines.geometry = new LineSegmentsGeometry()
+    lines.visible = points.length > 0
+    if (points.length) lines.geometry.setPositions(points)
     wish()
   }
   function colour() {

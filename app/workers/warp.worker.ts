@@ -2,19 +2,25 @@ import { expose } from 'comlink'
 import { NoAnswer } from '#core/ask/question'
 import type { Way } from '#core/plan/pull-bench'
 import { warpSetup } from '#core/warp/ask'
-import { movedSkin } from '#core/warp/drawn'
+import { movedPlaces, movedSkin } from '#core/warp/drawn'
 import { warp, type Warped } from '#core/warp/run'
+import type { Place } from '#core/warp/rigid'
 import type { WarpInput } from '#core/warp/schema'
 import type { Watched } from '#core/warp/watch'
 
 /** One way of laying, worked out: what is watched after each bead, and the part as it then lies. */
 export interface PulledWay {
   id: Way['id']
-  stages: { id: string; watched: Watched[]; held: Watched[] | null; skin: Float32Array | null }[]
+  stages: { id: string; watched: Watched[]; skin: Float32Array | null }[]
+  /** Mean stress at the end, MPa, and before it was let go where it was held. */
+  meanMPa: number
+  heldMeanMPa: number | null
   /** How many times as far as they moved the corners are drawn. */
   times: number
   peakMPa: number
   tension: Warped['tension']
+  /** Where a crack would run at the end, as it is drawn, and how long. */
+  crack: { pathMm: Place[]; lengthMm: number } | null
   overYieldPct: number
   cells: number
 }
@@ -46,7 +52,9 @@ const pullWorker = {
       for (;;) {
         const next = running.next()
         if (next.done) {
-          const { byBead, lattice, peakMPa, tension, overYieldPct, cells, displacementMm } = next.value
+          const { byBead, lattice, peakMPa, tension, crack, overYieldPct, cells, displacementMm } = next.value
+          const atEnd = byBead.at(-1)!
+          const heldMeanMPa = byBead.findLast(stage => stage.heldMeanMPa !== undefined)?.heldMeanMPa ?? null
           const long = Math.max(
             ...lattice.stepMm.map((step, axis) => step * [setup.mask.nx, setup.mask.ny, setup.mask.nz][axis]!),
           )
@@ -60,12 +68,17 @@ const pullWorker = {
               times,
               peakMPa,
               tension,
+              crack: crack && {
+                lengthMm: crack.lengthMm,
+                pathMm: movedPlaces(lattice, displacementMm, times, crack.pathMm),
+              },
+              meanMPa: atEnd.meanMPa,
+              heldMeanMPa,
               overYieldPct,
               cells,
               stages: byBead.map(stage => ({
                 id: stage.id,
                 watched: stage.watched,
-                held: stage.held ?? null,
                 skin: stage.movedMm ? movedSkin(setup.mask, lattice, stage.movedMm, times) : null,
               })),
             },

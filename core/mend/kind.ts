@@ -37,7 +37,10 @@ export interface Laid {
   readonly volumeMm3: number
   /** Length of one pass, on average. */ readonly runMm: number
   /** Width of the face left by it, for dressing. */ readonly wideMm: number
+  /** How the run goes about the mend's place: round it, about a rectangle; straight through where nothing is said. */
+  readonly goes?: Goes
 }
+export type Goes = 'round' | { readonly longMm: number; readonly wideMm: number }
 
 /** A step of the hand or of the machine, known by its code; the words stand in `words.ts`. */
 export interface Work {

@@ -12,7 +12,7 @@ import { pathLongMm, pathOf, placeAlongMm } from '../solid/stored/to-shape'
 import { notesOnPart, openingOnPart, stepsOnPart, unmarked } from './on-the-part'
 import { planJob } from './plan-job'
 import { pullBench } from './pull-bench'
-import { bestWay, foretoldWhy, pullSentence, pullWhy } from './pull-says'
+import { bestWay, foretoldWhy, heldSentence, pullSentence, pullWhy } from './pull-says'
 import { readySetup, partSolid } from './part-solid'
 import { firstSetup } from './heat-bench'
 import { sentenceText } from './record'
@@ -65,9 +65,16 @@ describe('the pull bench', () => {
     expect(steps[1]!.pathMm.at(-1)).toEqual(steps[0]!.pathMm[0])
     expect(of('cold').beads[0]!.strainAlong!).toBeLessThan(of('planned').beads[0]!.strainAlong!)
     expect(new Set(ways.map(({ id }) => id)).size).toBe(ways.length)
+    // Planned with the sides turn about it begins with both roots: what is planned already is not offered once more.
     const twoSided = benchOf({ ...cover, open: { ...cover.open, sides: 2 } }).ways
-    const roots = twoSided.find(({ id }) => id === 'roots-first')
-    expect(roots?.asked.beads.slice(0, 2).map(({ face }) => face)).toEqual(['top', 'bottom'])
+    expect(twoSided[0]!.asked.beads.slice(0, 2).map(({ face }) => face)).toEqual(['top', 'bottom'])
+    expect(twoSided.map(({ id }) => id)).not.toContain('roots-first')
+    expect(
+      twoSided
+        .find(({ id }) => id === 'one-side')!
+        .asked.beads.slice(0, 2)
+        .map(({ face }) => face),
+    ).toEqual(['top', 'top'])
     const corners: [number, number, number][] = [
       [150, 60, 57],
       [150, 168, 57],
@@ -130,6 +137,15 @@ describe('the pull bench', () => {
     }
     expect(bow('strongback')).toBeLessThan(bow('planned'))
   })
+  it('clamps bars over a patch and past it on both sides, and reads no limit of a seal on a floor', () => {
+    const { ways, watched } = benchOf(jobOf('cider-tray'))
+    const { hold } = ways.find(way => way.id === 'strongback')!.asked
+    expect(hold).toMatchObject({
+      on: 'top',
+      pressed: [{ atMm: [135, 25, 3] }, { atMm: [135, 150, 3] }, {}, {}, {}, {}],
+    })
+    expect(watched).toEqual([{ name: 'floor', limitMm: null }])
+  })
   it('says what is still wanted', () => {
     const without = (kind: string) => ({
       ...cover,
@@ -157,6 +173,17 @@ describe('the pull bench', () => {
     const why = pullWhy(way('planned', 0.4), watched, null).map(sentence => sentenceText(sentence, 'metric'))
     expect(why[0]).toContain('face it after the weld')
     expect(why.at(-1)).toContain('a third either way')
+  })
+  it('tells what it carries while it is held, how far a crack would run, and nothing of a way that is free', () => {
+    const held = heldSentence({ id: 'held', meanMPa: 15.4, heldMeanMPa: 27.8 }, { meanMPa: 17.1 })!
+    expect(sentenceText(held, 'metric')).toMatch(
+      /^Held \(clamped flat .* 27.8 MPa .* 15.4 MPa let go; laid free, 17.1 MPa/,
+    )
+    expect(heldSentence({ id: 'warm', meanMPa: 15, heldMeanMPa: null }, { meanMPa: 17 })).toBeNull()
+    const tension = { mpa: 80, along: [0, 1, 0] as [number, number, number], atMm: [10, 20, 5] as const }
+    const left = { tension, crack: { lengthMm: 9.2 } }
+    const why = pullWhy(way('planned', 0.4), watched, null, left).map(each => sentenceText(each, 'metric'))
+    expect(why.join(' ')).toContain('about 9.0 mm before the pull has halved')
   })
   it('stands beside what was measured', () => {
     const said = foretoldWhy([{ id: 'w1', name: 'gasket face', mm: 0.4, points: [] }], 0.3).map(each =>

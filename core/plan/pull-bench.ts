@@ -4,25 +4,26 @@ import { PROCESSES, type ProcessId } from '../call/process.table'
 import type { Job } from '../job/job.schema'
 import { findAlloy } from '../metal/find-alloy'
 import { mechanicalOf } from '../metal/mechanical.table'
+import { beadYieldMPa } from '../metal/softened.table'
 import type { Triple } from '../solid/forms'
-import { assemble, distanceTo } from '../solid/assembly'
 import { measured } from '../solid/measure'
 import type { Shape } from '../solid/shape.schema'
 import { FACE_AXIS, INWARD, OPPOSITE, type Face } from '../solid/stored/faces.table'
 import type { StoredMark } from '../solid/stored/stored.schema'
-import { pathLongMm, pathOf, placeAlongMm } from '../solid/stored/to-shape'
+import { pathLongMm, pathOf } from '../solid/stored/to-shape'
 import { ENTERS, VOLTS } from '../warm/current'
 import { beadShrinks } from '../warp/bead'
 import { MOST_BEADS, type WarpInput } from '../warp/schema'
 import { mendedAt, OPENING } from './on-the-part'
 import type { JobPlan } from './plan-job'
+import { backSteps, comesRound, halves, quarters } from './parted-line'
+import { BAR_MM, strongback } from './strongback'
+import { weldLine } from './weld-line'
 
 type Solid = Exclude<Shape, { kind: 'voxels' }>
 
 /** Cells of a run on the bench: a few seconds for a whole weld. */
 const BENCH_CELLS = 4500
-/** A mend marked at one place runs this far to each side, mm, where it has no line of its own. */
-const ASIDE_MM = 15
 /** Passes after the root shrink this much of the wall: they lie on top, what is under them is hot too. Judgement. */
 const OVER_ROOT_DEEP = 0.6
 /** More passes than this a side are taken together, so that a run stays short. */
@@ -31,6 +32,7 @@ const isArc = (process: ProcessId): process is ArcProcess => PROCESSES[process].
 
 interface Pass {
   side: 1 | 2
+  filler: string | null
   powerW: number
   heatJMm: number
 }
@@ -69,14 +71,9 @@ export const WAYS: Record<Way['id'], string> = {
   peened: 'each bead peened hot but the root and the last',
   slow: 'kept at 200 °C after the last bead and cooled slowly',
 }
-/** A step of back-step laying, mm, and the most on a line. Common practice, no source: 25 to 50 mm. */
-const STEP_MM = 40
-const MOST_STEPS = 4
 const ROOM_C = 20
 /** Warmed by no more than this, laying it cold is no other way. */
 const CHILL_K = 20
-/** A line whose ends lie this near, as a share of its length, goes round. */
-const ROUND_WITHIN = 0.05
 const WARMER_K = 80
 /** What peening takes of a bead's pull: 0.2 to 0.6 by hand and hammer. Judgement. */
 const PEEN_TAKES = 0.4
@@ -91,25 +88,29 @@ export interface PullBench {
 }
 
 function passesOf(job: Job, plan: JobPlan, mark: StoredMark, longMm: number): Pass[] {
-  const arc = (process: ProcessId | null, a: number | null, arcMin: number, passes: number): Omit<Pass, 'side'> => {
+  const arc = (process: ProcessId | null, a: number | null, arcMin: number, passes: number, overMm = longMm) => {
     const powerW = process && isArc(process) && a ? a * VOLTS[process] * ENTERS[process] : 0
-    return { powerW, heatJMm: (powerW * arcMin * 60) / Math.max(1, passes) / longMm }
+    return { powerW, heatJMm: (powerW * arcMin * 60) / Math.max(1, passes) / overMm }
   }
   if (mark.mend === OPENING) {
     const { process, passes, setA } = plan.weld.data
     const arcMin = plan.open.data.groove?.arcMin ?? 0
     return passes.map(({ side, ease }) => ({
       side,
+      filler: plan.call.data.fillerAlloy,
       ...arc(process, ease ? (ease.fromA + ease.toA) / 2 : setA, arcMin, passes.length),
     }))
   }
   const planned = plan.mends.rows.find(row => row.id === mark.mend)?.planned
   if (!planned) return []
+  // The heat of a pass goes into the run that was planned, however long its line was drawn.
+  const runMm = planned.run?.longMm ?? longMm
   const middleA = planned.startA === null ? null : (planned.startA + (planned.easedA ?? planned.startA)) / 2
   return planned.lays.flatMap(lay =>
     Array.from({ length: lay.passes }, () => ({
       side: lay.side,
-      ...arc(lay.process, middleA, planned.arcMin, planned.passes),
+      filler: lay.filler,
+      ...arc(lay.process, middleA, planned.arcMin, planned.passes, runMm),
     })),
   )
 }
@@ -143,46 +144,6 @@ const reordered: Partial<Record<Way['id'], (passes: readonly Pass[]) => Pass[]>>
   },
 }
 
-function lineOf(mark: StoredMark): Triple[] | null {
-  const path = pathOf(mark)
-  if (!path || path.length > 1) return path
-  const along = FACE_AXIS[mark.face] === 0 ? 1 : 0
-  const ends = [-ASIDE_MM, ASIDE_MM].map(off => path[0]!.map((value, axis) => (axis === along ? value + off : value)))
-  return ends as Triple[]
-}
-/** A line from one place along it to another. */
-function stretch(line: readonly Triple[], fromMm: number, toMm: number): Triple[] {
-  const found: Triple[] = [placeAlongMm(line, fromMm)]
-  let gone = 0
-  for (let n = 1; n < line.length; n++) {
-    gone += Math.hypot(...line[n]!.map((value, axis) => value - line[n - 1]![axis]!))
-    if (gone > fromMm && gone < toMm) found.push(line[n]!)
-  }
-  return [...found, placeAlongMm(line, toMm)]
-}
-/** A line cut at its middle into two that begin there. */
-function halves(line: readonly Triple[]): Triple[][] {
-  const long = pathLongMm(line)
-  return [stretch(line, 0, long / 2).toReversed(), stretch(line, long / 2, long)]
-}
-/** A line that comes round to where it began is cut into quarters; one is laid, then the one opposite. */
-function quarters(line: readonly Triple[]): Triple[][] {
-  const long = pathLongMm(line)
-  return [0, 2, 1, 3].map(n => stretch(line, (n * long) / 4, ((n + 1) * long) / 4))
-}
-/** Steps along a line, each laid back towards the one before it. */
-function backSteps(line: readonly Triple[]): Triple[][] {
-  const long = pathLongMm(line)
-  const count = Math.min(MOST_STEPS, Math.max(2, Math.round(long / STEP_MM)))
-  return Array.from({ length: count }, (_, n) =>
-    stretch(line, (n * long) / count, ((n + 1) * long) / count).toReversed(),
-  )
-}
-const comesRound = (line: readonly Triple[] | null) =>
-  line !== null &&
-  line.length > 3 &&
-  Math.hypot(...line[0]!.map((value, axis) => value - line.at(-1)![axis]!)) < ROUND_WITHIN * pathLongMm(line)
-
 const HALVES = [', first half', ', second half']
 const QUARTERS = [', first quarter', ', the one opposite', ', second quarter', ', last quarter']
 /** Ways that part a run, and what its parts are called as they are laid. */
@@ -205,7 +166,8 @@ export function pullBench(job: Job, plan: JobPlan, shape: Solid): PullBench {
   if (!alloy) throw new NoAnswer('the alloy is not known yet')
   const { volumeMm3, sizeMm, originMm } = measured(shape)
   const wallMm = job.takeIn.wallMm.value || Math.min(...sizeMm)
-  const cellMm = Math.max(wallMm / 3, Math.cbrt(volumeMm3 / BENCH_CELLS))
+  // A wall thinner than a cell would be lost: one cell through it still bends right.
+  const cellMm = Math.min(wallMm, Math.max(wallMm / 3, Math.cbrt(volumeMm3 / BENCH_CELLS)))
   const { warmth } = plan.warm.data
   const preheatC = warmth.need === 'none' ? (job.warm.startC.value ?? 20) : warmth.toC
   const mended = job.shape.marks.filter(mark => mark.kind === 'mend')
@@ -214,6 +176,8 @@ export function pullBench(job: Job, plan: JobPlan, shape: Solid): PullBench {
   const heatOf = (way: Way['id']) =>
     way === 'warm' ? Math.min(preheatC + WARMER_K, alloy.solidusC - 60) : way === 'cold' ? ROOM_C : preheatC
   const { proofMPa } = mechanicalOf(alloy)
+  const lineOf = (mark: StoredMark) =>
+    weldLine(mark, plan.mends.rows.find(row => row.id === mark.mend)?.planned?.run ?? null)
   const beadsFor = (way: Way['id']): WarpInput['beads'] =>
     mended.flatMap(mark => {
       const line = lineOf(mark)
@@ -221,7 +185,7 @@ export function pullBench(job: Job, plan: JobPlan, shape: Solid): PullBench {
       const passes = fewer(passesOf(job, plan, mark, pathLongMm(line))).filter(pass => pass.heatJMm > 0)
       const inOrder = reordered[way]?.(passes) ?? passes
       const peen = way === 'peened' && job.weld.peen === 'leave' ? 'peen' : job.weld.peen
-      return inOrder.flatMap(({ side, heatJMm, powerW }, n) => {
+      return inOrder.flatMap(({ side, heatJMm, powerW, filler }, n) => {
         const face = side === 1 ? mark.face : OPPOSITE[mark.face]
         const root = inOrder.findIndex(pass => pass.side === side) === n
         const found = beadShrinks({
@@ -248,7 +212,7 @@ export function pullBench(job: Job, plan: JobPlan, shape: Solid): PullBench {
           strainAlong: left * found.strainAlong,
           strainAcross: left * found.strainAcross,
           fills: false,
-          yieldMPa: proofMPa,
+          yieldMPa: beadYieldMPa(alloy, filler ? findAlloy(filler) : null),
         }))
       })
     })
@@ -259,7 +223,7 @@ export function pullBench(job: Job, plan: JobPlan, shape: Solid): PullBench {
   const { watch, watched } = watchedOf(job)
   if (!watch.length) throw new NoAnswer('mark what may not move: a face, a bore, the holes of a bolt pattern')
   const rests = OPPOSITE[mended[0]!.face]
-  const bars = strongback(shape, mended[0]!)
+  const bars = strongback(shape, mended[0]!, lineOf(mended[0]!))
   const holdOf = (way: Way['id']): WarpInput['hold'] =>
     way === 'held'
       ? { pressed: pressedPlaces(job, rests, originMm, sizeMm), on: rests }
@@ -296,7 +260,14 @@ export function pullBench(job: Job, plan: JobPlan, shape: Solid): PullBench {
   ]
   // More beads than a run takes are no way to compare.
   const ways = ids.map(id => ({ id, asked: asked(id) })).filter(({ asked: { beads } }) => beads.length <= MOST_BEADS)
-  return { watched, ways }
+  return { watched, ways: ways.filter(({ asked: way }, n) => n === 0 || !isLaidAlike(way, ways[0]!.asked)) }
+}
+
+/** Whether two ways ask for the same beads in the same order, held alike and cooled alike. */
+function isLaidAlike(one: WarpInput, other: WarpInput): boolean {
+  const told = ({ beads, hold, slowC }: WarpInput) =>
+    JSON.stringify([beads.map(bead => ({ ...bead, id: '' })), hold, slowC ?? null])
+  return told(one) === told(other)
 }
 
 function watchedOf(job: Job): { watch: WarpInput['watch']; watched: PullBench['watched'] } {
@@ -309,7 +280,9 @@ function watchedOf(job: Job): { watch: WarpInput['watch']; watched: PullBench['w
     const name = mark.name || (mark.kind === 'fixed-face' ? 'face' : 'bore')
     if (mark.kind === 'fixed-face') {
       watch.push({ kind: 'face', face: mark.face })
-      watched.push({ name, limitMm: job.rebuild.face.toMm.value })
+      // A wall or a floor that should stay where it is has no limit of a face that seals.
+      const seals = job.takeIn.mustNotMove.includes('gasket-face')
+      watched.push({ name, limitMm: seals ? job.rebuild.face.toMm.value : null })
     }
     if ((mark.kind === 'fixed-bore' || mark.kind === 'bearing-seat') && mark.acrossMm.value) {
       watch.push({
@@ -345,40 +318,4 @@ function pressedPlaces(job: Job, rests: Face, originMm: Triple, sizeMm: Triple) 
       return { atMm, radiusMm: Math.max(...sizeMm) / 3 }
     }),
   )
-}
-
-/** How far to each side a bar reaches, the longest that lies on the part, mm; how wide it presses. Judgement. */
-const BAR_REACHES_MM = [80, 60, 45, 30, 20]
-const BAR_MM = 8
-const BARS_AT = [0.25, 0.75]
-/** A pad has metal under it where this far down there is some, mm. */
-const UNDER_MM = 1
-
-/**
- * Where two stiff bars across a run press the face it is welded on: at the run and as far to each side as there is
- * metal; null where there is no room for one, or the part's shape is a file.
- */
-function strongback(shape: Solid, mark: StoredMark): Triple[] | null {
-  const line = lineOf(mark)
-  if (!line || shape.kind === 'mesh') return null
-  const distance = distanceTo(assemble(shape))
-  const axis = FACE_AXIS[mark.face]
-  const [p, q] = [(axis + 1) % 3, (axis + 2) % 3] as [number, number]
-  const [from, to] = [line[0]!, line.at(-1)!]
-  const [along, up] = [to[p]! - from[p]!, to[q]! - from[q]!]
-  const long = Math.hypot(along, up)
-  if (long === 0) return null
-  const moved = (at: Triple, off: number): Triple =>
-    at.map((mm, n) => (n === p ? mm - (off * up) / long : n === q ? mm + (off * along) / long : mm)) as Triple
-  const isOnMetal = (at: Triple) => {
-    const [x, y, z] = at.map((mm, n) => (n === axis ? mm + INWARD[mark.face] * UNDER_MM : mm)) as Triple
-    return distance(x, y, z) < 0
-  }
-  for (const reachMm of BAR_REACHES_MM) {
-    const pads = BARS_AT.flatMap(share =>
-      [-reachMm, 0, reachMm].map(off => moved(placeAlongMm(line, share * pathLongMm(line)), off)),
-    )
-    if (pads.every(isOnMetal)) return pads
-  }
-  return null
 }

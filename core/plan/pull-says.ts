@@ -82,7 +82,7 @@ export function pullSentence(planned: Pulled, watched: PullBench['watched']): Se
 
 const AXES = ['along its length', 'across it', 'up and down'] as const
 /** Where it is left pulling hardest, and which way a crack would run there. */
-function tensionSentence({ atMm, along }: Warped['tension']): Sentence {
+function tensionSentence({ atMm, along }: Warped['tension'], runsMm: number): Sentence {
   const way = along.map(Math.abs)
   const axis = way.indexOf(Math.max(...way))
   // How hard is not told: pulled from all sides at once, it stands far over the yield of a cell this large.
@@ -94,7 +94,32 @@ function tensionSentence({ atMm, along }: Warped['tension']): Sentence {
     figure(y, 'mm'),
     ' across, ',
     figure(z, 'mm'),
-    ' up: a crack would next run square to that.',
+    ' up: a crack would next run square to that',
+    ...(runsMm > 0 ? [', about ', figure(Math.round(runsMm), 'mm'), ' before the pull has halved'] : []),
+    '.',
+  ]
+}
+
+/** What of the stress left is told: where it pulls hardest, and how far a crack would run from there. */
+export interface LeftStress {
+  tension: Warped['tension']
+  crack: { lengthMm: number } | null
+}
+
+/** What holding it costs while it is held, and what is left of that let go; nothing where nothing was held. */
+export function heldSentence(
+  way: { id: Way['id']; meanMPa: number; heldMeanMPa: number | null },
+  planned: { meanMPa: number },
+): Sentence | null {
+  if (way.heldMeanMPa === null) return null
+  return [
+    `Held (${WAYS[way.id]}), the metal carries `,
+    figure(way.heldMeanMPa, 'mPa'),
+    ' in the mean while it is held and ',
+    figure(way.meanMPa, 'mPa'),
+    ' let go; laid free, ',
+    figure(planned.meanMPa, 'mPa'),
+    '. Clamped and cold it is under the most: bolted down where it came out bowed, it is so for good.',
   ]
 }
 
@@ -103,7 +128,7 @@ export function pullWhy(
   planned: Pulled,
   watched: PullBench['watched'],
   best: { id: Way['id']; savesPct: number } | null,
-  tension: Warped['tension'] | null = null,
+  left: LeftStress | null = null,
 ): Sentence[] {
   const ends = endOf(planned)
   const over = watched.flatMap(({ name, limitMm }, n): Sentence[] =>
@@ -125,7 +150,7 @@ export function pullWhy(
     ...(best?.id === 'slow'
       ? [['At that heat a T5 or T6 temper loses strength: not where all of it counts.'] as Sentence]
       : []),
-    ...(tension && tension.mpa > 0 ? [tensionSentence(tension)] : []),
+    ...(left && left.tension.mpa > 0 ? [tensionSentence(left.tension, left.crack?.lengthMm ?? 0)] : []),
     [
       'An estimate of small strains, good for comparing ways and for the size of a bow; a third either way on every figure.',
     ],

@@ -27,7 +27,7 @@ export function warpSetup(input: WarpInput): WarpSetup {
     watch,
     plastic,
     yieldMPa,
-    ...(input.slowC !== undefined && { keptShare: yieldShareAt(input.slowC) }),
+    ...(input.slowC !== undefined && { keptShare: yieldShareAt(alloy, input.slowC) }),
     beads: beads.map(bead => {
       // The zone was given: its heat shrinks that, however wide it would have been by itself.
       const heat = bead.heatJMm

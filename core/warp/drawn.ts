@@ -1,5 +1,6 @@
 import type { Mask } from '../solid/mask'
 import { nodeMm, type Lattice } from './lattice'
+import type { Place } from './rigid'
 
 /** Corners of each side of a cell, going round, and the neighbour that would hide it. */
 const SIDES: readonly { corners: readonly [number, number, number, number]; of: readonly [number, number, number] }[] =
@@ -29,4 +30,23 @@ export function movedSkin(mask: Mask, lattice: Lattice, movedMm: ArrayLike<numbe
     }
   }
   return Float32Array.from(found)
+}
+
+/** Places on a part, each moved `times` as far as the corner nearest to it moved. */
+export function movedPlaces(
+  lattice: Lattice,
+  movedMm: ArrayLike<number>,
+  times: number,
+  places: readonly Place[],
+): Place[] {
+  const [nearest, away] = [new Int32Array(places.length), new Float64Array(places.length).fill(Infinity)]
+  for (let node = 0; node < lattice.nodes; node++) {
+    const at = nodeMm(lattice, node)
+    places.forEach((place, n) => {
+      const off = Math.hypot(at[0] - place[0], at[1] - place[1], at[2] - place[2])
+      if (off < away[n]!) [nearest[n], away[n]] = [node, off]
+    })
+  }
+  const moved = (n: number, axis: 0 | 1 | 2) => places[n]![axis] + times * movedMm[3 * nearest[n]! + axis]!
+  return places.map((_, n) => [moved(n, 0), moved(n, 1), moved(n, 2)] as const)
 }

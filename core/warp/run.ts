@@ -1,6 +1,7 @@
 import { NoAnswer } from '../ask/question'
 import { FACE_AXIS, type Face } from '../solid/stored/faces.table'
 import type { Mask } from '../solid/mask'
+import { crackRun, type CrackRun } from './crack'
 import { elementOf } from './element'
 import { addStress, cellMm, latticeOf, nodeMm, pull, strainOf, type Lattice } from './lattice'
 import { greatestPrincipal, greatestTension, type Tension } from './principal'
@@ -28,8 +29,11 @@ export interface WarpSetup {
 export interface WarpStage {
   id: string
   watched: Watched[]
-  /** The same before it is let go, where it is held. */
+  /** Von Mises stress in the mean over the metal, MPa. */
+  meanMPa: number
+  /** The same two before it is let go, where it is held. */
   held?: Watched[]
+  heldMeanMPa?: number
   /** Displacement of every corner let go, whole motion taken off; where it was asked to be kept. */
   movedMm?: Float32Array
 }
@@ -48,6 +52,8 @@ export interface Warped {
   misesMPa: Float32Array
   /** Where it is left pulling hardest, and along what: a crack would next run square to that. */
   tension: Tension & { atMm: Place }
+  /** Where that crack would run over the part; null where nothing there is pulled. */
+  crack: CrackRun | null
 }
 export interface WarpProgress {
   share: number
@@ -67,16 +73,22 @@ const COOLED = 'kept hot and cooled slowly'
 /** Past yield by this much a cell is counted as over it: what a settled flow may leave. */
 const OVER_SHARE = 0.999
 
-/** Corners pressed down: those of the face within reach of each place. @throws NoAnswer where a place reaches none */
+/**
+ * Corners pressed down: those within reach of each place at its own level, a floor's as well as a rim's; of the
+ * outermost face where the place lies at no level of the cells. @throws NoAnswer where a place reaches none
+ */
 function pressedNodes(lattice: Lattice, on: Face, pressed: readonly { atMm: Place; radiusMm: number }[]): Set<number> {
   const axis = FACE_AXIS[on]
-  const nodes = faceNodes(lattice, on)
+  const outermost = faceNodes(lattice, on)
+  const levelOf = (node: number) => lattice.nodeAt[3 * node + axis]!
   const found = new Set<number>()
   for (const { atMm, radiusMm } of pressed) {
-    const near = nodes.filter(node => {
-      const at = nodeMm(lattice, node)
-      return Math.hypot(...at.map((value, way) => (way === axis ? 0 : value - atMm[way]!))) <= radiusMm
-    })
+    const near: number[] = []
+    const level = Math.round((atMm[axis] - lattice.originMm[axis]) / lattice.stepMm[axis])
+    const isNear = (node: number) =>
+      Math.hypot(...nodeMm(lattice, node).map((value, way) => (way === axis ? 0 : value - atMm[way]!))) <= radiusMm
+    for (let node = 0; node < lattice.nodes; node++) if (levelOf(node) === level && isNear(node)) near.push(node)
+    if (!near.length) near.push(...outermost.filter(isNear))
     if (!near.length) throw new NoAnswer(`nothing of that face lies within ${radiusMm} mm of ${atMm.join(', ')} mm`)
     near.forEach(node => found.add(node))
   }
@@ -219,6 +231,15 @@ export function* warp(setup: WarpSetup): Generator<WarpProgress, Warped> {
     return readers.map(reader => reader(u, motion))
   }
 
+  const meanStress = () => {
+    let [sum, counted] = [0, 0]
+    for (let cell = 0; cell < lattice.cells; cell++) {
+      if (there && !there[cell]) continue
+      sum += misesOf(stress, 6 * cell)
+      counted += 1
+    }
+    return sum / counted
+  }
   /** Every corner's displacement with the motion of the whole taken off. */
   const offWhole = () => {
     const motion = wholeMotion(ALL_WAYS)
@@ -227,10 +248,11 @@ export function* warp(setup: WarpSetup): Generator<WarpProgress, Warped> {
       withMotion(motion, nodeMm(lattice, node)).forEach((value, axis) => (found[3 * node + axis]! -= value))
     return found
   }
-  const stageOf = (id: string, held?: Watched[]): WarpStage => ({
+  const stageOf = (id: string, held?: Pick<WarpStage, 'held' | 'heldMeanMPa'>): WarpStage => ({
     id,
     watched: read(ALL_WAYS),
-    ...(held && { held }),
+    meanMPa: meanStress(),
+    ...held,
     ...(setup.keep && { movedMm: Float32Array.from(offWhole()) }),
   })
 
@@ -248,7 +270,7 @@ export function* warp(setup: WarpSetup): Generator<WarpProgress, Warped> {
     solver ??= solverOf(lattice, element, there, fixed)
     yield* settle(solver, zone.cells, zone.strain, n)
     if (fixed) {
-      const held = read(ways)
+      const held = { held: read(ways), heldMeanMPa: meanStress() }
       // What it would be if it were let go now is worked out aside and put back.
       const kept = [u.slice(), inside.slice(), stress.slice()] as const
       free ??= solverOf(lattice, element, there, null)
@@ -285,6 +307,14 @@ export function* warp(setup: WarpSetup): Generator<WarpProgress, Warped> {
     if (pulls > most) [tightest, most] = [cell, pulls]
     if (misesMPa[cell]! >= OVER_SHARE * yields[cell]!) over += 1
   }
+  const tension = { ...greatestTension(stress, 6 * tightest), atMm: cellMm(lattice, tightest) }
+  const laidBy =
+    setup.beads[
+      Math.max(
+        0,
+        zones.findLastIndex(zone => zone.cells.includes(tightest)),
+      )
+    ]
   return {
     byBead: stages,
     watched: stages.at(-1)!.watched,
@@ -296,7 +326,8 @@ export function* warp(setup: WarpSetup): Generator<WarpProgress, Warped> {
     lattice,
     displacementMm: offWhole(),
     misesMPa,
-    tension: { ...greatestTension(stress, 6 * tightest), atMm: cellMm(lattice, tightest) },
+    tension,
+    crack: laidBy ? crackRun(lattice, stress, tension.atMm, laidBy.face) : null,
   }
 }
 

@@ -320,6 +320,10 @@ describe('what the trade knows (common practice, no source)', () => {
     const free = warped(setup(plate, 4, { beads: soft, watch: top, ...flow }))
     const held = warped(setup(plate, 4, { beads: soft, watch: top, ...flow, hold: { pressed, on: 'bottom' } }))
     expect(zone(held)).toBeLessThan(0.97 * zone(free))
+    // It keeps more stress as long as it is held; let go, what flowed under the clamps no longer pulls.
+    const [{ meanMPa: loose }, { meanMPa: letGo, heldMeanMPa }] = [free.byBead[0]!, held.byBead[0]!]
+    expect(heldMeanMPa).toBeGreaterThan(1.3 * loose)
+    expect(letGo).toBeLessThan(loose)
     expect(free.overYieldPct).toBeGreaterThan(1)
     expect(free.peakMPa).toBeLessThan(66)
   })

@@ -20,7 +20,7 @@ import type { Kit } from '../job/job.schema'
 import { laysOf, type Lay, type Order, type WantedLay } from '../lay/lays'
 import { meansOf, type Means } from '../lay/means'
 import { LAYS_BY } from '../lay/process.table'
-import type { KindInput, MendWork, PartFacts, Work } from '../mend/kind'
+import type { Goes, KindInput, MendWork, PartFacts, Work } from '../mend/kind'
 import {
   BAKE_MIN,
   BETWEEN_PASSES_MIN,
@@ -107,6 +107,8 @@ export interface PlannedMend {
   way: string | null
   ruledOut: { way: string; why: string }[]
   lays: PlannedLay[]
+  /** How its longest run goes about its place, and how long that is; nothing where nothing is laid. */
+  run: { goes: Goes | 'straight'; longMm: number } | null
   passes: number
   depositG: number
   rods: number
@@ -173,6 +175,10 @@ interface Readied {
 
 /** The longest run laid at one place, mm: a ring or a face is no longer to a flame than it is wide. */
 const runOf = (work: MendWork): number => Math.min(MOST_RUN_MM, Math.max(0, ...work.laid.map(one => one.runMm)))
+const longestRun = ({ laid }: MendWork): PlannedMend['run'] => {
+  const [longest] = laid.toSorted((a, b) => b.runMm - a.runMm)
+  return longest ? { goes: longest.goes ?? 'straight', longMm: longest.runMm } : null
+}
 const interpassC = (body: Body) => INTERPASS_C[body.alloy.family].mostC
 /** What a mend's arc warms the whole part by, K. */
 const soaksUpC = ({ process, startA, easedA, arcMin }: PlannedMend, massG: number, body: Body): number =>
@@ -653,6 +659,7 @@ function planOne(
       side: lay.side,
       passes: means.passes,
     })),
+    run: longestRun(work),
     passes: sum(laid.filter(({ lay }) => !lay.boilOut).map(({ means }) => means.passes)),
     depositG: sum(laid.map(({ means }) => means.massG)),
     rods: sum(wholeRods.map(entry => entry.rods)),

@@ -2,6 +2,7 @@
 export const ANSWER_WORDS: readonly string[] = [
   'volume cm3',
   'entropy bits',
+  'mean',
   'recommended',
   'verdict',
   'families',

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
-import { bowSentence, figureOf, pullSentence, pullWhy } from '#core/plan/pull-says'
+import { bowSentence, figureOf, heldSentence, pullSentence, pullWhy } from '#core/plan/pull-says'
+import type { DrawnMark } from '~/drawing/marks'
 import SentenceLine from '~/bench/SentenceLine.vue'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
@@ -21,12 +22,30 @@ const stage = computed(() => planned.value?.stages[after.value - 1] ?? null)
 const shape = computed(() =>
   stage.value?.skin ? { kind: 'mesh' as const, trianglesMm: stage.value.skin as unknown as number[] } : null,
 )
+const atEnd = computed(() => planned.value !== null && after.value === planned.value.stages.length)
+const cracks = computed((): DrawnMark[] => {
+  const path = atEnd.value ? planned.value?.crack?.pathMm : null
+  return path
+    ? [
+        {
+          id: 'crack-next',
+          number: null,
+          name: '',
+          path: path.map(place => [...place]),
+          acrossMm: null,
+          role: 'mend',
+          laid: false,
+        },
+      ]
+    : []
+})
 const watched = computed(() => (typeof bench.value === 'string' ? [] : bench.value.watched))
 const call = computed(() => (planned.value ? pullSentence(planned.value, watched.value) : null))
 const why = computed(() => {
   if (!planned.value) return []
   const learnt = bowSentence(shop.kit.learnt)
-  return [...pullWhy(planned.value, watched.value, best.value, planned.value.tension), ...(learnt ? [learnt] : [])]
+  const held = ways.value.map(way => heldSentence(way, planned.value!)).filter(sentence => sentence !== null)
+  return [...pullWhy(planned.value, watched.value, best.value, planned.value), ...held, ...(learnt ? [learnt] : [])]
 })
 const text = (mm: number) => settings.text(mm * 1000, 'um')
 const WHAT = { face: 'out of flat', bore: 'out of round or place', holes: 'greatest miss', point: 'moved' } as const
@@ -74,8 +93,11 @@ const WHAT = { face: 'out of flat', bore: 'out of round or place', holes: 'great
     </section>
     <section class="piece" aria-label="The piece">
       <template v-if="planned && stage">
-        <PartTurned v-if="shape" :shape="shape" :marks="[]" :name="`${store.job!.title}, as it is pulled`" />
+        <PartTurned v-if="shape" :shape="shape" :marks="cracks" :name="`${store.job!.title}, as it is pulled`" />
         <p class="small quiet">Drawn {{ planned.times }} times as far as it moves, in cells.</p>
+        <p v-if="cracks.length" class="small quiet" data-testid="crack-next">
+          The line on it: where a crack would next run, from where it is left pulling hardest.
+        </p>
         <label class="slider"
           ><span>After bead {{ after }} of {{ planned.stages.length }}</span
           ><input
@@ -113,7 +135,7 @@ const WHAT = { face: 'out of flat', bore: 'out of round or place', holes: 'great
           <thead>
             <tr>
               <th v-for="each in watched" :key="each.name" class="num">{{ each.name }}</th>
-              <th class="num">Past yield</th>
+              <th class="num">Stress left, mean</th>
             </tr>
           </thead>
           <tbody v-for="way in ways" :key="way.id" :class="{ best: best?.id === way.id }">
@@ -124,7 +146,7 @@ const WHAT = { face: 'out of flat', bore: 'out of round or place', holes: 'great
             </tr>
             <tr>
               <td v-for="(each, n) in way.stages.at(-1)!.watched" :key="n" class="num">{{ text(figureOf(each)) }}</td>
-              <td class="num">{{ settings.text(way.overYieldPct, 'pct') }}</td>
+              <td class="num">{{ settings.text(way.meanMPa, 'mPa') }}</td>
             </tr>
           </tbody>
         </table>
@@ -134,7 +156,8 @@ const WHAT = { face: 'out of flat', bore: 'out of round or place', holes: 'great
       <p v-for="(sentence, n) in why" :key="n"><SentenceLine :sentence="sentence" /></p>
       <p v-if="planned" class="small quiet">
         Shrinkage by Okerblom and by White, Leggatt and Dwight, laid into {{ planned.cells }} cells that flow at their
-        yield; greatest stress left {{ Math.round(planned.peakMPa) }} MPa.
+        yield; greatest stress left {{ settings.text(planned.peakMPa, 'mPa') }},
+        {{ settings.text(planned.overYieldPct, 'pct') }} of them at yield.
       </p>
     </div>
   </div>

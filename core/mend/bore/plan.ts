@@ -26,7 +26,9 @@ export const bore = mendKind({
         ? ringMm3(boreMm + 2 * lowMm, Math.max(0, boreMm - 2 * PROUD_MM), deepMm)
         : areaMm2 * (lowMm + PROUD_MM)
     const runMm = boreMm ? Math.PI * boreMm : Math.sqrt(areaMm2)
-    const laid = areaMm2 > 0 ? [{ side: 1 as const, volumeMm3, runMm, wideMm: areaMm2 / runMm }] : []
+    const goes = boreMm ? ('round' as const) : undefined
+    const laid =
+      areaMm2 > 0 ? [{ side: 1 as const, volumeMm3, runMm, wideMm: areaMm2 / runMm, ...(goes && { goes }) }] : []
     return {
       ...PLAIN,
       wallMm: body.wallMm,

@@ -26,7 +26,15 @@ export const hole = mendKind({
     const volumeMm3 = coneMm3(across, mouthMm, deepMm) + domeMm3(mouthMm, values.capMm)
     const removedMm3 = coneMm3(across, mouthMm, deepMm) - coneMm3(values.diameterMm, values.diameterMm, deepMm)
     // Rings that close in: the mean of them is half way from the wall of the hole to its middle.
-    const laid = [{ side: 1 as const, volumeMm3, runMm: (Math.PI * (across + mouthMm)) / 4, wideMm: mouthMm / 2 }]
+    const laid = [
+      {
+        side: 1 as const,
+        volumeMm3,
+        runMm: (Math.PI * (across + mouthMm)) / 4,
+        wideMm: mouthMm / 2,
+        goes: 'round' as const,
+      },
+    ]
     return {
       ...PLAIN,
       wallMm: body.wallMm,

@@ -16,7 +16,8 @@ export const overlay = mendKind({
   plan: ({ values, bodies: [body], opened }) => {
     const wallMm = Math.min(body.wallMm, values.patchMm ?? body.wallMm)
     const runMm = 2 * (values.wideMm + values.highMm)
-    const laid = [{ side: 1 as const, volumeMm3: filletMm3(wallMm, runMm), runMm, wideMm: wallMm * Math.SQRT2 }]
+    const goes = { longMm: values.wideMm, wideMm: values.highMm }
+    const laid = [{ side: 1 as const, volumeMm3: filletMm3(wallMm, runMm), runMm, wideMm: wallMm * Math.SQRT2, goes }]
     return {
       ...PLAIN,
       wallMm,

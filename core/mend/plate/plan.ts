@@ -14,7 +14,8 @@ export const plate = mendKind({
   plan: ({ values, bodies: [body], part, opened }) => {
     const legMm = Math.min(values.plateMm, body.wallMm)
     const runMm = taperedRoundMm(values.longMm, values.wideMm)
-    const laid = [{ side: 1 as const, volumeMm3: filletMm3(legMm, runMm), runMm, wideMm: legMm * Math.SQRT2 }]
+    const goes = { longMm: values.longMm, wideMm: values.wideMm }
+    const laid = [{ side: 1 as const, volumeMm3: filletMm3(legMm, runMm), runMm, wideMm: legMm * Math.SQRT2, goes }]
     return {
       ...PLAIN,
       wallMm: (legMm + Math.max(values.plateMm, body.wallMm)) / 2,

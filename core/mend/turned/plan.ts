@@ -17,7 +17,7 @@ export const turned = mendKind({
   plan: ({ values, bodies: [body], opened }) => {
     const { turnedMm, wideMm, deepMm, proudMm } = values
     const volumeMm3 = ringMm3(turnedMm + 2 * proudMm, Math.max(0, turnedMm - 2 * deepMm), wideMm)
-    const laid = [{ side: 1 as const, volumeMm3, runMm: Math.PI * (turnedMm - deepMm), wideMm }]
+    const laid = [{ side: 1 as const, volumeMm3, runMm: Math.PI * (turnedMm - deepMm), wideMm, goes: 'round' as const }]
     return {
       ...PLAIN,
       wallMm: Math.min(body.wallMm, deepMm),

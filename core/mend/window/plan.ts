@@ -21,11 +21,12 @@ export const window = mendKind({
       wallMm,
       runMm: patchRoundMm(values.wideMm, values.highMm, values.cornerMm),
     })
+    const goes = { longMm: values.wideMm, wideMm: values.highMm }
     return {
       ...PLAIN,
       wallMm,
       joint: 'butt',
-      laid,
+      laid: laid.map(one => ({ ...one, goes })),
       removedMm3: opened ? 0 : removedMm3,
       refused,
       opening: [
