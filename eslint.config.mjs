@@ -41,7 +41,7 @@ const TOPICS = {
   // A rebuilt boss is weighed by what its filler deposits.
   thread: [...BASE, 'call', 'words'],
   // The puddle's rules go by the words a job's log is kept in.
-  puddle: [...BASE, 'job'],
+  puddle: ['arc', ...BASE, 'job'],
   // A job's schema takes the words of the calls and the set-ups that are stored in it from their own tables.
   job: [
     ...BASE,

@@ -75,6 +75,32 @@ test('by the pointer: rod on cold metal, an arc put out at once, metal that fall
   await expect(page.getByTestId('advice')).toContainText('Less current')
 })
 
+test("a game controller's trigger is the pedal, and the arc is heard where it is asked for", async ({ page }) => {
+  await page.addInitScript(() => {
+    const trigger = { pressed: false, touched: false, value: 0 }
+    const buttons = Array.from({ length: 8 }, (_, n) =>
+      n === 7 ? trigger : { pressed: false, touched: false, value: 0 },
+    )
+    const pad = { id: 'made', index: 0, connected: true, mapping: 'standard', axes: [0, 0], buttons, timestamp: 0 }
+    Object.defineProperty(navigator, 'getGamepads', { value: () => [pad] })
+    Object.assign(window, { trigger })
+  })
+  const pull = (value: number) =>
+    page.evaluate(to => {
+      ;(window as unknown as { trigger: { value: number } }).trigger.value = to
+    }, value)
+  const current = async () => Number(/current\s+(\d+)/.exec(await page.getByTestId('live').innerText())?.[1] ?? 0)
+  await begin(page, 'travel')
+  await page.getByTestId('hum').getByRole('checkbox').check()
+  await page.getByTestId('pedal').fill('160')
+  await pull(1)
+  await expect.poll(current).toBe(160)
+  await pull(0.5)
+  await expect.poll(current).toBe(80)
+  await pull(0)
+  await expect.poll(current).toBe(0)
+})
+
 test('a job is trained on in its own metal, from Weld and from its log', async ({ page }) => {
   await bringDemo(page)
   await page.goto('/job/gearbox-cover/weld')

@@ -122,6 +122,8 @@ export function paintPlate(pool: Pool, torch: Torch | null): Painted {
   return { wide, high, rgba }
 }
 
+/** What hangs out under the plate is drawn to so far, mm. */
+const HANGS_MM = 1.5
 /** Cold to melting in the cut, and the melt. */
 const COLD = [52, 58, 66] as const
 const HOT = [176, 96, 62] as const
@@ -130,14 +132,21 @@ const HOT = [176, 96, 62] as const
 export function paintCut(pool: Pool, torch: Torch | null): Painted {
   const { nx, ny, nz, present, enthalpy, temperature, melt } = pool
   const j = Math.min(ny - 1, Math.max(0, Math.floor((torch?.yMm ?? (ny * pool.dy) / 2) / pool.dy)))
-  const [wide, high] = [nx * FINE, nz * FINE]
+  // Room under the plate for what hangs out of it.
+  const below = pool.backed ? 0 : Math.ceil((HANGS_MM * FINE) / pool.dz)
+  const [wide, high] = [nx * FINE, nz * FINE + below]
   const rgba = new Uint8ClampedArray(wide * high * 4)
   for (let py = 0; py < high; py++)
     for (let px = 0; px < wide; px++) {
-      const [i, k] = [Math.floor(px / FINE), nz - 1 - Math.floor(py / FINE)]
-      const cell = i + nx * (j + ny * k)
+      const i = Math.floor(px / FINE)
+      const k = Math.floor(nz - (py + 0.5) / FINE + pool.sag[i + nx * j]! / pool.dz)
       const out = 4 * (py * wide + px)
       rgba[out + 3] = 255
+      if (k < 0 || k >= nz) {
+        for (let n = 0; n < 3; n++) rgba[out + n] = GONE[n]!
+        continue
+      }
+      const cell = i + nx * (j + ny * k)
       const warm = Math.min(1, Math.max(0, (temperature[cell]! - 20) / (melt.solidusC - 20)))
       const isMelt = meltedShare(melt, enthalpy[cell]!) > 0.5
       for (let n = 0; n < 3; n++)

@@ -54,7 +54,10 @@ function shown(withCut: boolean, workMs: number): Shown {
   const last = samples.at(-1)
   const newMarks = marks.slice(told)
   told = marks.length
-  const torch = hand.at(-1) ?? null
+  const held = hand.at(-1) ?? null
+  const stray = session!.tungsten.stray()
+  // The arc is drawn where it sits on the tip, not where the torch is held.
+  const torch = held && { ...held, xMm: held.xMm + stray.xMm, yMm: held.yMm + stray.yMm }
   const [plate, cut] = [paintPlate(pool, torch), withCut ? paintCut(pool, torch) : null]
   return transfer(
     {

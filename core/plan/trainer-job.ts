@@ -12,6 +12,9 @@ const DIRT_OF: Record<NonNullable<Job['takeIn']['soak']>, Dirt> = {
   'oil-soaked': 'oil-soaked',
 }
 
+/** The all-round size, where nothing is set yet. Common practice, no source. */
+const USUAL_TUNGSTEN_MM = 2.4
+
 /** What the trainer needs of a job: alloy, filler, wall, what it is warmed to, dirt; or what is wanted first. */
 export function trainerJob(job: Job, plan: JobPlan): JobLesson | { wants: string } {
   const alloy = findAlloy(plan.know.data.alloy.name)
@@ -29,6 +32,7 @@ export function trainerJob(job: Job, plan: JobPlan): JobLesson | { wants: string
     dirt: job.takeIn.soak ? DIRT_OF[job.takeIn.soak] : 'handled',
     rodMm: job.open.fillerMm.value ?? 2.4,
     enPct: plan.weld.data.enPct,
+    tungstenMm: plan.weld.data.tig?.tungstenMm ?? USUAL_TUNGSTEN_MM,
     mostA: plan.weld.data.machine?.highA ?? null,
   }
 }

@@ -47,4 +47,5 @@ export const NOT_WORDS: ReadonlySet<string> = new Set([
   '_nuxt',
   'words within',
   'bottom end',
+  'wanders',
 ])

@@ -5,6 +5,7 @@ import { LESSONS } from '#core/puddle/trainer/lessons.table'
 import type { JobLesson } from '#core/puddle/trainer/this-job'
 import { useSettings } from '~/stores/settings'
 import RunChart from './RunChart.vue'
+import { useArcHum } from './use-arc-hum'
 import { useTrainer } from './use-trainer'
 
 const props = defineProps<{ job?: JobLesson | { wants: string } | null; first?: string | undefined }>()
@@ -22,6 +23,7 @@ const choices = computed(() => [
   ...LESSONS.map(({ id, title }, n) => ({ value: id, title: `${n + 1}. ${title}` })),
 ])
 const torch = computed(() => replayed.value ?? { ...at.value, a: nowA.value, arcMm: arcMm.value })
+const { humOn } = useArcHum(torch)
 const bad = computed(() => marks.value.filter(mark => mark.code !== 'wetted' && mark.code !== 'puddle'))
 const lastMark = computed(() => marks.value.at(-1) ?? null)
 const nextLesson = computed(() => {
@@ -200,7 +202,10 @@ function goOn() {
         <button type="button" class="plain-button slight" data-testid="let-up" @click="hand.letUp()">
           Let up slowly
         </button>
-        <v-checkbox v-model="showCut" label="cut" density="compact" hide-details />
+        <span class="row">
+          <v-checkbox v-model="showCut" label="cut" density="compact" hide-details />
+          <v-checkbox v-model="humOn" label="sound" density="compact" hide-details data-testid="hum" />
+        </span>
       </div>
       <dl v-if="shown" class="readings figure" data-testid="live">
         <div>

@@ -2,6 +2,7 @@ import type { ArcNow } from './arc'
 import { conductBetween, conductWhole, type Cells } from './conduct'
 import { levelOut } from './level-out'
 import { enthalpyAt, meltedShare, meltOf, temperatureOf, ZERO_C, type Melt } from './melt'
+import { fallsWideMm, sagMm } from './sag'
 import type { Alloy } from '../../metal/alloys.table'
 import {
   BURNS_FROM_C,
@@ -29,8 +30,6 @@ const FILM_WMM2K = 10e-6
 const EMISSIVITY = 0.2
 const AIR_C = 20
 const AIR_K4 = (AIR_C + KELVIN) ** 4
-/** Through and wider than this many times its thickness, it falls out; with something behind it, twice. Judgement. */
-export const FALLS_WIDE = 1
 /** Gaussian reaches no further than this many of its radii. */
 const REACH = 2.2
 
@@ -95,6 +94,8 @@ export class Pool implements Cells {
   readonly top: Int32Array
   /** How high each column stood at first, mm. */
   readonly firstMm: Float32Array
+  /** How far what was molten right through hangs, and froze so, mm. */
+  readonly sag: Float32Array
   /** 1 where a cell holds metal. */
   readonly present: Uint8Array
   readonly oxide: Float32Array
@@ -146,6 +147,7 @@ export class Pool implements Cells {
     this.load = new Float64Array(layer).fill(1)
     this.top = new Int32Array(layer)
     this.firstMm = new Float32Array(layer)
+    this.sag = new Float32Array(layer)
     for (let column = 0; column < layer; column++) {
       const [x, y] = [((column % nx) + 0.5) * this.dx, (Math.floor(column / nx) + 0.5) * this.dy]
       const cells = heightMm ? Math.min(this.layers, Math.round(heightMm(x, y) / this.dz)) : this.layers
@@ -412,10 +414,11 @@ export class Pool implements Cells {
   }
 
   /**
-   * What is molten right through, wider than it is thick, falls out and leaves a hole.
+   * What is molten right through hangs under its weight and the arc; much wider than it is thick it falls out and
+   * leaves a hole.
    * @returns how many columns fell
    */
-  fall(): number {
+  hang(currentA: number): number {
     const layer = this.nx * this.ny
     const molten: number[] = []
     for (let column = 0; column < layer; column++) {
@@ -428,8 +431,12 @@ export class Pool implements Cells {
     if (!molten.length) return 0
     const wide = Math.sqrt((4 * molten.length * this.dx * this.dy) / Math.PI)
     const thick = (molten.reduce((sum, column) => sum + this.level(column), 0) / molten.length) * this.dz
-    if (wide <= FALLS_WIDE * thick || (this.backed && wide <= 2 * FALLS_WIDE * thick)) return 0
+    if (wide <= fallsWideMm(thick, this.backed)) {
+      if (!this.backed) this.bulge(molten, sagMm(wide / 2, thick, currentA))
+      return 0
+    }
     for (const column of molten) {
+      this.sag[column] = 0
       this.fallenG += this.level(column) * this.cellMm3 * this.melt.densityGmm3
       for (let cell = column; cell <= this.top[column]!; cell += layer) {
         this.lostJ += this.enthalpy[cell]! * this.cellMm3 * (cell === this.top[column] ? this.load[column]! : 1)
@@ -444,13 +451,28 @@ export class Pool implements Cells {
     return molten.length
   }
 
+  /** What hangs through is lowest in its middle; what it once came down by it does not come up again. */
+  private bulge(molten: readonly number[], middleMm: number) {
+    const at = (column: number): [number, number] => [
+      (column % this.nx) * this.dx,
+      Math.floor(column / this.nx) * this.dy,
+    ]
+    const middle = [0, 1].map(axis => molten.reduce((sum, column) => sum + at(column)[axis]!, 0) / molten.length)
+    const squareMm2 = Math.max(this.dx * this.dy, (molten.length * this.dx * this.dy) / Math.PI)
+    for (const column of molten) {
+      const [x, y] = at(column)
+      const off = ((x - middle[0]!) ** 2 + (y - middle[1]!) ** 2) / squareMm2
+      this.sag[column] = Math.max(this.sag[column]!, middleMm * Math.max(0, 1 - off))
+    }
+  }
+
   /** How high rod stands on a column, mm over where it stood at first. */
   heightMm(column: number): number {
-    return this.level(column) * this.dz - this.firstMm[column]!
+    return this.surfaceMm(column) - this.firstMm[column]!
   }
-  /** How high a column stands, mm over the base. */
+  /** How high a column stands, mm over the base; less where it hangs. */
   surfaceMm(column: number): number {
-    return this.level(column) * this.dz
+    return this.level(column) * this.dz - this.sag[column]!
   }
 
   seen(): Seen {

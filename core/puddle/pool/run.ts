@@ -1,7 +1,8 @@
 import { NoAnswer } from '../../ask/question'
 import type { Alloy } from '../../metal/alloys.table'
 import { handAt, type HandEntry } from './hand'
-import { FALLS_WIDE, Pool, type Plate } from './pool'
+import { Pool, type Plate } from './pool'
+import { fallsWideMm } from './sag'
 import type { Dirt } from './surface.table'
 
 /** What lies under the torch. */
@@ -136,7 +137,7 @@ export function runPuddle(given: PuddleGiven): PuddleRun {
       if (seen.through) {
         run.throughS ??= at
         once('through', run.throughS)
-        if (seen.widthMm > FALLS_WIDE * given.plate.zMm && seen.depthMm >= given.plate.zMm - 1e-9)
+        if (seen.widthMm > fallsWideMm(given.plate.zMm, pool.backed) && seen.depthMm >= given.plate.zMm - 1e-9)
           once('burn-through', at)
       }
       if (seen.peakC > OVERHEATED_C) once('overheated', at)

@@ -10,6 +10,8 @@ export const MARK_WORDS: Record<TrainerMark, string> = {
   dirty: 'rod on dirt',
   touched: 'tungsten in the puddle',
   through: 'molten right through',
+  sags: 'it sags',
+  wanders: 'the arc wanders',
   fell: 'it fell out',
   overheated: 'so hot that it spits',
   crater: 'stopped short: a crater',
@@ -22,9 +24,14 @@ export const GOOD_MARKS: readonly TrainerMark[] = ['puddle', 'wetted', 'through'
 const NEXT_TIME: readonly (readonly [TrainerMark, string])[] = [
   [
     'fell',
-    'Less current, or faster, as soon as the puddle is as wide as the metal is thick: it falls when it is wider.',
+    'Less current, or faster, as soon as the puddle is twice as wide as the metal is thick: it falls when it is wider.',
   ],
   ['touched', 'Hold the arc two or three millimetres long: a tungsten in the puddle has to be ground anew.'],
+  [
+    'wanders',
+    'The tip is past what it stands: a thicker tungsten, less current, or less cleaning on the dial; then grind it anew.',
+  ],
+  ['sags', 'Less current, or go on, once it is molten right through: it hangs farther the wider it is.'],
   ['overheated', 'Ease the pedal once the puddle is there: it needs far less than it took to make it.'],
   ['no-puddle', 'Wait with the rod until the spot is bright and as wide as the rod is thick twice over.'],
   ['skin', 'Give the arc time to clean: rod goes in when the frosted band is all round the puddle.'],

@@ -10,7 +10,7 @@ export interface Goal {
 
 const percent = (share: number) => `${Math.round(100 * share)} %`
 const puddled = (run: Outcome): readonly Sample[] => run.samples.filter(({ widthMm, a }) => widthMm > 0 && a > 0)
-const count = (run: Outcome, code: TrainerMark) => run.marks.filter(mark => mark.code === code).length
+const marked = (run: Outcome, code: TrainerMark) => run.marks.filter(mark => mark.code === code).length
 
 /** The puddle kept between two widths for most of the time it was there, over at least so many seconds. */
 export const heldWidth = (lowMm: number, highMm: number, forS: number, share: number): Goal => ({
@@ -41,14 +41,24 @@ export const noCrater: Goal = {
   id: 'crater',
   words: 'the arc taken down before it goes out',
   judge: run => ({
-    met: count(run, 'crater') === 0 && !run.burning && puddled(run).length > 0,
-    got: run.burning ? 'still burning' : count(run, 'crater') ? 'stopped short' : 'tapered',
+    met: marked(run, 'crater') === 0 && !run.burning && puddled(run).length > 0,
+    got: run.burning ? 'still burning' : marked(run, 'crater') ? 'stopped short' : 'tapered',
   }),
 }
 export const stands: Goal = {
   id: 'fell',
   words: 'nothing falls out',
   judge: run => ({ met: run.fellMm2 === 0, got: run.fellMm2 ? `${run.fellMm2.toFixed(0)} mm² fell` : 'it stands' }),
+}
+export const flat: Goal = {
+  id: 'sags',
+  words: 'nothing sags',
+  judge: run => ({ met: marked(run, 'sags') === 0, got: `${run.sagMm.toFixed(1)} mm` }),
+}
+export const steady: Goal = {
+  id: 'wanders',
+  words: 'an arc that does not wander',
+  judge: run => ({ met: marked(run, 'wanders') === 0, got: marked(run, 'wanders') ? 'it wandered' : 'steady' }),
 }
 export const throughMost = (share: number): Goal => ({
   id: 'through',
@@ -73,7 +83,7 @@ export const bothSides = (share: number): Goal => ({
 export const cool: Goal = {
   id: 'overheated',
   words: 'never so hot that it spits',
-  judge: run => ({ met: count(run, 'overheated') === 0, got: count(run, 'overheated') ? 'it spat' : 'never' }),
+  judge: run => ({ met: marked(run, 'overheated') === 0, got: marked(run, 'overheated') ? 'it spat' : 'never' }),
 }
 /** Seconds of puddle at the end against the current at the beginning: the foot came up as the part soaked up heat. */
 export const eased = (share: number): Goal => ({

@@ -7,9 +7,9 @@ export const LESSON_FOR: Partial<Record<SeenInPuddle, string>> = {
   scum: 'boil-out',
   pinhole: 'crater',
   reopens: 'layers',
-  'tungsten-touched': 'travel',
-  'arc-wanders': 'thick-thin',
+  'tungsten-touched': 'tungsten',
+  'arc-wanders': 'tungsten',
   'burns-through': 'copper',
-  sags: 'small-part',
+  sags: 'root',
   'too-hot': 'small-part',
 }

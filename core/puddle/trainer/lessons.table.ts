@@ -5,10 +5,12 @@ import {
   cool,
   eased,
   filled,
+  flat,
   heldWidth,
   noCrater,
   ran,
   stands,
+  steady,
   throughMost,
   wets,
   type Goal,
@@ -38,6 +40,7 @@ const PLATE: Bench = {
   startC: 20,
   dirt: 'clean',
   enPct: 68,
+  tungstenMm: 3.2,
   cellMm: 1,
 }
 const ALONG = [
@@ -104,6 +107,19 @@ export const LESSONS: readonly Lesson[] = [
     longestS: 45,
   },
   {
+    id: 'root',
+    title: 'Melt through without sagging',
+    look: [
+      'Molten right through, the puddle drops a little and goes quiet: that is a root.',
+      'Wait a moment more and it hangs; three times as wide as the metal is thick and it falls.',
+      'Ease off or go on as soon as it drops.',
+    ],
+    bench: { ...PLATE, plate: { xMm: 60, yMm: 40, zMm: 3 } },
+    goals: [ran(25), throughMost(0.6), flat, stands],
+    way: ALONG,
+    longestS: 60,
+  },
+  {
     id: 'copper',
     title: 'A thin edge with copper behind',
     look: [
@@ -118,6 +134,19 @@ export const LESSONS: readonly Lesson[] = [
       [46, 15],
     ],
     longestS: 45,
+  },
+  {
+    id: 'tungsten',
+    title: 'Stay under what the tungsten stands',
+    look: [
+      'A 1.6 mm tungsten with this much cleaning stands about 100 A. Past that its tip grows a nub.',
+      'Then the arc jumps about on it: the puddle strays, and the bead with it.',
+      'Dipped into the puddle it is spoilt at once. Either way it has to be ground anew.',
+    ],
+    bench: { ...PLATE, plate: { xMm: 60, yMm: 40, zMm: 4 }, tungstenMm: 1.6, enPct: 65 },
+    goals: [ran(25), steady, stands],
+    way: ALONG,
+    longestS: 60,
   },
   {
     id: 'thick-thin',

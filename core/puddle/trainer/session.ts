@@ -1,6 +1,7 @@
 import { handAt, type HandEntry } from '../pool/hand'
 import { Pool, type Form } from '../pool/pool'
 import { OVERHEATED_C, type PuddleBench } from '../pool/run'
+import { Tungsten } from '../pool/tungsten'
 
 /** The clock of a session goes in these, s, whatever the screen does: so that the same hand gives the same run. */
 export const FRAME_S = 1 / 60
@@ -9,6 +10,7 @@ export const SAMPLE_FRAMES = 6
 
 export interface Bench extends PuddleBench {
   form: Form
+  tungstenMm: number
 }
 /** What the hand does in one frame. */
 export interface HandFrame {
@@ -26,6 +28,8 @@ export type TrainerMark =
   | 'dirty'
   | 'touched'
   | 'through'
+  | 'sags'
+  | 'wanders'
   | 'fell'
   | 'overheated'
   | 'crater'
@@ -56,6 +60,8 @@ export interface Outcome {
   runMm: number
   /** Share of the run's length melted through to the far side. */
   throughShare: number
+  /** How far it hangs where it hangs most, mm. */
+  sagMm: number
   /** Columns that fell out, mm². */
   fellMm2: number
   /** Of what stood lower than the plate at first, share that is now filled level. */
@@ -72,6 +78,8 @@ const CRATER = { a: 40, deepMm: 1, before: 24 }
 const TOUCHES_MM = 0.6
 /** As many specks more as are a mark of their own. */
 const SPECKS_EACH = 4
+/** Hanging by more than this share of its thickness it sags; less is a good root. Common practice, no source. */
+const SAGS_SHARE = 0.15
 /** A filled column may stand this much under the plate, mm. */
 const FLUSH_MM = 0.5
 /** Above and below its usual reach the rod finds the puddle within so many arc radii. */
@@ -86,7 +94,9 @@ export class Session {
   readonly hand: HandFrame[] = []
   readonly samples: Sample[] = []
   readonly marks: MarkAt[] = []
+  readonly tungsten: Tungsten
   private dips = 0
+  private hangsMm = 0
   private wetted = 0
   private fell = 0
   private specksTold = 0
@@ -95,6 +105,7 @@ export class Session {
 
   constructor(readonly bench: Bench) {
     this.pool = new Pool(bench.alloy, bench.plate, bench.cellMm, bench.startC, bench.dirt, bench.enPct, bench.form)
+    this.tungsten = new Tungsten(bench.tungstenMm, bench.enPct)
     this.fillerGmm3 = bench.filler.densityGcm3 / 1000
     this.low = [...this.pool.firstMm.keys()].filter(column => this.pool.firstMm[column]! < bench.plate.zMm - FLUSH_MM)
   }
@@ -121,7 +132,9 @@ export class Session {
     let last = handAt(way, FRAME_S, bench.enPct)
     for (let n = 0; n < steps; n++) {
       last = handAt(way, ((n + 1) * FRAME_S) / steps, bench.enPct)
-      pool.step(FRAME_S / steps, last.arc, last)
+      this.tungsten.burn(FRAME_S / steps, last.arc ? last.a : 0)
+      const stray = this.tungsten.stray()
+      pool.step(FRAME_S / steps, last.arc, { xMm: last.xMm + stray.xMm, yMm: last.yMm + stray.yMm })
     }
     if (frame.dip) this.dip(frame, last.arc?.radiusMm ?? 0)
     this.watch(frame, before)
@@ -137,7 +150,8 @@ export class Session {
   private watch(frame: HandFrame, before: HandFrame) {
     const { pool } = this
     if (pool.began) this.once('puddle', frame)
-    const fallen = pool.fall()
+    const fallen = pool.hang(frame.a)
+    if (this.tungsten.wanders) this.once('wanders', frame)
     if (fallen) {
       if (this.fell === 0) this.mark('fell', frame)
       this.fell += fallen
@@ -162,9 +176,16 @@ export class Session {
       depthMm: seen.depthMm,
       peakC: seen.peakC,
     })
-    if (seen.through) this.once('through', frame)
+    if (seen.through) {
+      this.once('through', frame)
+      this.hangsMm = pool.sag.reduce((most, value) => Math.max(most, value), 0)
+      if (this.hangsMm > SAGS_SHARE * this.bench.plate.zMm) this.once('sags', frame)
+    }
     if (seen.peakC > OVERHEATED_C) this.once('overheated', frame)
-    if (frame.a > 0 && arcMm < TOUCHES_MM && seen.widthMm > 0) this.once('touched', frame)
+    if (frame.a > 0 && arcMm < TOUCHES_MM && seen.widthMm > 0) {
+      this.once('touched', frame)
+      this.tungsten.dipped()
+    }
     const current = this.hand[Math.max(0, this.hand.length - CRATER.before)]!.a
     if (goesOut && current > CRATER.a && seen.depthMm > CRATER.deepMm) this.mark('crater', frame)
   }
@@ -203,6 +224,7 @@ export class Session {
       specks: Math.round(pool.specks),
       runMm: last >= first ? (last - first + 1) * dx : 0,
       throughShare: molten ? through / molten : 0,
+      sagMm: this.hangsMm,
       fellMm2: this.fell * dx * dy,
       filledShare: this.low.length ? filled / this.low.length : 1,
       bothSidesShare: molten ? both / molten : 0,

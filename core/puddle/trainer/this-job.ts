@@ -13,6 +13,7 @@ export interface JobLesson {
   dirt: Dirt
   rodMm: number
   enPct: number
+  tungstenMm: number
   /** What the machine gives at most; null, not known. */
   mostA: number | null
 }
@@ -47,6 +48,7 @@ export function thisJob(job: JobLesson): Lesson {
       startC: job.startC,
       dirt: job.dirt,
       enPct: job.enPct,
+      tungstenMm: job.tungstenMm,
       cellMm: zMm < 3 ? 0.75 : 1,
     },
     goals: [

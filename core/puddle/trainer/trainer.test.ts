@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { levelOut } from '../pool/level-out'
+import { sagMm } from '../pool/sag'
+import { standsA } from '../pool/tungsten'
 import { LESSON_FOR } from './lesson-for.table'
 import { advise } from './advice'
 import { LESSONS, lessonById, type Lesson } from './lessons.table'
@@ -71,6 +73,35 @@ describe('a run at the trainer', () => {
     const way: Way = { a: () => 60, seconds: 4 }
     expect(work(bare, way).outcome().fellMm2).toBeGreaterThan(0)
     expect(work(thin, way).outcome().fellMm2).toBe(0)
+  })
+})
+
+describe('metal that hangs, and a tungsten past its current', () => {
+  it('hangs as a membrane under its weight and the arc does: w = p a² ÷ 4τ (Young and Laplace)', () => {
+    // 2380 × 9.81 × 0.003 × 0.004² ÷ (8 × 0.87) = 0.161 mm; 4.4e-7 × 150² ÷ (8 π × 0.87) = 0.453 mm.
+    expect(sagMm(4, 3, 0)).toBeCloseTo(0.161, 3)
+    expect(sagMm(4, 3, 150) - sagMm(4, 3, 0)).toBeCloseTo(0.453, 3)
+  })
+  it('drops a little where it is through, sags when held on, and stays so when it is cold', () => {
+    const root = lessonById('root')
+    const quick = work(root, { a: (s, wide) => (s > 10 ? 0 : wide > 6 ? 70 : 110), seconds: 11, speed: 4.5 })
+    expect(met(root, quick)).toEqual({ run: true, through: true, sags: true, fell: true })
+    const held = work(root, { a: s => (s < 5 ? 150 : 0), seconds: 8 })
+    expect(held.outcome().sagMm).toBeGreaterThan(quick.outcome().sagMm)
+    expect([...codes(held)].some(code => code === 'sags' || code === 'fell')).toBe(true)
+  })
+  it('stands less with more cleaning; past that its nub grows and the arc strays, the same for the same hand', () => {
+    expect(standsA(2.4, 70)).toBe(200)
+    expect(standsA(2.4, 50)).toBeLessThan(160)
+    expect(standsA(1.6, 70)).toBe(110)
+    const lesson = lessonById('tungsten')
+    const within = work(lesson, { a: s => (s > 13 ? 0 : 88), seconds: 13.5, speed: 2.6, wide: 4 })
+    expect(met(lesson, within)).toEqual({ run: true, wanders: true, fell: true })
+    const over = work(lesson, { a: () => 160, seconds: 3 })
+    expect(codes(over)).toContain('wanders')
+    expect(over.tungsten.stray()).toEqual(work(lesson, { a: () => 160, seconds: 3 }).tungsten.stray())
+    expect(Math.hypot(...Object.values(over.tungsten.stray()))).toBeLessThan(2.6)
+    expect(advise(over.outcome(), lesson.goals)).toMatch(/thicker tungsten|falls/)
   })
 })
 
@@ -175,6 +206,7 @@ describe('the lessons', () => {
       dirt: 'oily' as const,
       rodMm: 2.4,
       enPct: 70,
+      tungstenMm: 2.4,
       mostA: 140,
     }
     const lesson = thisJob(job)
