@@ -41,7 +41,7 @@ const TOPICS = {
   // A rebuilt boss is weighed by what its filler deposits.
   thread: [...BASE, 'call', 'words'],
   // The puddle's rules go by the words a job's log is kept in.
-  puddle: ['arc', ...BASE, 'job'],
+  puddle: ['arc', 'kernel', ...BASE, 'job'],
   // A job's schema takes the words of the calls and the set-ups that are stored in it from their own tables.
   job: [
     ...BASE,
@@ -109,6 +109,7 @@ export default tseslint.config(
       'test-results/**',
       'playwright-report/**',
       'core/heat/field/assembly/**',
+      'core/puddle/pool/assembly/**',
       'core/warp/assembly/**',
     ],
   },

@@ -122,7 +122,7 @@ export default defineNuxtConfig({
         '../tools/**/*.ts',
       ],
       // AssemblyScript, whose types are its own compiler's.
-      exclude: ['../core/heat/field/assembly', '../core/warp/assembly'],
+      exclude: ['../core/heat/field/assembly', '../core/puddle/pool/assembly', '../core/warp/assembly'],
     },
   },
 })

@@ -3,7 +3,7 @@ import asc from 'assemblyscript/asc'
 import { KERNEL_OPTIONS } from '../core/kernel/options'
 
 /** Compiles a room's arithmetic and writes it as a module that needs no file at run time. */
-for (const room of ['../core/heat/field/', '../core/warp/']) {
+for (const room of ['../core/heat/field/', '../core/puddle/pool/', '../core/warp/']) {
   const at = new URL(room, import.meta.url)
   const source = readFileSync(new URL('assembly/kernel.ts', at), 'utf8')
   const { error, binary, stderr } = await asc.compileString(source, KERNEL_OPTIONS)

@@ -1,7 +1,9 @@
 import type { ArcNow } from './arc'
-import { conductBetween, conductWhole, type Cells } from './conduct'
+import type { Cells, Fields } from './conduct'
+import { kernelFields } from './kernel'
 import { levelOut } from './level-out'
 import { enthalpyAt, meltedShare, meltOf, temperatureOf, ZERO_C, type Melt } from './melt'
+import { plainFields } from './plain'
 import { fallsWideMm, sagMm } from './sag'
 import type { Alloy } from '../../metal/alloys.table'
 import {
@@ -49,6 +51,8 @@ export interface Form {
   heightMm?: (xMm: number, yMm: number) => number
   /** Room above the plate that rod can fill, mm. */
   headroomMm?: number
+  /** In plain JavaScript, two or three times as slow: the reference of the vectors. */
+  isPlain?: boolean
   /** Heat that goes into what lies behind it for each kelvin, W/(m²·K): copper, well pressed on, some 2000. */
   backWm2K?: number
 }
@@ -113,12 +117,11 @@ export class Pool implements Cells {
   began = false
   /** Whether the air takes heat; not, in a check of conduction alone. */
   cools = true
+  private readonly fields: Fields
   private readonly gained: Float64Array
   private readonly cellMm3: number
   private readonly startJ: number
   private readonly backWmm2K: number
-  /** Every cell holds metal: no joint needs to be asked about. */
-  private whole: boolean
 
   constructor(
     alloy: Alloy,
@@ -127,7 +130,7 @@ export class Pool implements Cells {
     startC: number,
     dirt: Dirt,
     private readonly enPct: number,
-    { heightMm, headroomMm = 0, backWm2K = FILM_WMM2K * 1e6 }: Form = {},
+    { heightMm, headroomMm = 0, isPlain = false, backWm2K = FILM_WMM2K * 1e6 }: Form = {},
   ) {
     this.melt = meltOf(alloy)
     ;[this.nx, this.ny, this.layers] = [plate.xMm, plate.yMm, plate.zMm].map(size =>
@@ -140,10 +143,11 @@ export class Pool implements Cells {
     const count = layer * nz
     this.cellMm3 = this.dx * this.dy * this.dz
     this.backWmm2K = backWm2K / 1e6
-    this.enthalpy = new Float64Array(count)
-    this.temperature = new Float64Array(count).fill(AIR_C)
-    this.present = new Uint8Array(count)
-    this.gained = new Float64Array(count)
+    this.fields = isPlain ? plainFields(this) : kernelFields(this)
+    this.enthalpy = this.fields.enthalpy
+    this.temperature = this.fields.temperature.fill(AIR_C)
+    this.present = this.fields.present
+    this.gained = this.fields.gained
     this.load = new Float64Array(layer).fill(1)
     this.top = new Int32Array(layer)
     this.firstMm = new Float32Array(layer)
@@ -154,12 +158,11 @@ export class Pool implements Cells {
       this.top[column] = cells > 0 ? column + (cells - 1) * layer : -1
       this.firstMm[column] = Math.max(0, cells) * this.dz
       for (let k = 0; k < cells; k++) {
-        this.present[column + k * layer] = 1
+        this.fields.setMetal(column + k * layer, true)
         this.enthalpy[column + k * layer] = enthalpyAt(melt, startC)
         this.temperature[column + k * layer] = startC
       }
     }
-    this.whole = this.present.every(each => each === 1)
     this.oxide = new Float32Array(layer).fill(1)
     this.dirt = new Float32Array(layer).fill(DIRT[dirt].onSkin)
     this.inside = new Float32Array(layer).fill(DIRT[dirt].inside)
@@ -201,8 +204,7 @@ export class Pool implements Cells {
 
   private conduct(seconds: number) {
     const carries = this.melt.conducts * seconds
-    if (this.whole) conductWhole(this, carries, this.gained)
-    else conductBetween(this, carries, this.gained)
+    this.fields.conduct([carries / this.dx ** 2, carries / this.dy ** 2, carries / this.dz ** 2])
   }
 
   private lose(seconds: number) {
@@ -262,31 +264,25 @@ export class Pool implements Cells {
   }
 
   private settle(seconds: number) {
-    const { enthalpy: h, gained, temperature: T, load, ever, top, present } = this
+    const { enthalpy: h, gained, temperature: T, load, ever, top } = this
     const { beginsJ, endsJ, solidusC, liquidusC, solidJ, liquidJ } = this.melt
     const span = endsJ - beginsJ
     const half = beginsJ + MELT * span
     const layer = this.nx * this.ny
     const skin = this.dx * this.dy * SPECKS_PER_MM2
     const up = (COMES_UP_PER_S * seconds) / this.layers
-    const perSolidJ = 1 / solidJ
     // What rod has made heavier warms by as much less.
     for (let column = 0; column < layer; column++) {
       const cell = top[column]!
       if (cell >= 0 && load[column] !== 1) gained[cell]! /= load[column]!
     }
-    for (let n = 0; n < h.length; n++) {
-      if (!present[n]) continue
+    for (const n of this.fields.warm({ beginsJ, halfJ: half, zeroC: ZERO_C, perSolidJ: 1 / solidJ })) {
       const before = h[n]!
       const after = before + gained[n]!
       h[n] = after
-      if (after <= beginsJ && before <= half) {
-        T[n] = ZERO_C + after * perSolidJ
-        continue
-      }
       T[n] =
         after <= beginsJ
-          ? ZERO_C + after * perSolidJ
+          ? ZERO_C + after / solidJ
           : after >= endsJ
             ? liquidusC + (after - endsJ) / liquidJ
             : solidusC + ((after - beginsJ) / span) * (liquidusC - solidusC)
@@ -384,7 +380,7 @@ export class Pool implements Cells {
   private lay(column: number, more: number) {
     const layer = this.nx * this.ny
     const begin = (cell: number) => {
-      this.present[cell] = 1
+      this.fields.setMetal(cell, true)
       this.enthalpy[cell] = 0
       this.temperature[cell] = ZERO_C
       this.top[column] = cell
@@ -392,7 +388,6 @@ export class Pool implements Cells {
     if (this.top[column]! < 0) {
       begin(column)
       this.load[column] = 0
-      this.whole = this.present.every(each => each === 1)
     }
     const cell = this.top[column]!
     // The cold rod takes its heat out of the puddle: the sum of both stays.
@@ -442,12 +437,11 @@ export class Pool implements Cells {
         this.lostJ += this.enthalpy[cell]! * this.cellMm3 * (cell === this.top[column] ? this.load[column]! : 1)
         this.enthalpy[cell] = 0
         this.temperature[cell] = AIR_C
-        this.present[cell] = 0
+        this.fields.setMetal(cell, false)
       }
       this.top[column] = -1
       this.load[column] = 1
     }
-    this.whole = false
     return molten.length
   }
 

@@ -48,6 +48,17 @@ describe('a run at the trainer', () => {
     expect([...again.pool.enthalpy]).toEqual([...first.pool.enthalpy])
   })
 
+  it('is the same run by vectors and in plain JavaScript, to the last bit: rod, a hole, what falls out', () => {
+    for (const id of ['layers', 'hole', 'root']) {
+      const lesson = lessonById(id)
+      const way: Way = { a: () => 170, seconds: 2.5, speed: 3, dipEvery: 0.4 }
+      const fast = work(lesson, way)
+      const plain = work({ ...lesson, bench: { ...lesson.bench, form: { ...lesson.bench.form, isPlain: true } } }, way)
+      expect(fast.outcome()).toEqual(plain.outcome())
+      expect(fast.pool.enthalpy.every((value, n) => value === plain.pool.enthalpy[n])).toBe(true)
+    }
+  })
+
   it('keeps its energy to half a percent, whatever is built up, filled or falls', () => {
     for (const id of ['feed', 'layers', 'hole', 'copper', 'thick-thin']) {
       const session = work(lessonById(id), { a: () => 170, seconds: 3, speed: 3, dipEvery: 0.4 })
