@@ -2,6 +2,7 @@ import type { BrazePlan } from '../braze/plan'
 import { BRAZE_ROD_OF } from '../call/braze-rod.table'
 import type { BrazeRod } from '../braze/rods.table'
 import { BRAZE_RODS } from '../braze/rods.table'
+import { serviceHeatC } from '../job/service-heat'
 import type { Job, Kit } from '../job/job.schema'
 import type { Alloy } from '../metal/alloys.table'
 import { torchReach, type Reach } from '../warm/torch-reach'
@@ -47,7 +48,7 @@ export function brazeOf(
   const torch = kit.torches.find(entry => entry.id === job.warm.torch) ?? kit.torches[0]
   const wants = [...(torch ? [] : ['a torch in the kit']), ...(body ? [] : ['its sizes and wall'])]
   if (!torch || !body) return { wants }
-  const serviceC = job.takeIn.hotC.value ?? 40
+  const serviceC = serviceHeatC(job) ?? 40
   const asked = askFor<BrazePlan>('braze.plan', 'Rod and flame', {
     baseAlloy: alloy.name,
     rod,
@@ -234,7 +235,7 @@ export function brazeStation(
       wall: job.takeIn.wallMm.typed,
       torch: braze?.torch.name ?? '',
       metal: alloy.name,
-      service: job.takeIn.hotC.typed,
+      service: job.takeIn.hotC.typed + job.shape.marks.map(mark => mark.hotC.typed).join(' '),
     },
     minutes: braze?.minutes ?? 0,
   }

@@ -1,3 +1,4 @@
+import { serviceHeatC } from '../job/service-heat'
 import type { Job, Kit } from '../job/job.schema'
 import type { Judged } from '../call/judge'
 import type { RankedFiller } from '../call/filler'
@@ -47,7 +48,7 @@ export function chooseFillerFor(job: Job, know: KnowData): FillerChoice {
   const filler = askFor<{ ranked: RankedFiller[] }>('filler.choose', 'Filler', {
     baseA: know.alloy.name,
     service: {
-      maxC: takeIn.hotC.value ?? 40,
+      maxC: serviceHeatC(job) ?? 40,
       anodised: takeIn.finishAfter === 'anodised',
       saltWater: takeIn.saltWater,
       load,
@@ -113,7 +114,7 @@ export function chooseProcessFor(
     })),
     ...weighed(body, job, know.alloy),
     base: know.alloy.name,
-    serviceC: Math.min(400, takeIn.hotC.value ?? 40),
+    serviceC: Math.min(400, serviceHeatC(job) ?? 40),
     atEdge: open.work === 'build-up',
     runMm: zoneRunMm(job),
     ...(Number.isFinite(capC) ? { mostC: capC } : {}),

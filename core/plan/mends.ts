@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { NoAnswer } from '../ask/question'
 import { readIssues } from '../ask/registry'
 import { shapeOf, type Field } from '../field/field'
+import { serviceHeatC } from '../job/service-heat'
 import type { Job, Kit } from '../job/job.schema'
 import type { StoredMend } from '../job/mend.schema'
 import { kindOf } from '../mend/registry'
@@ -97,7 +98,7 @@ export function partOf(job: Job, know: KnowData): { part: JobGiven['part']; assu
       earlierRepair: takeIn.earlierRepair,
       coating: takeIn.coating === 'none' ? undefined : takeIn.coating,
       safetyCritical: takeIn.safetyCritical,
-      hotC: takeIn.hotC.value ?? undefined,
+      hotC: serviceHeatC(job) ?? undefined,
       saltWater: takeIn.saltWater,
       mustNotMove: takeIn.mustNotMove,
       protect: takeIn.protect,

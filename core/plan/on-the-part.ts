@@ -54,6 +54,9 @@ export function mendedAt(job: Job, mark: StoredMark): string {
   return mend ? mend.name || kindOf(mend.kind).name : 'a mend not yet named'
 }
 
+const hotNote = (mark: StoredMark): Sentence =>
+  mark.hotC.value === null ? [nameOf(mark)] : [`${nameOf(mark)}: `, figure(mark.hotC.value, 'c')]
+
 interface Seen {
   job: Job
   plan: JobPlan
@@ -63,6 +66,7 @@ interface Seen {
 
 const BY_STATION: Record<StationId, (seen: Seen) => Sentence | null> = {
   'take-in': ({ job, mark }) => {
+    if (mark.kind === 'hot') return hotNote(mark)
     if (mark.kind !== 'mend') return [nameOf(mark)]
     const path = pathOf(mark)
     const long = path && path.length > 1 ? pathLongMm(path) : 0
@@ -94,7 +98,8 @@ const BY_STATION: Record<StationId, (seen: Seen) => Sentence | null> = {
         : [`${mendedAt(job, mark)}: `, figure(warmth.toC, 'c'), ' before the arc']
     const place = GUARDED_BY[mark.kind]
     const limitC = place ? PLACE_KINDS[place].limitC : null
-    if (limitC === null) return mark.kind === 'hot' ? [nameOf(mark)] : null
+    if (mark.kind === 'hot') return hotNote(mark)
+    if (limitC === null) return null
     return [`${nameOf(mark)}: not over `, figure(limitC, 'c')]
   },
   weld: ({ job, plan, mark, row }) => {

@@ -10,6 +10,7 @@ import { boltedFlat, decideFace, type FaceDecision } from '../flat/decide'
 import type { Flatness } from '../flat/evaluate'
 import type { Lapping } from '../flat/lap'
 import type { Point3 } from '../flat/plane'
+import { serviceHeatC } from '../job/service-heat'
 import type { Job, Kit } from '../job/job.schema'
 import type { ProcessId } from '../call/process.table'
 import { findThread } from '../thread/find'
@@ -32,7 +33,8 @@ export const threadOf = ({ rebuild }: Job): Thread | null =>
   rebuild.thread.trim() ? (findThread(rebuild.thread) ?? null) : null
 
 /** The slug that this boss takes. */
-export function slugOf({ rebuild, takeIn }: Job, body: Alloy, thread: Thread | null): Found<SlugPlan> {
+export function slugOf(job: Job, body: Alloy, thread: Thread | null): Found<SlugPlan> {
+  const { rebuild } = job
   if (!thread || !rebuild.bossMm.value || !rebuild.threadDeepMm.value) return null
   const or = <T>(key: string, value: T | null) => (value === null ? {} : { [key]: value })
   return found(
@@ -44,7 +46,7 @@ export function slugOf({ rebuild, takeIn }: Job, body: Alloy, thread: Thread | n
       slugAlloy: rebuild.slugAlloy || '6061',
       cold: rebuild.cold,
       clearanceMm: Math.max(0, rebuild.clearanceMm.value ?? 0.02),
-      serviceC: takeIn.hotC.value ?? 60,
+      serviceC: serviceHeatC(job) ?? 60,
       chamferMm: rebuild.chamferMm.value ?? USUAL_CHAMFER_MM,
       facedMm: Math.max(0, rebuild.facedMm.value ?? USUAL_FACED_MM),
       ...or('beneathMm', rebuild.beneathMm.value),

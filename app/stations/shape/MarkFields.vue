@@ -80,6 +80,12 @@ const pick = (kind: string | null) => {
             unit="mm"
             label="Across it"
           />
+          <ReadingField
+            v-if="each.kind === 'hot'"
+            :path="`shape.marks.#${each.id}.hotC`"
+            unit="c"
+            label="Runs there as hot as"
+          />
           <button type="button" class="plain-button slight" @click="shaping.removeMark(each.id)">
             Take the mark away
           </button>

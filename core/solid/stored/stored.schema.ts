@@ -45,6 +45,8 @@ export const markSchema = z.object({
     .default([]),
   /** Across a bore, a hole or a face. */
   acrossMm: readingOf('', null),
+  /** How hot it runs there in service. */
+  hotC: readingOf('', null),
 })
 export type StoredMark = z.output<typeof markSchema>
 
