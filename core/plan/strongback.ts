@@ -1,9 +1,9 @@
-import { assemble, distanceTo } from '../solid/assembly'
 import type { Triple } from '../solid/forms'
 import type { Shape } from '../solid/shape.schema'
 import { FACE_AXIS, INWARD } from '../solid/stored/faces.table'
 import type { StoredMark } from '../solid/stored/stored.schema'
 import { pathLongMm, placeAlongMm } from '../solid/stored/to-shape'
+import { isMetalAt } from '../solid/wall'
 import { comesRound } from './parted-line'
 
 /** The longer middle line of a run that comes round, and how far the run lies to each side of it, mm. */
@@ -31,15 +31,14 @@ const UNDER_MM = 1
 
 /**
  * Where two stiff bars across a run press the face it is welded on: at the run and as far to each side as there is
- * metal; null where there is no room for one, or the part's shape is a file.
+ * metal; null where there is no room for one.
  */
 export function strongback(
   shape: Exclude<Shape, { kind: 'voxels' }>,
   mark: StoredMark,
   line: readonly Triple[] | null,
 ): Triple[] | null {
-  if (!line || shape.kind === 'mesh') return null
-  const distance = distanceTo(assemble(shape))
+  if (!line) return null
   const axis = FACE_AXIS[mark.face]
   const [p, q] = [(axis + 1) % 3, (axis + 2) % 3] as [number, number]
   const { middle, asideMm } = comesRound(line) ? middleLine(line, p, q) : { middle: line, asideMm: 0 }
@@ -50,8 +49,8 @@ export function strongback(
   const moved = (at: Triple, off: number): Triple =>
     at.map((mm, n) => (n === p ? mm - (off * up) / long : n === q ? mm + (off * along) / long : mm)) as Triple
   const isOnMetal = (at: Triple) => {
-    const [x, y, z] = at.map((mm, n) => (n === axis ? mm + INWARD[mark.face] * UNDER_MM : mm)) as Triple
-    return distance(x, y, z) < 0
+    const under = at.map((mm, n) => (n === axis ? mm + INWARD[mark.face] * UNDER_MM : mm)) as Triple
+    return isMetalAt(shape, under, axis)
   }
   for (const reachMm of BAR_REACHES_MM) {
     const pads = BARS_AT.flatMap(share =>

@@ -45,7 +45,7 @@ export function useComesTo(shape: Ref<SolidShape | null>) {
       if (!path) continue
       const name = mendedAt(job, mark)
       const first = job.shape.marks.find(each => each.kind === 'mend') === mark
-      if (first && shape.value && shape.value.kind !== 'mesh') {
+      if (first && shape.value) {
         const wall = wallAt(shape.value, path[0]!, mark.face)
         if (wall !== null)
           offer(`wall-${mark.id}`, `Wall at ${name}`, wall, job.takeIn.wallMm.value, ['takeIn', 'wallMm'])

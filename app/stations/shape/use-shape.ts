@@ -126,7 +126,6 @@ export function useShape() {
       pieceId.value = hit?.id ?? null
       return
     }
-    if (shape.kind === 'mesh') return
     const at = seenFrom(shape, flat, face)
     if (at) placeMark(at, face)
   }
