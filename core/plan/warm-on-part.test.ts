@@ -1,8 +1,14 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
+import Module from 'manifold-3d'
 import { readFile } from '../job/files'
-import type { Job, Kit } from '../job/job.schema'
+import { jobSchema, type Job, type Kit } from '../job/job.schema'
 import { mm } from '../quantity/stored'
+import { assemble } from '../solid/assembly'
+import { measured } from '../solid/measure'
+import { cellsOfMesh } from '../solid/stored/mesh-cells'
+import { shapeOfPieces } from '../solid/stored/to-shape'
+import { meshOf } from '../solid/to-mesh'
 import { planJob } from './plan-job'
 import { sentenceText } from './record'
 
@@ -23,7 +29,50 @@ const sealAt = (x: number, y: number, z: number): Job => ({
   },
 })
 
+/** The cover as if it had come as a file: its triangles made by a mesh library, its lowest corner at the origin. */
+async function coverFromFile(): Promise<Job> {
+  const kernel = await Module()
+  kernel.setup()
+  const shape = shapeOfPieces(cover.shape.pieces)
+  const { originMm, volumeMm3, skinMm2, sizeMm } = measured(shape)
+  const { vertProperties, triVerts, numProp } = meshOf(assemble(shape), kernel, 96).getMesh()
+  const trianglesMm = [...triVerts].flatMap(at =>
+    originMm.map((low, axis) => vertProperties[at * numProp + axis]! - low),
+  )
+  const shift = (at: readonly number[]) => at.map((value, axis) => value - originMm[axis]!) as [number, number, number]
+  const cells = cellsOfMesh(trianglesMm, volumeMm3)
+  return {
+    ...cover,
+    shape: {
+      pieces: [],
+      mesh: { file: 'f', name: '', volumeMm3, skinMm2, sizeMm, cells },
+      marks: cover.shape.marks.map(mark => {
+        const [x, y, z] = shift([mark.at.x.value!, mark.at.y.value!, mark.at.z.value!])
+        return { ...mark, at: { x: mm(x), y: mm(y), z: mm(z) }, path: mark.path.map(shift) }
+      }),
+    },
+  }
+}
+
 describe('warming on the part itself', () => {
+  it('comes to the same on a part from a file, by the cells that are kept of it', async () => {
+    const job = await coverFromFile()
+    expect(jobSchema.safeParse(JSON.parse(JSON.stringify(job))).error).toBeUndefined()
+    const [file, pieces] = [warmOf(job).data.zones, warmOf(cover).data.zones]
+    expect(file).toHaveLength(1)
+    expect(file[0]!.where).toBe(pieces[0]!.where)
+    expect(file[0]!.onS! / pieces[0]!.onS!).toBeGreaterThan(0.9)
+    expect(file[0]!.onS! / pieces[0]!.onS!).toBeLessThan(1.1)
+    expect(Math.abs(file[0]!.farC - pieces[0]!.farC)).toBeLessThan(3)
+    const uncut = { ...job, shape: { ...job.shape, mesh: { ...job.shape.mesh!, cells: null } } }
+    expect(warmOf(uncut).data.zones).toEqual([])
+    const broken = {
+      ...job,
+      shape: { ...job.shape, mesh: { ...job.shape.mesh!, cells: { ...job.shape.mesh!.cells!, runs: '3 4' } } },
+    }
+    expect(jobSchema.safeParse(broken).success).toBe(false)
+  })
+
   it('warms the zone of a heavy cover and leaves its far end cool; the weld then starts at the zone', () => {
     const { data, call, short, clocks, workings } = warmOf(cover)
     expect(data.zones).toHaveLength(1)

@@ -3,11 +3,12 @@ import { PLACE_KINDS } from '../heat/bench/places.table'
 import type { Job } from '../job/job.schema'
 import type { Alloy } from '../metal/alloys.table'
 import type { Triple } from '../solid/forms'
+import { shapeOfCells } from '../solid/stored/mesh-cells'
 import { pathLongMm, pathOf, shapeOfSolid } from '../solid/stored/to-shape'
 import type { Warmth } from '../warm/decide'
 import { onCells, type CellsAsk, type OnCells } from '../warm/on-cells'
 import { MOST_RUN_MM, type Torch } from '../warm/torch-reach'
-import { partSolid, watchedPlaces } from './part-solid'
+import { partSolid, watchedPlaces, type PartSolid } from './part-solid'
 import { measured } from '../solid/measure'
 
 /** One mend's place under the flame, on the part's own cells. */
@@ -35,7 +36,7 @@ function guardsOf(job: Pick<Job, 'shape'>): CellsAsk['guards'] {
 
 /**
  * The torch swept along each mend that is placed on the part and laid hot, on the part's own cells; nothing where the
- * part has no shape of pieces, no mend is placed, or its run cannot be seen from any side.
+ * part has no shape or its file was never cut into cells, no mend is placed, or its run cannot be seen from any side.
  * @param laid names of the mends that are laid hot; `opening` for the first one
  * @param flameStays whether the flame stays on while metal is laid, as in brazing
  */
@@ -50,11 +51,11 @@ export function warmOnPart(
 ): WarmZone[] {
   const part = partSolid(job)
   const marks = job.shape.marks.filter(mark => mark.kind === 'mend' && laid.includes(mark.mend))
-  if (!part || part.from === 'file' || !marks.length) return []
+  if (!part || !marks.length) return []
   try {
-    const shape = shapeOfSolid(part.solid)
-    if (!shape) return []
-    const { volumeMm3 } = measured(shape)
+    const cells = cellsToWarm(part)
+    if (!cells) return []
+    const { shape, volumeMm3 } = cells
     const mostMm = flameStays ? BRAZED_RUN_MM : MOST_RUN_MM
     return marks.flatMap(mark => {
       const path = pathOf(mark)
@@ -82,6 +83,14 @@ export function warmOnPart(
     if (error instanceof NoAnswer) return []
     throw error
   }
+}
+
+/** What is cut into cells: a part of pieces, or the cells that were kept of a file; null where there are none. */
+function cellsToWarm({ solid }: PartSolid): Pick<CellsAsk, 'shape' | 'volumeMm3'> | null {
+  const { mesh } = solid
+  if (mesh) return mesh.cells && mesh.volumeMm3 ? { shape: shapeOfCells(mesh.cells), volumeMm3: mesh.volumeMm3 } : null
+  const shape = shapeOfSolid(solid)
+  return shape && { shape, volumeMm3: measured(shape).volumeMm3 }
 }
 
 /** The first stretch of a run: a longer one is warmed a length at a time. */

@@ -87,7 +87,8 @@ export function cut(shape: Shape, cellMm: number): Mask {
     shape.runs.forEach((run, index) => {
       solid.fill(index % 2, at, (at += run))
     })
-    return finish({ nx, ny, nz, stepMm: [cellMm, cellMm, cellMm], originMm: [0, 0, 0], solid, distance: null }, cellMm)
+    const stepMm = shape.stepMm ?? ([cellMm, cellMm, cellMm] as const)
+    return finish({ nx, ny, nz, stepMm, originMm: [0, 0, 0], solid, distance: null }, cellMm)
   }
   const { sizeMm, originMm, ...inside } =
     shape.kind === 'mesh' ? insideMesh(shape.trianglesMm) : withDistance(assemble(shape))

@@ -126,6 +126,7 @@ const mesh = z.strictObject({
     .refine(list => list.length % 9 === 0, { error: 'nine figures a triangle' }),
 })
 
+const step = z.number().positive().max(1000)
 const voxels = z
   .strictObject({
     kind: z.literal('voxels'),
@@ -134,6 +135,8 @@ const voxels = z
     nz: z.number().int().min(1).max(2000),
     /** Run lengths along x, then y, then z, empty first: 3 empty, 5 solid, 2 empty … */
     runs: z.array(z.number().int().min(0)).min(1).max(2_000_000),
+    /** Cells that are no cubes: so large along x, y and z, mm, in place of the edge asked for. */
+    stepMm: z.tuple([step, step, step]).optional(),
   })
   .superRefine(({ nx, ny, nz, runs }, context) => {
     const sum = runs.reduce((total, run) => total + run, 0)

@@ -18,7 +18,7 @@ import { after, heatMap, type HeatMap } from './heat-map'
 import { spotMm, type Torch } from './torch-reach'
 
 export interface CellsAsk {
-  shape: Exclude<Shape, { kind: 'voxels' }>
+  shape: Shape
   volumeMm3: number
   alloy: string
   /** Where the flame is swept to and fro, and on which side of the part. */

@@ -1,8 +1,9 @@
-import { ref } from 'vue'
+import { onMounted, ref } from 'vue'
 import { MM_PER_INCH } from '#core/quantity/constants'
 import { NoAnswer } from '#core/ask/question'
 import { closeMesh, openingWords, type Opening } from '#core/solid/close-mesh'
 import { measureMesh } from '#core/solid/measure'
+import { cellsOfMesh } from '#core/solid/stored/mesh-cells'
 import { isFull, refusalWords } from '~/composables/refusal'
 import { db } from '~/db/database'
 import { heldFile } from '~/db/files'
@@ -46,9 +47,20 @@ export function useStl() {
       bytes: moved.buffer as ArrayBuffer,
     })
     const { volumeMm3, skinMm2, sizeMm } = measureMesh(moved)
-    store.edit(['shape', 'mesh'], { file: id, name: name.slice(0, LONGEST_NAME), volumeMm3, skinMm2, sizeMm })
+    const cells = cellsOfMesh(Array.from(moved), volumeMm3)
+    store.edit(['shape', 'mesh'], { file: id, name: name.slice(0, LONGEST_NAME), volumeMm3, skinMm2, sizeMm, cells })
     report.value = `${name}: ${figures.length / 9} triangles, ${size.map(value => Math.round(value * 10) / 10).join(' × ')} mm over all, if the file is in millimetres.${closedWords(closed)}`
   }
+
+  /** A file that was read before parts were kept in cells as well is cut once. */
+  onMounted(async () => {
+    const mesh = store.job?.shape.mesh
+    if (!mesh?.volumeMm3 || mesh.cells) return
+    const file = await heldFile(store.job!.id, mesh.file)
+    if (!file || store.job?.shape.mesh?.file !== mesh.file) return
+    const cells = cellsOfMesh(Array.from(new Float32Array(file.bytes)), mesh.volumeMm3)
+    if (cells) store.edit(['shape', 'mesh', 'cells'], cells)
+  })
 
   async function bringIn(event: Event) {
     const input = event.target as HTMLInputElement

@@ -27,7 +27,8 @@ const HOT_AIR_FILM_WM2K = 100
 const STILL_AIR_WM2K = 10
 
 function shapeOf({ parts: pieces, mesh }: HeatSetup, trianglesMm: number[] | undefined): SimulateInput['shape'] {
-  const file = mesh === null ? null : { file: mesh, name: '', volumeMm3: null, skinMm2: null, sizeMm: null }
+  const file =
+    mesh === null ? null : { file: mesh, name: '', volumeMm3: null, skinMm2: null, sizeMm: null, cells: null }
   const shape = shapeOfSolid({ pieces, mesh: file }, trianglesMm)
   if (!shape) throw new NoAnswer('the part has no shape yet: put it together, or give its length and width')
   return shape as SimulateInput['shape']

@@ -50,6 +50,21 @@ export const markSchema = z.object({
 })
 export type StoredMark = z.output<typeof markSchema>
 
+const cellsSchema = z
+  .object({
+    stepMm: z.tuple([z.number().positive(), z.number().positive(), z.number().positive()]),
+    nx: z.number().int().min(1).max(2000),
+    ny: z.number().int().min(1).max(2000),
+    nz: z.number().int().min(1).max(2000),
+    runs: z
+      .string()
+      .max(1_000_000)
+      .regex(/^\d+( \d+)*$/),
+  })
+  .refine(({ nx, ny, nz, runs }) => runs.split(' ').reduce((sum, run) => sum + Number(run), 0) === nx * ny * nz, {
+    error: 'the runs do not cover the cells',
+  })
+
 /** What a file of triangles measures, kept beside it so that its sums need no file. */
 const meshSchema = z.object({
   file: z.string().max(64),
@@ -57,6 +72,8 @@ const meshSchema = z.object({
   volumeMm3: z.number().min(0).max(1e12).nullable().default(null),
   skinMm2: z.number().min(0).max(1e12).nullable().default(null),
   sizeMm: z.tuple([coordinate, coordinate, coordinate]).nullable().default(null),
+  /** It cut into cells, for warming; its runs as figures with blanks between. */
+  cells: cellsSchema.nullable().default(null),
 })
 
 /** The part as one solid, with what is marked on it. */
