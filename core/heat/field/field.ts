@@ -33,6 +33,8 @@ export class Field {
   readonly capacityJK: number
   /** Greatest eigenvalue of conduction alone, 1/s (Gershgorin). */
   readonly conductionPerS: number
+  /** How fast heat spreads in it, mm²/s. */
+  readonly spreadMm2S: number
   private readonly kernel: KernelExports
   private readonly cellJK: number
   private readonly runs: number
@@ -68,6 +70,7 @@ export class Field {
 
     const heatJm3K = material.densityKgm3 * material.specificHeatJkgK
     this.cellJK = heatJm3K * grid.stepMm[0] * grid.stepMm[1] * grid.stepMm[2] * 1e-9
+    this.spreadMm2S = (1e6 * material.conductivityWmK) / heatJm3K
     const [cx, cy, cz] = grid.stepMm.map(step => material.conductivityWmK / heatJm3K / (step * 1e-3) ** 2) as [
       number,
       number,

@@ -6,10 +6,11 @@ import type { Losses, Source } from './setup'
 import { restingMm2, seenAreaMm2, seenFrom, spread } from './spot'
 
 /**
- * A moving spot goes at most this share of its radius in one step, over which its heat fades from one place into the
- * other.
+ * A moving spot goes at most this many of its radii in one step, and heat spreads in one that needs no estimate at most
+ * this share of the square of it: both set so that the walked housing keeps its limits against the plain method.
  */
-const WAY_SHARE = 0.8
+const WAY_SHARE = 1.6
+const SURE_SHARE = 0.5
 
 /** One source made ready for a grid. */
 export interface Heating {
@@ -18,6 +19,8 @@ export interface Heating {
   /** Longest step it stands, s. */
   longestS: number
   moves: boolean
+  /** A step so short needs no estimate of its error, s: what tells there is only the spot's own passing. */
+  sureS: number
   /**
    * Gives each slot its rate at a time, K/s. @returns the power that falls on the part, W, and what share of the spot
    * that is
@@ -32,7 +35,7 @@ const NOTHING = { powerW: 0, onPart: 1 }
 
 /** @throws NoAnswer where the source does not reach the part */
 export function heatingOf(source: Source, grid: Grid, finer: Finer, field: Field): Heating | null {
-  const window = { startS: source.startS, endS: source.endS, longestS: Infinity, moves: false }
+  const window = { startS: source.startS, endS: source.endS, longestS: Infinity, moves: false, sureS: 0 }
   if (source.kind === 'oven') return null
   if (source.kind === 'volume') {
     const perS = source.absorbedW / field.capacityJK
@@ -101,6 +104,7 @@ export function heatingOf(source: Source, grid: Grid, finer: Finer, field: Field
     endS: lastS,
     moves: true,
     longestS: (WAY_SHARE * source.radiusMm) / source.speedMmS,
+    sureS: (SURE_SHARE * source.radiusMm ** 2) / field.spreadMm2S,
     give: (atS, rate) => {
       const onPart = lay(
         placeAlong(path, (atS - source.startS) * source.speedMmS, source.kind === 'torch'),
