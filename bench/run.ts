@@ -10,6 +10,7 @@ import { solids } from './solid'
 import { startServer } from './server'
 import { longLog, shelf } from './shelf'
 import { median, timed } from './timing'
+import { turned } from './turned'
 import { questions } from '../core/questions'
 import { crackIndex } from '../core/crack/crack-index'
 import { freezingPath } from '../core/crack/solidification'
@@ -177,6 +178,7 @@ try {
   await page.goto(server.address)
   await typing(page, server.address)
   await map(page, server.address)
+  await turned(page, server.address, line)
   await longLog(browser, server.address, line)
   await shelf(browser, server.address, line)
 } finally {
