@@ -101,6 +101,7 @@ export const neededChoice = <T extends string>(label: string, words: Readonly<Re
 export const maybeChoice = <T extends string>(
   label: string,
   words: Readonly<Record<T, string>>,
+  said: Pick<Said, 'help'> = {},
 ): Field<T | undefined> => ({
   kind: 'choice',
   label,
@@ -108,6 +109,7 @@ export const maybeChoice = <T extends string>(
   usual: undefined,
   required: false,
   schema: optional(oneOf(words) as unknown as z.ZodType<T, unknown>),
+  ...said,
 })
 
 /** One or several of a few; a question takes one by itself or a list. */

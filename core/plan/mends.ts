@@ -6,7 +6,7 @@ import { serviceHeatC } from '../job/service-heat'
 import type { Job, Kit } from '../job/job.schema'
 import type { StoredMend } from '../job/mend.schema'
 import { kindOf } from '../mend/registry'
-import { WAYS } from '../mend/thread/states.table'
+import { wayName } from '../mend/way-name'
 import { sectionOf } from '../mend/section/section'
 import type { Section } from '../mend/section/shapes'
 import { ALLOYS } from '../metal/alloys.table'
@@ -292,7 +292,7 @@ export function mendCall(row: MendRow, station: Shown): Sentence {
   const name = capital(row.name)
   if (planned.decision === 'decline' || planned.decision === 'refer')
     return [`${name}: ${VERDICT_WORDS[planned.decision]}.`]
-  const way = planned.way ? `${WAYS[planned.way as keyof typeof WAYS]}; ` : ''
+  const way = planned.way ? `${wayName(row.kind, planned.way)}; ` : ''
   if (station === 'weld' || !planned.depositG)
     return [
       `${name}: ${way}`,
@@ -320,7 +320,7 @@ export const mendVerdicts = ({ rows }: MendsData): Sentence[] =>
           [
             `${capital(row.name)}: ${VERDICT_WORDS[row.planned.decision]}, `,
             figure(Math.round(row.planned.chancePct), 'pct'),
-            ` likely to last${row.planned.way ? `, ${WAYS[row.planned.way as keyof typeof WAYS]}` : ''}.`,
+            ` likely to last${row.planned.way ? `, ${wayName(row.kind, row.planned.way)}` : ''}.`,
           ],
         ]
       : [],

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { wayName } from '#core/mend/way-name'
 import { ref } from 'vue'
 import { OPENING_WORKS } from '#core/job/words.table'
 import { kindOf, type KindId } from '#core/mend/registry'
@@ -21,7 +22,9 @@ const standing = (id: string) => {
   if (!row.planned) return row.reason ?? ''
   return row.planned.depositG > 0
     ? `${settings.text(row.planned.depositG, 'g')} laid`
-    : (row.planned.way?.replaceAll('-', ' ') ?? 'planned')
+    : row.planned.way
+      ? wayName(row.kind, row.planned.way)
+      : 'planned'
 }
 </script>
 

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { WHOLE_WORDS } from '#core/whole/words'
 import { wordsFor } from '#core/mend/registry'
-import { WAYS } from '#core/mend/thread/states.table'
+import { wayName } from '#core/mend/way-name'
 import type { MendRow } from '#core/plan/mends'
 import { caution } from '#core/safety/cautions.table'
 import CautionNote from '~/bench/CautionNote.vue'
@@ -21,7 +21,6 @@ const VERDICTS = {
   decline: 'Say no',
 } as const
 const because = (code: string) => WHOLE_WORDS[code] ?? wordsFor(props.row.kind, code)
-const wayName = (way: string) => (WAYS as Record<string, string>)[way] ?? way
 const warm = computed(() => store.plan?.mends.warm ?? null)
 </script>
 
@@ -34,7 +33,7 @@ const warm = computed(() => store.plan?.mends.warm ?? null)
       <p data-testid="mend-call">
         <b>{{ VERDICTS[planned.decision] }}</b>: {{ Math.round(planned.chancePct) }} in 100 last<template
           v-if="planned.way"
-          >, {{ wayName(planned.way) }}</template
+          >, {{ wayName(row.kind, planned.way) }}</template
         >.
       </p>
       <p v-if="row.turn && row.turn.of > 1" data-testid="mend-turn">
@@ -46,7 +45,7 @@ const warm = computed(() => store.plan?.mends.warm ?? null)
       <template v-if="planned.ruledOut.length"
         ><p class="label">Ruled out by its state</p>
         <p v-for="entry in planned.ruledOut" :key="entry.way" class="small way">
-          <b>{{ wayName(entry.way) }}</b>: {{ wordsFor(row.kind, entry.why) }}
+          <b>{{ wayName(row.kind, entry.way) }}</b>: {{ wordsFor(row.kind, entry.why) }}
         </p></template
       >
       <p v-if="warm && warm.need !== 'none' && planned.lays.length">

@@ -204,7 +204,9 @@ const SECTIONS: Readonly<Record<KindId, (given: Given) => Section>> = {
       land: values.keepBreak === false ? 0 : Math.min(mm(values, 'landMm', 2), wallMm / 3),
       cap: mm(values, 'capMm', 1.5),
     }),
-  hole: ({ values, wallMm }) => {
+  hole: ({ values, wallMm, way }) => {
+    if (way === 'patched')
+      return grooved('Across the bevel round the disc', wallMm, { sides: 1, deg: 70, root: 1, land: 0, cap: 1 })
     const [r, deep] = [
       mm(values, 'diameterMm') / 2,
       values.through === false ? mm(values, 'deepMm') || (wallMm * 2) / 3 : wallMm,

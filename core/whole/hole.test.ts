@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest'
+import { questions } from '../questions'
+import { grooveSection } from '../groove/section'
+import type { JobPlanned } from './plan'
+
+const { part, mends } = questions.get('job.plan')!.example as { part: Record<string, unknown>; mends: object[] }
+const body = (part.bodies as { id: string; alloy: string; wallMm: unknown }[])[0]!
+function planned(hole: object, does = 'static', wallMm = 4) {
+  const asked = questions.ask('job.plan', {
+    part: { ...part, does, bodies: [{ ...body, wallMm }] },
+    mends: [{ id: 'hole', kind: 'hole', bodies: [body.id], ...hole }],
+  })
+  if (!asked.ok) throw new Error(JSON.stringify(asked.error))
+  return (asked.answer as JobPlanned).mends[0]!
+}
+const codes = (mend: ReturnType<typeof planned>) => mend.opening.map(work => work.code)
+
+describe('a hole', () => {
+  it('that is small for its wall is filled solid; a wide one that carries nothing takes a patch (common practice)', () => {
+    expect(mends.length).toBeGreaterThan(0)
+    expect(planned({ diameterMm: 8 }).way).toBeNull()
+    const wide = planned({ diameterMm: 40 })
+    expect(wide.way).toBe('patched')
+    expect(codes(wide)).toEqual(expect.arrayContaining(['cut-disc', 'bevel-disc', 'tack-disc']))
+    expect(wide.run).toEqual({ goes: 'round', longMm: expect.closeTo(Math.PI * 40, 6) as number })
+    expect(wide.depositG).toBeLessThan(planned({ diameterMm: 40, way: 'filled' }).depositG / 2)
+  })
+  it('in a wall that carries load is filled unless a patch is asked for, and a blind one cannot take one', () => {
+    expect(planned({ diameterMm: 40 }, 'cyclic').way).toBeNull()
+    expect(planned({ diameterMm: 40, way: 'patched' }, 'cyclic')).toMatchObject({
+      way: 'patched',
+      checks: ['look', 'dye'],
+    })
+    expect(planned({ diameterMm: 40, through: false, way: 'patched' }).way).toBeNull()
+  })
+  it("has a patch's metal by the closed form of its bevel all round: section × π d, its rim's cap beside it", () => {
+    const { areaMm2, topWidthMm } = grooveSection({ depthMm: 4, includedDeg: 70, rootRadiusMm: 1 })
+    const { depositG } = planned({ diameterMm: 40 })
+    // A parabolic cap of 1 mm is two thirds of its width high; 2.66 to 2.7 g/cm³.
+    const volumeMm3 = (areaMm2 + (2 / 3) * topWidthMm) * Math.PI * 40
+    expect(depositG / (volumeMm3 * 0.00268)).toBeGreaterThan(0.97)
+    expect(depositG / (volumeMm3 * 0.00268)).toBeLessThan(1.03)
+  })
+})
