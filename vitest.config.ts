@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os'
 import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
@@ -15,5 +16,7 @@ export default defineConfig({
       'tools/**/*.test.ts',
     ],
     testTimeout: 60_000,
+    // All of the machine: by itself one processor would be left idle, which of two is half.
+    maxWorkers: availableParallelism(),
   },
 })

@@ -1,6 +1,7 @@
-import { spawnSync } from 'node:child_process'
+import { execFile, spawnSync } from 'node:child_process'
 import { mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
+import { promisify } from 'node:util'
 import { ensureChromium } from './chromium.mjs'
 import { ROOT, ensureBuilt, ensureInstalled } from './lib.mjs'
 
@@ -14,19 +15,20 @@ rmSync(join(ROOT, 'test-results'), { recursive: true, force: true })
 mkdirSync(join(ROOT, 'test-results'), { recursive: true })
 
 const tally = { passed: 0, failed: 0 }
+const run = promisify(execFile)
+const env = { ...process.env, NUXT_TELEMETRY_DISABLED: '1', NO_COLOR: '1' }
 const step = (title, command, args) => {
   console.log(`\n— ${title}`)
-  return (
-    spawnSync(command, args, {
-      cwd: ROOT,
-      stdio: ['ignore', 'inherit', 'inherit'],
-      env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', NO_COLOR: '1' },
-    }).status === 0
-  )
+  return spawnSync(command, args, { cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'], env }).status === 0
 }
-/** A whole check counts as one test. */
-const check = (title, command, args) => {
-  tally[step(title, command, args) ? 'passed' : 'failed'] += 1
+/** A whole check counts as one test; several go beside one another, each telling what it found when it is done. */
+const check = async (title, command, args) => {
+  const { ok, said } = await run(command, args, { cwd: ROOT, env, maxBuffer: 64 * 1024 * 1024 }).then(
+    ({ stdout, stderr }) => ({ ok: true, said: stdout + stderr }),
+    error => ({ ok: false, said: `${error.stdout ?? ''}${error.stderr ?? error}` }),
+  )
+  console.log(`\n— ${title}\n${said.trimEnd()}`)
+  tally[ok ? 'passed' : 'failed'] += 1
 }
 /** Counts from a report; a run that left none, or failed beyond its count, counts as one failure. */
 function count(ok, report, read) {
@@ -42,9 +44,12 @@ function count(ok, report, read) {
 }
 
 ensureBuilt()
-check('Lint', 'npx', ['eslint', '.', '--max-warnings', '0'])
-check('Formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.'])
-check('Types', 'npx', ['nuxt', 'typecheck'])
+await Promise.all([
+  check('Lint', 'npx', ['eslint', '.', '--max-warnings', '0']),
+  check('Types', 'npx', ['nuxt', 'typecheck']).then(() =>
+    check('Formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']),
+  ),
+])
 const units = step('Unit and contract tests', 'npx', [
   'vitest',
   'run',
