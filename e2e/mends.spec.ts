@@ -22,6 +22,22 @@ test('a stripped drain boss, and nothing else, reaches a price with no field abo
   await expect(page.getByTestId('call')).toContainText('in all')
 })
 
+test('a wide hole takes a patch, is filled when that is picked, and left to the plan again', async ({ page }) => {
+  await page.goto('/')
+  await page.getByTestId('new-title').getByRole('textbox').fill('Bin with a hole')
+  await page.getByRole('button', { name: 'Take it in' }).click()
+  await page.getByTestId('broken').click()
+  await page.getByRole('option', { name: 'Hole to fill', exact: true }).click()
+  await field(page, 'diameterMm').fill('40 mm')
+  await expect(page.getByTestId('mend-call')).toContainText('a round patch let in')
+  await expect(page.getByText('filled where it carries load')).toBeVisible()
+  await page.getByRole('button', { name: 'filled solid' }).click()
+  await expect(page.getByTestId('mend-call')).not.toContainText('patch')
+  await page.getByRole('button', { name: 'filled solid' }).click()
+  await expect(page.getByTestId('mend-call')).toContainText('a round patch let in')
+  await saved(page)
+})
+
 test('three damages of three kinds on one part: each drawn, planned, laid, rebuilt, proved and priced; a wall changed marks what is stale', async ({
   page,
 }) => {

@@ -27,6 +27,7 @@ describe('a hole', () => {
   })
   it('in a wall that carries load is filled unless a patch is asked for, and a blind one cannot take one', () => {
     expect(planned({ diameterMm: 40 }, 'cyclic').way).toBeNull()
+    expect(planned({ diameterMm: 40 }, 'seal').way).toBe('patched')
     expect(planned({ diameterMm: 40, way: 'patched' }, 'cyclic')).toMatchObject({
       way: 'patched',
       checks: ['look', 'dye'],

@@ -55,7 +55,13 @@ const note = computed(
   </fieldset>
   <div v-else class="pick">
     <p v-if="few" class="name">{{ field.label }}</p>
-    <v-btn-toggle v-if="few" :model-value="chosen" mandatory :aria-label="field.label" @update:model-value="set($event)"
+    <v-btn-toggle
+      v-if="few"
+      :model-value="chosen"
+      :mandatory="field.required || field.usual !== undefined"
+      :aria-label="field.label"
+      :data-path="path"
+      @update:model-value="set($event)"
       ><v-btn v-for="item in items" :key="item.value" :value="item.value">{{ item.title }}</v-btn></v-btn-toggle
     >
     <v-select
@@ -67,6 +73,7 @@ const note = computed(
       :data-path="path"
       @update:model-value="set($event)"
     />
+    <p v-if="field.help" class="small quiet help">{{ field.help }}</p>
   </div>
 </template>
 
@@ -80,6 +87,9 @@ const note = computed(
 }
 .v-btn-toggle {
   width: 100%;
+}
+.help {
+  margin: 4px 0 0;
 }
 fieldset {
   border: 0;

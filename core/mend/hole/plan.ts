@@ -27,7 +27,7 @@ type Input = KindInput<typeof fields>
 function wayOf({ values, bodies: [body], part }: Input): 'filled' | 'patched' {
   if (!values.through) return 'filled'
   const isWide = values.diameterMm > Math.max(PATCH_FROM_MM, PATCH_WALLS * body.wallMm)
-  return values.way ?? (part.does === 'static' && isWide ? 'patched' : 'filled')
+  return values.way ?? (part.does !== 'cyclic' && isWide ? 'patched' : 'filled')
 }
 
 /** A disc of the part's own wall, a bevel all round it. */
