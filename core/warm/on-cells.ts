@@ -12,6 +12,7 @@ import { simulateInput, type Simulate } from '../heat/simulate.schema'
 import type { Triple } from '../solid/forms'
 import type { Shape } from '../solid/shape.schema'
 import { FACE_AXIS, INWARD, type Face } from '../solid/stored/faces.table'
+import { warmCellMm } from '../solid/stored/mesh-cells'
 import { pathLongMm, placeAlongMm } from '../solid/stored/to-shape'
 import { airC } from './air'
 import { after, heatMap, type HeatMap } from './heat-map'
@@ -64,9 +65,6 @@ const STAYS_S = 60
 const OVER_K = 30
 /** The part is warm as a whole where its far end has come this share of the zone's way: judgement. */
 const WHOLE_SHARE = 0.75
-/** Cells the part is cut into; some are put together for the run. */
-const FINE_CELLS = 20_000
-const CELL_MM = { least: 1, most: 6 }
 /** A swept flame is so many spots, no nearer to one another. */
 const MOST_SPOTS = 8
 const SPOT_EVERY_MM = 15
@@ -194,7 +192,7 @@ const cutOnce = partKeeper()
 
 function work(ask: CellsAsk): OnCells | null {
   const { torch, startC, toC } = ask
-  const cellMm = Math.max(CELL_MM.least, Math.min(CELL_MM.most, Math.cbrt(ask.volumeMm3 / FINE_CELLS)))
+  const cellMm = warmCellMm(ask.volumeMm3)
   const part = cutOnce({ shape: ask.shape, cellMm })
   const zone = zonePlaces(part.grid, ask.path)
   const face = flameSide(part.grid, ask)

@@ -2,9 +2,13 @@ import { NoAnswer } from '../../ask/question'
 import { cut } from '../mask'
 import type { Shape } from '../shape.schema'
 
-/** So many cells a part from a file is kept in beside its triangles: what warming is reckoned on. */
-const KEPT_CELLS = 20_000
+/** So many cells a part is cut into for warming; some are put together for the run. */
+const WARM_CELLS = 20_000
 const CELL_MM = { least: 1, most: 6 }
+
+/** The edge of the cells that a part of this volume is warmed in, mm. */
+export const warmCellMm = (volumeMm3: number): number =>
+  Math.max(CELL_MM.least, Math.min(CELL_MM.most, Math.cbrt(volumeMm3 / WARM_CELLS)))
 
 /** A part cut into cells once, as it is stored: run lengths along x, then y, then z, empty first. */
 export interface MeshCells {
@@ -20,9 +24,8 @@ export interface MeshCells {
  * where it cannot be cut.
  */
 export function cellsOfMesh(trianglesMm: number[], volumeMm3: number): MeshCells | null {
-  const cellMm = Math.max(CELL_MM.least, Math.min(CELL_MM.most, Math.cbrt(volumeMm3 / KEPT_CELLS)))
   try {
-    const { nx, ny, nz, solid, stepMm } = cut({ kind: 'mesh', trianglesMm }, cellMm)
+    const { nx, ny, nz, solid, stepMm } = cut({ kind: 'mesh', trianglesMm }, warmCellMm(volumeMm3))
     const runs: number[] = []
     let [now, long] = [0, 0]
     for (const cell of solid) {
