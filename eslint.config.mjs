@@ -131,6 +131,14 @@ export default tseslint.config(
         { argsIgnorePattern: '^_', varsIgnorePattern: '^_', destructuredArrayIgnorePattern: '^_' },
       ],
       '@typescript-eslint/consistent-type-imports': 'error',
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            "LogicalExpression[operator='??'][left.property.name='value'][right.type='Literal'][right.raw=/[1-9]/]",
+          message: 'What an empty reading counts as is declared with its field (core/job/fields): take it by said().',
+        },
+      ],
       // Sentences stay whole, so that they can be searched for.
       'max-len': [
         'error',

@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import { declaredAt } from '#core/job/fields/sections'
 import { valueAt } from '#core/job/patch'
 import { useJob } from '~/stores/job'
 import { useShop } from '~/stores/shop'
 
-const props = defineProps<{ path: string; label: string; suffix?: string }>()
+/** An amount of the open job, as its field declares it. */
+const props = defineProps<{ path: string }>()
+const declared = computed(() => declaredAt(props.path)!)
 const store = useJob()
 const shop = useShop()
 const keys = computed(() => props.path.split('.'))
@@ -26,9 +29,9 @@ function set(text: string | null) {
 <template>
   <v-text-field
     class="money"
-    :label="label"
-    :prefix="suffix ? undefined : shop.kit.currency"
-    :suffix="suffix"
+    :label="declared.label"
+    :prefix="declared.suffix ? undefined : shop.kit.currency"
+    :suffix="declared.suffix"
     inputmode="decimal"
     :model-value="typed"
     :error-messages="error ? [error] : []"

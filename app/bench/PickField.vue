@@ -1,23 +1,29 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { declaredAt } from '#core/job/fields/sections'
 import { valueAt } from '#core/job/patch'
 import { useJob } from '~/stores/job'
 
-/** One of a few, or of a long list; `words` gives the options as id → words. */
+/** One of a few, or of a long list, as its field declares it; `words` gives other options as id → words. */
 const props = defineProps<{
   path: string
-  label: string
-  words: Readonly<Record<string, string>>
+  label?: string
+  words?: Readonly<Record<string, string>>
   clearable?: boolean
   note?: string
 }>()
+const declared = computed(() => declaredAt(props.path))
+const label = computed(() => props.label ?? declared.value!.label)
+const words = computed(() => props.words ?? declared.value!.words!)
+const clearable = computed(() => props.clearable || declared.value?.clearable === true)
+const note = computed(() => props.note ?? declared.value?.help)
 const store = useJob()
 const keys = computed(() => props.path.split('.'))
 const value = computed(() => (valueAt(store.job, keys.value) || null) as string | null)
-const few = computed(() => Object.keys(props.words).length <= 3)
-const items = computed(() => Object.entries(props.words).map(([id, title]) => ({ title, value: id })))
+const few = computed(() => Object.keys(words.value).length <= 3)
+const items = computed(() => Object.entries(words.value).map(([id, title]) => ({ title, value: id })))
 /** A field of words is emptied, a choice is taken back: each keeps its own kind of nothing. */
-const nothing = typeof valueAt(store.job, keys.value) === 'string' && props.clearable ? '' : null
+const nothing = typeof valueAt(store.job, keys.value) === 'string' && clearable.value ? '' : null
 const set = (next: string | null) => store.edit(keys.value, next ?? nothing)
 </script>
 

@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { declaredAt } from '#core/job/fields/sections'
 import { valueAt } from '#core/job/patch'
 import { useJob } from '~/stores/job'
 
-const props = defineProps<{ path: string; label: string; words: Readonly<Record<string, string>> }>()
+/** Several of a few, as their field declares them. */
+const props = defineProps<{ path: string }>()
+const declared = computed(() => declaredAt(props.path)!)
 const store = useJob()
 const keys = computed(() => props.path.split('.'))
 const value = computed(() => (valueAt(store.job, keys.value) ?? []) as string[])
@@ -13,9 +16,9 @@ const set = (id: string, on: boolean | null) =>
 
 <template>
   <fieldset>
-    <legend class="label">{{ label }}</legend>
+    <legend class="label">{{ declared.label }}</legend>
     <v-checkbox
-      v-for="(title, id) in words"
+      v-for="(title, id) in declared.words"
       :key="id"
       :label="title"
       :model-value="value.includes(id)"

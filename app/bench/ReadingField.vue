@@ -1,20 +1,39 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, toRef, useId } from 'vue'
+import { declaredAt } from '#core/job/fields/sections'
+import type { Limits } from '#core/quantity/schema'
 import { typedWithComma } from '#core/words/numbers'
 import type { UnitKey } from '#core/quantity/units.table'
 import { useReading } from '~/composables/use-reading'
 import { useWords } from '~/composables/use-words'
 import { useInstruments } from '~/stores/instruments'
+import { useSettings } from '~/stores/settings'
 
-const props = defineProps<{ path: string; unit: UnitKey; label: string; note?: string }>()
-const { typed, error, unstored, also, bareUnit, take, leave } = useReading(toRef(props, 'path'), toRef(props, 'unit'))
+/** A quantity of the open job; what is declared of its field stands unless something else is said here. */
+const props = defineProps<{ path: string; unit?: UnitKey; label?: string; note?: string; limits?: Limits }>()
+const declared = computed(() => declaredAt(props.path))
+const unit = computed(() => props.unit ?? declared.value!.unit!)
+const label = computed(() => props.label ?? declared.value!.label)
+const { typed, error, unstored, also, bareUnit, take, leave } = useReading(
+  toRef(props, 'path'),
+  unit,
+  toRef(props, 'limits'),
+)
+const settings = useSettings()
+/** What it counts as while it is empty, else what is to be known of it. */
+const note = computed(() => {
+  const usual = declared.value?.usual
+  return usual !== undefined && typed.value.trim() === ''
+    ? `empty: ${settings.text(usual, unit.value)}`
+    : (props.note ?? declared.value?.help)
+})
 const { sayer } = useWords()
 const held = ref(false)
 /** What stands in the field: as it was typed while a hand is in it, else as the reader writes figures. */
 const shown = computed(() => (held.value || sayer.value.language === 'en' ? typed.value : typedWithComma(typed.value)))
 const field = useId()
 const instruments = useInstruments()
-const target = { label: props.label, unit: props.unit, take }
+const target = { label: label.value, unit: unit.value, take }
 onBeforeUnmount(() => {
   if (instruments.target === target) instruments.target = null
 })

@@ -1,9 +1,15 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { declaredAt } from '#core/job/fields/sections'
 import { valueAt } from '#core/job/patch'
 import { useJob } from '~/stores/job'
 
-const props = withDefaults(defineProps<{ path: string; label: string; long?: boolean; max?: number }>(), { max: 400 })
+/** Words of a person; what is declared of their field stands unless something else is said here. */
+const props = defineProps<{ path: string; label?: string; max?: number }>()
+const declared = computed(() => declaredAt(props.path))
+const label = computed(() => props.label ?? declared.value!.label)
+const max = computed(() => props.max ?? declared.value?.longest ?? 400)
+
 const store = useJob()
 const keys = computed(() => props.path.split('.'))
 const value = computed(() => (valueAt(store.job, keys.value) ?? '') as string)
@@ -17,7 +23,7 @@ const trouble = computed(() => (error.value ? [error.value] : store.unstored.has
 
 <template>
   <v-textarea
-    v-if="long"
+    v-if="declared?.long"
     class="words"
     :label="label"
     :model-value="value"

@@ -1,7 +1,9 @@
 import { computed, ref, watch, type Ref } from 'vue'
+import { declaredAt } from '#core/job/fields/sections'
 import { addressed, valueAt } from '#core/job/patch'
 import type { StoredReading } from '#core/job/reading.schema'
 import { read, type Reading } from '#core/quantity/read'
+import { outside, type Limits } from '#core/quantity/schema'
 import { KEY_UNITS, type UnitKey } from '#core/quantity/units.table'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
@@ -18,9 +20,9 @@ const BARE_UNIT: Partial<Record<UnitKey, { inch: string }>> = {
 
 /**
  * A reading of the open job as a field: what is typed, what was understood, what is wrong with it.
- * Stored at every keystroke; a text that is not understood is kept as typed, with no value.
+ * Stored at every keystroke; a text that is not understood, or lies outside its limits, is kept as typed with no value.
  */
-export function useReading(path: Ref<string>, unit: Ref<UnitKey>) {
+export function useReading(path: Ref<string>, unit: Ref<UnitKey>, own?: Ref<Limits | undefined>) {
   const store = useJob()
   const settings = useSettings()
   const keys = computed(() => path.value.split('.'))
@@ -33,7 +35,11 @@ export function useReading(path: Ref<string>, unit: Ref<UnitKey>) {
     },
   )
 
-  const understand = (text: string): Reading => read(text, unit.value, settings.system)
+  const understand = (text: string): Reading => {
+    const reading = read(text, unit.value, settings.system)
+    const trouble = reading.ok ? outside(reading.value, unit.value, own?.value ?? declaredAt(path.value)?.limits) : null
+    return trouble ? { ok: false, message: trouble } : reading
+  }
   const error = computed(() => {
     if (typed.value.trim() === '') return null
     const reading = understand(typed.value)

@@ -9,6 +9,13 @@ export const SOUND_CHANCE_PCT = 94
 
 export const SOAK_POINTS = { dry: 0, handled: -2, oily: -12, 'oil-soaked': -27 } as const
 export const EARLIER_POINTS = { none: 0, weld: -8, epoxy: -6, insert: -3, braze: -30 } as const
+export const EARLIER_WORDS: Readonly<Record<keyof typeof EARLIER_POINTS, string>> = {
+  none: 'no earlier repair',
+  weld: 'welded before',
+  epoxy: 'epoxy or filler in it',
+  insert: 'a thread insert',
+  braze: 'brazed or soldered before',
+}
 export const FUSION_POINTS = { good: 0, fair: -7, poor: -22, never: -88 } as const
 export const LOAD_POINTS = { seal: -3, static: 0, cyclic: -12 } as const
 /**
@@ -67,3 +74,11 @@ export const LONG_WAIT_WEEKS = 8
 
 export const SAFETY_CRITICAL = ['none', 'wheel', 'steering-brake', 'lifting', 'pressure', 'aircraft'] as const
 export type SafetyCritical = (typeof SAFETY_CRITICAL)[number]
+export const SAFETY_WORDS: Readonly<Record<SafetyCritical, string>> = {
+  none: 'nobody is hurt if it breaks',
+  wheel: 'a wheel',
+  'steering-brake': 'steering or brakes',
+  lifting: 'lifting gear',
+  pressure: 'a pressure vessel',
+  aircraft: 'an aircraft part',
+}

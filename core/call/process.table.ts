@@ -7,6 +7,12 @@ export type ProcessId = (typeof PROCESS_IDS)[number]
 
 export const SOAKS = ['dry', 'handled', 'oily', 'oil-soaked'] as const
 export type Soak = (typeof SOAKS)[number]
+export const SOAK_WORDS: Readonly<Record<Soak, string>> = {
+  dry: 'never held oil',
+  handled: 'handled, a little greasy',
+  oily: 'oily',
+  'oil-soaked': 'soaked: held oil for years',
+}
 
 export interface ProcessRow {
   readonly name: string
@@ -144,3 +150,7 @@ export const USUAL_PREHEAT_C = 120
 export const PREHEAT_MIN = 8
 /** Below these scores a process works only with doubt, or not at all. */
 export const VERDICT_AT = { works: 0.5, avoid: 0.2 } as const
+
+export const PROCESS_NAMES = Object.fromEntries(PROCESS_IDS.map(id => [id, PROCESSES[id].name])) as Readonly<
+  Record<ProcessId, string>
+>

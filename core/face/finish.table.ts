@@ -30,3 +30,11 @@ export const DRESSING = {
   ],
   bright: ['flap disc, 80 grit', '120, 180, 240, each across the last', '400 wet', 'mop and compound'],
 } as const
+
+/** How a place must end, as it is said at the bench. */
+export const DRESSING_WORDS: Readonly<Record<keyof typeof DRESSING, string>> = {
+  flush: 'flush',
+  proud: 'proud',
+  cast: 'looking cast',
+  bright: 'bright',
+}

@@ -1,3 +1,5 @@
+import { listRuleOf } from './fields/lists'
+
 /** What a reading is stored as: one thing, never taken apart. */
 export const isReading = (value: unknown): boolean =>
   value !== null && typeof value === 'object' && 'typed' in value && 'value' in value
@@ -18,14 +20,12 @@ export function entryKey(entry: unknown): string | undefined {
   return typeof xMm === 'number' && typeof yMm === 'number' ? `${xMm},${yMm}` : undefined
 }
 
-/** Lists of whole numbers that hold each once. */
-const NUMBER_SETS = new Set(['weld.passesDone'])
-
 /** The entries of a list by what they are known by; null where they are known by their places, or two share a name. */
 export function keyed(field: string, list: readonly unknown[]): Map<string, unknown> | null {
+  const numbers = listRuleOf(field)?.knownBy === 'number'
   const found = new Map<string, unknown>()
   for (const entry of list) {
-    const key = NUMBER_SETS.has(field) ? String(entry) : entryKey(entry)
+    const key = numbers ? String(entry) : entryKey(entry)
     if (key === undefined || found.has(key)) return null
     found.set(key, entry)
   }

@@ -1,15 +1,20 @@
+import { declaredAt, isSection } from './fields/sections'
 import type { PathKey } from './patch'
 import { tick } from './tick'
 
-/** Parts of a job whose keys are its fields, and those one step deeper. */
-const SECTIONS = new Set(['takeIn', 'know', 'call', 'open', 'warm', 'weld', 'rebuild', 'prove', 'handOver', 'settled'])
-const DEEPER = new Set(['rebuild.face', 'handOver.actualMin', 'prove.results'])
+/** Parts of a job whose keys are its fields: the stations', and what each station was settled on. */
+const parted = (key: string) => isSection(key) || key === 'settled'
+/** Fields whose own keys are timed and merged one by one. */
+const deeper = (two: string) => {
+  const field = declaredAt(two)
+  return field?.kind === 'group' || field?.each === true
+}
 
 /** The field that a change at a path belongs to: what is timed, and merged, as one. */
 export function fieldOf(path: readonly PathKey[]): string {
   const two = path.slice(0, 2).join('.')
-  if (DEEPER.has(two)) return path.slice(0, 3).join('.')
-  return SECTIONS.has(String(path[0])) ? two : String(path[0])
+  if (deeper(two)) return path.slice(0, 3).join('.')
+  return parted(String(path[0])) ? two : String(path[0])
 }
 
 /** The job's times of change with those of some changes put in; `since` is when the job was last changed. */
@@ -27,13 +32,13 @@ export function stamped(
 export function fieldsOfJob(job: object): Map<string, unknown> {
   const found = new Map<string, unknown>()
   for (const [key, value] of Object.entries(job)) {
-    if (!SECTIONS.has(key)) {
+    if (!parted(key)) {
       found.set(key, value)
       continue
     }
     for (const [inner, each] of Object.entries(value as object)) {
       const two = `${key}.${inner}`
-      if (DEEPER.has(two)) for (const [last, deep] of Object.entries(each as object)) found.set(`${two}.${last}`, deep)
+      if (deeper(two)) for (const [last, deep] of Object.entries(each as object)) found.set(`${two}.${last}`, deep)
       else found.set(two, each)
     }
   }

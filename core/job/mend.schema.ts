@@ -5,13 +5,8 @@ import { UP_TO, type UpTo } from '../lay/process.table'
 import { PROCESS_IDS } from '../call/process.table'
 import { KIND_IDS, kindOf } from '../mend/registry'
 import { storedReading } from './reading.schema'
-import { text } from './text'
+import { idText as id, text } from './text'
 
-const id = z
-  .string()
-  .min(1)
-  .max(64)
-  .regex(/^[\w-]+$/, 'letters, figures, - and _ only')
 const keysOf = <T extends string>(table: Readonly<Record<T, unknown>>) => Object.keys(table) as [T, ...T[]]
 const key = z.string().min(1).max(40).regex(/^\w+$/)
 

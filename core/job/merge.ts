@@ -1,5 +1,6 @@
 import { isPlain, isReading, keyed } from './entry-key'
 import { fieldsOfJob } from './field'
+import { listRuleOf } from './fields/lists'
 import type { Job } from './job.schema'
 import { applyPatch } from './patch'
 import { same, textOf } from './same'
@@ -42,18 +43,14 @@ const wins = (a: unknown, b: unknown, aAt: number, bAt: number) => (aAt !== bAt 
 
 const later = (a: string, b: string) => (wins(a, b, Date.parse(a), Date.parse(b)) ? a : b)
 
-/**
- * Entries that are put in the order of their time or number; other lists stay as they were put in, the first bench's
- * before the second's.
- */
-const TIMED = new Set(['weld.log', 'weld.arcSpans', 'weld.passesDone', 'readings', 'acknowledged'])
-
+/** Entries in the order of their time or number where the list is kept so, else as they were put in. */
 function inOrder(field: string, entries: [string, unknown][]): unknown[] {
   const order = (entry: unknown): string | number =>
     typeof entry === 'number' ? entry : isPlain(entry) ? String(entry.at ?? entry.from ?? '') : ''
   const byName = (p: [string, unknown], q: [string, unknown]) => (p[0] < q[0] ? -1 : p[0] > q[0] ? 1 : 0)
+  const byTime = listRuleOf(field)?.order === 'time'
   const sorted = entries.toSorted((p, q) => {
-    const [x, y] = TIMED.has(field) ? [order(p[1]), order(q[1])] : ['', '']
+    const [x, y] = byTime ? [order(p[1]), order(q[1])] : ['', '']
     return x !== y ? (x < y ? -1 : 1) : byName(p, q)
   })
   return sorted.map(([, entry]) => entry)

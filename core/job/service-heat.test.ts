@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { markSchema } from '../solid/stored/stored.schema'
+import { fields as part } from '../part/fields'
+import { takeIn } from './fields/take-in'
 import { newJob } from './new-job'
 import { serviceHeatC } from './service-heat'
 
@@ -21,7 +23,10 @@ describe('how hot a part runs', () => {
     expect(serviceHeatC(partAt(40))).toBe(40)
     expect(serviceHeatC(partAt(40, 180, 90))).toBe(180)
     expect(serviceHeatC(partAt(200, 180))).toBe(200)
-    expect(serviceHeatC(partAt(null, null))).toBeNull()
+  })
+  it('is the usual where nobody said', () => {
+    expect(serviceHeatC(partAt(null, null))).toBe(takeIn.hotC.usual)
+    expect(takeIn.hotC.usual).toBe(part.hotC.usual)
   })
   it('counts on no mark of another kind', () => {
     const job = partAt(40, 180)

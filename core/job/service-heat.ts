@@ -1,11 +1,12 @@
+import { said } from './fields/said'
 import type { Job } from './job.schema'
 
 /**
- * How hot the part runs in service, °C: what was said of the whole, or of its hottest mark where that is hotter; null,
- * nobody said.
+ * How hot the part runs in service, °C: what is said of the whole, else the usual, or its hottest mark where that is
+ * hotter.
  */
-export function serviceHeatC({ takeIn, shape }: Pick<Job, 'takeIn' | 'shape'>): number | null {
-  const marked = shape.marks.filter(mark => mark.kind === 'hot').map(mark => mark.hotC.value)
-  const all = [takeIn.hotC.value, ...marked].filter(c => c !== null)
-  return all.length ? Math.max(...all) : null
-}
+export const serviceHeatC = (job: Pick<Job, 'takeIn' | 'shape'>): number =>
+  Math.max(
+    said(job, 'takeIn').hotC,
+    ...job.shape.marks.filter(mark => mark.kind === 'hot').flatMap(mark => mark.hotC.value ?? []),
+  )

@@ -47,6 +47,13 @@ export const name = (max: number) =>
     .refine(hasShape, { error: 'nothing of it would be seen' })
     .register(WORDS, { words: true })
 
+/** What an entry is known by in a file. */
+export const idText = z
+  .string()
+  .min(1)
+  .max(64)
+  .regex(/^[\w-]+$/, 'letters, figures, - and _ only')
+
 const [FIRST_YEAR, LAST_YEAR] = [1990, 2199]
 
 /** A moment in time as ISO 8601 in UTC, within the years that a bench can mean. */

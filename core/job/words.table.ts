@@ -78,6 +78,10 @@ export const PROTECTS = {
   neighbours: { name: 'neighbouring work', how: 'cover it: aluminium dust travels' },
 } as const satisfies Record<string, Protect>
 export type ProtectId = keyof typeof PROTECTS
+export const PROTECT_NAMES = Object.fromEntries(Object.entries(PROTECTS).map(([id, { name }]) => [id, name])) as Record<
+  ProtectId,
+  string
+>
 
 /** What is opened up and filled. */
 export const OPENING_WORKS = {

@@ -1,11 +1,9 @@
 import { z } from 'zod'
-import { EARLIER_POINTS, SAFETY_CRITICAL } from '../call/judge.table'
-import { SOAKS } from '../call/process.table'
-import { choice, flag, maybe, type Field } from '../field/field'
+import { EARLIER_WORDS, SAFETY_WORDS } from '../call/judge.table'
+import { SOAK_WORDS } from '../call/process.table'
+import { choice, flag, maybe, usually, type Field } from '../field/field'
 import { DOES, MOVES } from './words.table'
 
-const same = <T extends string>(ids: readonly T[]) =>
-  Object.fromEntries(ids.map(id => [id, id.replaceAll('-', ' ')])) as Record<T, string>
 const names = (label: string): Field<readonly string[]> => ({
   kind: 'choices',
   label,
@@ -25,18 +23,18 @@ const name = (label: string): Field<string | undefined> => ({
 export const fields = {
   does: choice('What it does', DOES, 'static'),
   moves: choice('How it moves', MOVES, 'still'),
-  soak: choice('Oil in it', same(SOAKS), 'handled'),
-  earlierRepair: choice('Mended before', same(Object.keys(EARLIER_POINTS) as (keyof typeof EARLIER_POINTS)[]), 'none'),
+  soak: choice('Oil in the metal', SOAK_WORDS, 'handled'),
+  earlierRepair: choice('Earlier repair', EARLIER_WORDS, 'none'),
   coating: name('What is on it'),
   cause: name('Why it broke'),
-  safetyCritical: choice('Carries lives', same(SAFETY_CRITICAL), 'none'),
-  hotC: maybe('c', 'Runs at', { min: -60, max: 500 }),
+  safetyCritical: choice('If it breaks again', SAFETY_WORDS, 'none'),
+  hotC: usually('c', 'Runs as hot as', 40, { min: -60, max: 500 }),
   saltWater: flag('In salt water', false),
   mustNotMove: names('What may not move'),
   protect: names('What must be kept from harm'),
   finishAfter: name('Finished afterwards'),
-  lengthMm: maybe('mm', 'Long', { above: 0, max: 20_000 }),
-  widthMm: maybe('mm', 'Wide', { above: 0, max: 20_000 }),
-  heightMm: maybe('mm', 'High', { above: 0, max: 20_000 }),
+  lengthMm: maybe('mm', 'Length over all', { above: 0, max: 20_000 }),
+  widthMm: maybe('mm', 'Width', { above: 0, max: 20_000 }),
+  heightMm: maybe('mm', 'Height', { above: 0, max: 20_000 }),
   massG: maybe('g', 'Weighs', { above: 0, max: 1e8 }),
 } as const

@@ -3,5 +3,5 @@ export const MOVES = { still: 'stands still', spins: 'spins', 'to-and-fro': 'goe
 export type Moves = keyof typeof MOVES
 
 /** What a part does. */
-export const DOES = { seal: 'seals', static: 'carries steady load', cyclic: 'carries repeated load' } as const
+export const DOES = { seal: 'seals', static: 'steady load', cyclic: 'repeated load' } as const
 export type Does = keyof typeof DOES

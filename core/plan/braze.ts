@@ -48,7 +48,7 @@ export function brazeOf(
   const torch = kit.torches.find(entry => entry.id === job.warm.torch) ?? kit.torches[0]
   const wants = [...(torch ? [] : ['a torch in the kit']), ...(body ? [] : ['its sizes and wall'])]
   if (!torch || !body) return { wants }
-  const serviceC = serviceHeatC(job) ?? 40
+  const serviceC = serviceHeatC(job)
   const asked = askFor<BrazePlan>('braze.plan', 'Rod and flame', {
     baseAlloy: alloy.name,
     rod,

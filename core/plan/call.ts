@@ -1,3 +1,5 @@
+import { ASSUMED_WALL_MM } from '../job/fields/take-in'
+import { said } from '../job/fields/said'
 import { serviceHeatC } from '../job/service-heat'
 import type { Job, Kit } from '../job/job.schema'
 import type { Judged } from '../call/judge'
@@ -39,16 +41,16 @@ const UNKNOWN_RUN_MM = 80
 const FACE_WIDTHS_OF_WALL = 1.4
 
 /** Share of the bead that is melted base, kept to what a bead can be. */
-export const dilutionOf = ({ call }: Job) => Math.min(100, Math.max(0, call.dilutionPct.value ?? 30))
+export const dilutionOf = (job: Job) => Math.min(100, Math.max(0, said(job, 'call').dilutionPct))
 
 /** The filler, before the groove is planned with it. */
 export function chooseFillerFor(job: Job, know: KnowData): FillerChoice {
   const { takeIn, call } = job
-  const load = takeIn.does ?? 'static'
+  const load = said(job, 'takeIn').does
   const filler = askFor<{ ranked: RankedFiller[] }>('filler.choose', 'Filler', {
     baseA: know.alloy.name,
     service: {
-      maxC: serviceHeatC(job) ?? 40,
+      maxC: serviceHeatC(job),
       anodised: takeIn.finishAfter === 'anodised',
       saltWater: takeIn.saltWater,
       load,
@@ -78,11 +80,11 @@ export function chooseProcessFor(
   body: Body | null,
   arcMin: number | undefined,
 ): ProcessChoice {
-  const { takeIn, call, open } = job
-  const load = takeIn.does ?? 'static'
+  const { call, open } = job
+  const { does: load, soak, wallMm } = said(job, 'takeIn')
   const family = know.families[0]!.id
   const capC = capOf(warmWish(job))
-  const wall = takeIn.wallMm.value ?? 6
+  const wall = wallMm ?? ASSUMED_WALL_MM
   const arcs = kit.machines.map(machine => ({
     process: machine.process,
     maxA: mostA(machine),
@@ -99,7 +101,7 @@ export function chooseProcessFor(
   const process = askFor<{ ranked: RankedProcess[] }>('process.choose', 'Process', {
     wallMm: wall,
     family,
-    soak: takeIn.soak ?? 'handled',
+    soak,
     load,
     watertight: load === 'seal',
     access: call.access,
@@ -114,7 +116,7 @@ export function chooseProcessFor(
     })),
     ...weighed(body, job, know.alloy),
     base: know.alloy.name,
-    serviceC: Math.min(400, serviceHeatC(job) ?? 40),
+    serviceC: Math.min(400, serviceHeatC(job)),
     atEdge: open.work === 'build-up',
     runMm: zoneRunMm(job),
     ...(Number.isFinite(capC) ? { mostC: capC } : {}),

@@ -1,3 +1,4 @@
+import { said } from '../job/fields/said'
 import type { Job, Kit } from '../job/job.schema'
 import { count } from './parts'
 import type { MendsData } from './mends'
@@ -19,13 +20,11 @@ export interface Takes {
 
 /** Filler wire as thick as this, mm, either way, is the same rod. */
 const SAME_ROD_MM = 0.2
-const USUAL_ROD_MM = 2.4
 
 /** The rod of this filler in the kit: of the thickness planned, else of any. */
 export const rodFor = (job: Job, kit: Kit, filler: string): Rod | undefined =>
-  kit.rods.find(
-    rod => rod.filler === filler && Math.abs(rod.diameterMm - (job.open.fillerMm.value ?? USUAL_ROD_MM)) < SAME_ROD_MM,
-  ) ?? kit.rods.find(rod => rod.filler === filler)
+  kit.rods.find(rod => rod.filler === filler && Math.abs(rod.diameterMm - said(job, 'open').fillerMm) < SAME_ROD_MM) ??
+  kit.rods.find(rod => rod.filler === filler)
 
 /** A flame burns its own gas, where the kit has a cylinder of that name; an arc is shielded by the first. */
 export const gasFor = (kit: Kit, burns: string | null): Gas | undefined =>

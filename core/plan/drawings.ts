@@ -1,4 +1,4 @@
-import { USUAL_CHAMFER_MM } from '../fit/weld-groove'
+import { said } from '../job/fields/said'
 import type { Point } from '../photo/point'
 import type { Job } from '../job/job.schema'
 import { visible } from '../job/text'
@@ -129,14 +129,14 @@ export function outlinesOf(job: Job, plan: JobPlan, what: Drawn): Outline[] | nu
       ? patchOutline(
           open.patchWideMm.value,
           open.patchHighMm.value,
-          open.patchCornerMm.value ?? 0,
+          said(job, 'open').patchCornerMm,
           groove ? groove.topWidthMm / 2 : 0,
         )
       : null
   const found = plan.rebuild.data.slug
   if (!found || !('answer' in found)) return null
   const { answer: slug } = found
-  const chamferMm = rebuild.chamferMm.value ?? USUAL_CHAMFER_MM
+  const chamferMm = said(job, 'rebuild').chamferMm
   return what === 'slug'
     ? slugOutline(slug.turnToMm, slug.lengthMm, chamferMm)
     : bossOutline(rebuild.bossMm.value!, slug.slugMm, slug.boreDeepMm, chamferMm, rebuild.beneathMm.value)

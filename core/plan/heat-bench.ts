@@ -1,3 +1,5 @@
+import { ASSUMED_LONG_MM, ASSUMED_WALL_MM, ASSUMED_WIDE_MM } from '../job/fields/take-in'
+import { said } from '../job/fields/said'
 import { PREHEAT_C } from '../arc/least-preheat'
 import type { GuardVerdict, HeatVerdict } from '../heat/bench/verdict'
 import type { Changed } from '../heat/bench/changes'
@@ -31,7 +33,11 @@ export const GUARDED: Partial<Record<Job['takeIn']['protect'][number], PlaceKind
  */
 export function firstSetup(job: Job, kit: Kit): HeatSetup {
   const { lengthMm, widthMm, heightMm, wallMm } = job.takeIn
-  const [length, width, wall] = [lengthMm.value ?? 180, widthMm.value ?? 120, wallMm.value ?? 6]
+  const [length, width, wall] = [
+    lengthMm.value ?? ASSUMED_LONG_MM,
+    widthMm.value ?? ASSUMED_WIDE_MM,
+    wallMm.value ?? ASSUMED_WALL_MM,
+  ]
   const high = heightMm.value ?? wall
   const { marks } = job.shape
   const mended = marks.find(mark => mark.kind === 'mend')
@@ -68,7 +74,7 @@ export function surroundingsOf(
     kit.torches.find(entry => entry.id === job.warm.torch) ??
     kit.torches[0] ??
     null
-  const startC = job.warm.startC.value ?? 20
+  const startC = said(job, 'warm').startC
   return {
     alloy,
     startC,

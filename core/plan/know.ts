@@ -1,3 +1,4 @@
+import { said } from '../job/fields/said'
 import type { Job } from '../job/job.schema'
 import { ALLOYS, type Alloy } from '../metal/alloys.table'
 import { familyById, type FamilyId } from '../metal/families.table'
@@ -129,12 +130,13 @@ export function planKnow(job: Job): StationPlan<KnowData> {
       figure(next.minutes, 'min'),
       next.destructive ? '; it marks the part.' : '.',
     ])
+  const { hangerG, scaleG } = said(job, 'know')
   const densityAsked = found.density
     ? askFor('alloy.density', 'Density by weighing', {
         dryG: job.know.dryG.value,
         submergedG: job.know.submergedG.value,
-        hangerG: job.know.hangerG.value ?? 0,
-        scaleG: job.know.scaleG.value ?? 1,
+        hangerG,
+        scaleG,
       })
     : null
   return {

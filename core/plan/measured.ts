@@ -1,3 +1,4 @@
+import { said } from '../job/fields/said'
 import type { RunOut } from '../face/run-out'
 import type { Decay } from '../leak/decay'
 import type { Job } from '../job/job.schema'
@@ -46,20 +47,20 @@ export function runOutOf({ prove }: Job): MeasuredOrReason<RunOut> {
 }
 
 /** Leak from the fall of pressure; before the end is read, what is stored in it. */
-export function leakOf({ prove }: Job): MeasuredOrReason<Decay> {
-  const { volumeL, startKPa, endKPa, leakS, startC, endC, leakLimitSccm } = prove
-  if (!volumeL.value || startKPa.value === null) return null
-  const ended = endKPa.value !== null
+export function leakOf(job: Job): MeasuredOrReason<Decay> {
+  const { volumeL, startKPa, endKPa, leakS, startC, endC } = said(job, 'prove')
+  if (!volumeL || startKPa === null) return null
+  const ended = endKPa !== null
   const asked = askFor<Decay>('leak.decay', 'Leak', {
-    volumeL: volumeL.value,
-    startKPa: startKPa.value,
-    endKPa: endKPa.value ?? startKPa.value,
-    seconds: leakS.value ?? 300,
-    startC: startC.value ?? 20,
-    ...(endC.value === null ? {} : { endC: endC.value }),
+    volumeL,
+    startKPa,
+    endKPa: endKPa ?? startKPa,
+    seconds: leakS,
+    startC,
+    ...(endC === null ? {} : { endC }),
   })
   if (!asked.ok) return { reason: asked.reason }
-  const limit = leakLimitSccm.value
+  const limit = job.prove.leakLimitSccm.value
   const within = !ended || limit === null ? null : asked.answer.sccm <= limit
   return {
     answer: asked.answer,

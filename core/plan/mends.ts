@@ -1,3 +1,5 @@
+import { ASSUMED_WALL_MM } from '../job/fields/take-in'
+import { said } from '../job/fields/said'
 import { z } from 'zod'
 import { NoAnswer } from '../ask/question'
 import { readIssues } from '../ask/registry'
@@ -16,7 +18,7 @@ import { figures } from '../quantity/show'
 import { capital, count, figure, type Part, type Sentence, type StationPlan } from './parts'
 import type { WarmAsk } from '../warm/decide'
 import { shapeOrNull as bodyShape } from './body'
-import { ASSUMED_G, ASSUMED_WALL_MM, torchFirst, warmWish } from './warm-decision'
+import { ASSUMED_G, torchFirst, warmWish } from './warm-decision'
 import { planWhole, type JobGiven, type JobPlanned, type MendGiven, type PlannedMend } from '../whole/plan'
 import { wireG } from '../whole/price'
 
@@ -51,7 +53,7 @@ export interface MendsData {
  * What a field's question takes of what is stored: the value of a reading, a pick as it is; nothing where nothing was
  * said.
  */
-function said(field: Field, held: StoredMend['readings'][string] | undefined): unknown {
+function sayingOf(field: Field, held: StoredMend['readings'][string] | undefined): unknown {
   if (held === undefined || held === '' || (Array.isArray(held) && held.length === 0)) return undefined
   if (typeof held === 'object' && !Array.isArray(held)) return held.value ?? undefined
   return field.kind === 'count' ? Number(held) : held
@@ -62,7 +64,7 @@ function resolved(mend: StoredMend): { values: Record<string, unknown> } | { wan
   const { fields } = kindOf(mend.kind)
   const given = Object.fromEntries(
     Object.entries(fields).flatMap(([key, field]) => {
-      const value = said(field, mend.readings[key])
+      const value = sayingOf(field, mend.readings[key])
       return value === undefined ? [] : [[key, value]]
     }),
   )
@@ -87,18 +89,19 @@ export function partOf(job: Job, know: KnowData): { part: JobGiven['part']; assu
   } = job
   const weighedG = warm.massG.value ?? dryG.value
   const measure = bodyShape(job)
+  const saidOfPart = said(job, 'takeIn')
   const sized = measure !== null || (takeIn.lengthMm.value && takeIn.widthMm.value)
   const assumedG = weighedG || sized ? null : ASSUMED_G
   return {
     assumedG,
     part: {
-      does: takeIn.does ?? 'static',
+      does: saidOfPart.does,
       moves: takeIn.moves,
-      soak: takeIn.soak ?? 'handled',
+      soak: saidOfPart.soak,
       earlierRepair: takeIn.earlierRepair,
       coating: takeIn.coating === 'none' ? undefined : takeIn.coating,
       safetyCritical: takeIn.safetyCritical,
-      hotC: serviceHeatC(job) ?? undefined,
+      hotC: serviceHeatC(job),
       saltWater: takeIn.saltWater,
       mustNotMove: takeIn.mustNotMove,
       protect: takeIn.protect,

@@ -1,3 +1,4 @@
+import { said } from '../job/fields/said'
 import { PROCESSES } from '../call/process.table'
 import type { Job } from '../job/job.schema'
 import type { StationId } from '../job/stations.table'
@@ -87,7 +88,7 @@ const BY_STATION: Record<StationId, (seen: Seen) => Sentence | null> = {
     if (row) return [`${mendedAt(job, mark)}: ${row.planned?.opening.length ?? 0} steps`]
     const holes = plan.open.data.groove?.stopHoles ?? []
     return holes.length
-      ? [`${mendedAt(job, mark)}: ${holes.length} stop-holes of `, figure(job.open.stopHoleMm.value ?? 0, 'mm')]
+      ? [`${mendedAt(job, mark)}: ${holes.length} stop-holes of `, figure(said(job, 'open').stopHoleMm, 'mm')]
       : [mendedAt(job, mark)]
   },
   warm: ({ job, plan, mark }) => {

@@ -1,3 +1,4 @@
+import { said, type Said } from '../job/fields/said'
 import { PROCESSES, type ProcessId } from '../call/process.table'
 import type { Job } from '../job/job.schema'
 import { OPENING_WORKS } from '../job/words.table'
@@ -39,10 +40,12 @@ interface Asking {
 }
 
 /** What is asked of the core for this work, or what it still wants. */
-function askingOf({ open, takeIn }: Job, filler: string): Asking | { wants: string[] } {
+function askingOf(job: Job, filler: string): Asking | { wants: string[] } {
+  const { open, takeIn } = job
+  const sizes = said(job, 'open')
   const wants = (readings: Record<string, number | null>) =>
     Object.entries(readings).flatMap(([words, value]) => (value ? [] : [words]))
-  const rod = { filler, fillerMm: open.fillerMm.value ?? 2.4 }
+  const rod = { filler, fillerMm: sizes.fillerMm }
   if (open.work === 'none') return { wants: [] }
   if (open.work === 'build-up') {
     const missing = wants({
@@ -59,7 +62,7 @@ function askingOf({ open, takeIn }: Job, filler: string): Asking | { wants: stri
         longMm: open.edgeLongMm.value,
         wideMm: open.edgeWideMm.value,
         highMm: open.edgeHighMm.value,
-        proudMm: open.edgeProudMm.value ?? 1.5,
+        proudMm: sizes.edgeProudMm,
       },
     }
   }
@@ -73,12 +76,12 @@ function askingOf({ open, takeIn }: Job, filler: string): Asking | { wants: stri
   })
   if (missing.length) return { wants: missing }
   const wallMm = takeIn.wallMm.value!
-  const landMm = open.keepBreak ? (open.landMm.value ?? 0) : 0
-  const shape = { includedDeg: open.includedDeg.value ?? 70, rootRadiusMm: open.rootRadiusMm.value ?? 2 }
+  const landMm = open.keepBreak ? sizes.landMm : 0
+  const shape = { includedDeg: sizes.includedDeg, rootRadiusMm: sizes.rootRadiusMm }
   const depthMm = Math.max(0, (wallMm - landMm) / open.sides)
   const crackMm =
     open.work === 'patch'
-      ? patchRoundMm(open.patchWideMm.value!, open.patchHighMm.value!, open.patchCornerMm.value ?? 0)
+      ? patchRoundMm(open.patchWideMm.value!, open.patchHighMm.value!, sizes.patchCornerMm)
       : open.work === 'turned'
         ? turnedRoundMm(open.turnedMm.value!, centroidMm({ ...shape, depthMm }))
         : open.crackMm.value!
@@ -93,9 +96,9 @@ function askingOf({ open, takeIn }: Job, filler: string): Asking | { wants: stri
       ...rod,
       landMm,
       ...shape,
-      capMm: open.capMm.value ?? 1.5,
-      stopHoleMm: open.stopHoleMm.value ?? 3.2,
-      pastTipMm: open.pastTipMm.value ?? 4.8,
+      capMm: sizes.capMm,
+      stopHoleMm: sizes.stopHoleMm,
+      pastTipMm: sizes.pastTipMm,
       startsIn: open.startsIn,
       endsIn: open.endsIn,
     },
@@ -115,7 +118,7 @@ function plateOf({ open }: Job) {
 }
 
 /** The groove in a sentence, with what fills it: rods in passes, or a gun's wire, whose beads are the gun's own. */
-function grooveCall(open: Job['open'], groove: GroovePlan, wireMassG: number | null): Sentence {
+function grooveCall(open: Said<'open'>, groove: GroovePlan, wireMassG: number | null): Sentence {
   const [deep, long] = [figure(groove.depthMm, 'mm', 'groove'), figure(groove.runMm, 'mm', 'groove')]
   const rods = count(groove.rods, 'rod')
   if (open.work === 'build-up')
@@ -123,7 +126,7 @@ function grooveCall(open: Job['open'], groove: GroovePlan, wireMassG: number | n
       ? ['Build the edge up, ', deep, ' high over ', long, `; ${count(groove.passes, 'bead')}, ${rods}.`]
       : ['Build the edge up, ', deep, ' high over ', long, '; ', figure(wireMassG, 'g', 'groove'), ' of wire.']
   const from = open.sides === 2 ? ' from both sides, ' : ' from one side, '
-  const angle = figure(open.includedDeg.value ?? 70, 'deg')
+  const angle = figure(open.includedDeg, 'deg')
   const passes = count(groove.passes, 'pass', 'passes')
   return wireMassG === null
     ? [OPENED[open.work], from, deep, ' deep at ', angle, '; ', `${passes}, ${rods}.`]
@@ -133,6 +136,7 @@ function grooveCall(open: Job['open'], groove: GroovePlan, wireMassG: number | n
 /** Open up: order of cleaning, stop-holes, groove with its passes, rods. `filler` must be an alloy of the table. */
 export function planOpen(job: Job, filler: string, process: ProcessId): StationPlan<OpenData> {
   const { open, takeIn } = job
+  const sizes = said(job, 'open')
   const asking = askingOf(job, filler)
   const asked = 'input' in asking ? askFor<GroovePlan>(asking.question, asking.title, asking.input) : null
   const groove = asked?.ok ? asked.answer : null
@@ -160,7 +164,7 @@ export function planOpen(job: Job, filler: string, process: ProcessId): StationP
   const gun = LAYS_BY[process] === 'wire'
   const wireMassG = (groove?.massG ?? 0) / LANDS_SHARE.wire
   const call: Sentence = groove
-    ? grooveCall(open, groove, gun ? wireMassG : null)
+    ? grooveCall(sizes, groove, gun ? wireMassG : null)
     : refused
       ? [`No groove: ${refused}.`]
       : [`Wants ${list(wants)}.`]
@@ -183,9 +187,9 @@ export function planOpen(job: Job, filler: string, process: ProcessId): StationP
     if (groove.stopHoles.length)
       why.push([
         'Stop-holes ',
-        figure(open.stopHoleMm.value ?? 3.2, 'mm'),
+        figure(sizes.stopHoleMm, 'mm'),
         ', ',
-        figure(open.pastTipMm.value ?? 4.8, 'mm'),
+        figure(sizes.pastTipMm, 'mm'),
         ' past each visible tip.',
       ])
     if (open.work === 'patch')

@@ -1,3 +1,4 @@
+import { said } from '../job/fields/said'
 import { PROCESSES, type ProcessId } from '../call/process.table'
 import type { Job } from '../job/job.schema'
 import { PROTECTS } from '../job/words.table'
@@ -46,7 +47,7 @@ const TAKE_OUT = {
  */
 export function openingSteps(job: Job, removedCm3: number, process: ProcessId): WorkStep[] {
   const { takeIn, open } = job
-  const soak = takeIn.soak ?? 'handled'
+  const soak = said(job, 'takeIn').soak
   const { needsAmps: arc, flux } = PROCESSES[process]
   const steps: WorkStep[] = takeIn.protect.map(id => ({
     id: `protect-${id}`,
@@ -90,7 +91,7 @@ export function openingSteps(job: Job, removedCm3: number, process: ProcessId): 
     open.work === 'crack' &&
     !open.closed &&
     (open.startsIn === 'tip' || open.endsIn === 'tip') &&
-    (open.stopHoleMm.value ?? 0) > 0
+    said(job, 'open').stopHoleMm > 0
   )
     steps.push({
       id: 'stop-holes',

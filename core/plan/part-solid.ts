@@ -1,3 +1,4 @@
+import { ASSUMED_WALL_MM } from '../job/fields/take-in'
 import type { Step } from '../ask/question'
 import type { PlaceKind } from '../heat/bench/places.table'
 import type { HeatSetup } from '../heat/bench/setup.schema'
@@ -25,7 +26,7 @@ const id = 'block'
  */
 export function blockOf({ takeIn }: Pick<Job, 'takeIn'>): StoredPiece[] {
   const [length, width] = [takeIn.lengthMm.value, takeIn.widthMm.value]
-  const wall = takeIn.wallMm.value ?? 6
+  const wall = takeIn.wallMm.value ?? ASSUMED_WALL_MM
   const height = takeIn.heightMm.value || wall
   if (!length || !width || length <= 0 || width <= 0 || wall <= 0 || height <= 0) return []
   const hollow = height > HOLLOW_WALLS_HIGH * wall && Math.min(length, width) > HOLLOW_WALLS_WIDE * wall

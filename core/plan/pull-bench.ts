@@ -1,3 +1,4 @@
+import { said } from '../job/fields/said'
 import { NoAnswer } from '../ask/question'
 import type { ArcProcess } from '../arc/amps'
 import { PROCESSES, type ProcessId } from '../call/process.table'
@@ -169,7 +170,7 @@ export function pullBench(job: Job, plan: JobPlan, shape: Solid): PullBench {
   // A wall thinner than a cell would be lost: one cell through it still bends right.
   const cellMm = Math.min(wallMm, Math.max(wallMm / 3, Math.cbrt(volumeMm3 / BENCH_CELLS)))
   const { warmth } = plan.warm.data
-  const preheatC = warmth.need === 'none' ? (job.warm.startC.value ?? 20) : warmth.toC
+  const preheatC = warmth.need === 'none' ? said(job, 'warm').startC : warmth.toC
   const mended = job.shape.marks.filter(mark => mark.kind === 'mend')
   if (!mended.length) throw new NoAnswer('mark on the part where it is mended, along its line')
 

@@ -1,3 +1,4 @@
+import { said } from '../job/fields/said'
 import { findAlloy } from '../metal/find-alloy'
 import { mechanicalOf } from '../metal/mechanical.table'
 import type { Alloy } from '../metal/alloys.table'
@@ -5,7 +6,6 @@ import type { BoltCircle } from '../face/bolt-circle'
 import { finishAdvice, type FinishAdvice } from '../face/finish'
 import type { Straighten } from '../face/straighten'
 import type { SlugPlan } from '../fit/slug'
-import { USUAL_CHAMFER_MM, USUAL_FACED_MM } from '../fit/weld-groove'
 import { boltedFlat, decideFace, type FaceDecision } from '../flat/decide'
 import type { Flatness } from '../flat/evaluate'
 import type { Lapping } from '../flat/lap'
@@ -36,6 +36,7 @@ export const threadOf = ({ rebuild }: Job): Thread | null =>
 export function slugOf(job: Job, body: Alloy, thread: Thread | null): Found<SlugPlan> {
   const { rebuild } = job
   if (!thread || !rebuild.bossMm.value || !rebuild.threadDeepMm.value) return null
+  const { clearanceMm, chamferMm, facedMm } = said(job, 'rebuild')
   const or = <T>(key: string, value: T | null) => (value === null ? {} : { [key]: value })
   return found(
     askFor<SlugPlan>('fit.slug', 'The slug', {
@@ -45,10 +46,10 @@ export function slugOf(job: Job, body: Alloy, thread: Thread | null): Found<Slug
       bodyAlloy: body.name,
       slugAlloy: rebuild.slugAlloy || '6061',
       cold: rebuild.cold,
-      clearanceMm: Math.max(0, rebuild.clearanceMm.value ?? 0.02),
-      serviceC: serviceHeatC(job) ?? 60,
-      chamferMm: rebuild.chamferMm.value ?? USUAL_CHAMFER_MM,
-      facedMm: Math.max(0, rebuild.facedMm.value ?? USUAL_FACED_MM),
+      clearanceMm: Math.max(0, clearanceMm),
+      serviceC: serviceHeatC(job),
+      chamferMm,
+      facedMm: Math.max(0, facedMm),
       ...or('beneathMm', rebuild.beneathMm.value),
       ...or('slugMm', rebuild.slugMm.value),
       ...or('interferenceMm', rebuild.interferenceMm.value),
@@ -71,6 +72,7 @@ export function listOf(
   const { rebuild } = job
   if (!thread || !way || !rebuild.threadDeepMm.value || (way === 'pressed-slug' && !slug)) return null
   if ((way === 'wire-insert' || way === 'solid-insert') && (thread.flankDeg !== 60 || thread.taperDeg > 0)) return null
+  const { chamferMm, facedMm } = said(job, 'rebuild')
   return machiningList({
     way,
     thread,
@@ -79,11 +81,8 @@ export function listOf(
     proudMm,
     cutsMm,
     slug,
-    chamferMm: rebuild.chamferMm.value ?? USUAL_CHAMFER_MM,
-    facedMm: Math.min(
-      Math.max(0, rebuild.facedMm.value ?? USUAL_FACED_MM),
-      (rebuild.chamferMm.value ?? USUAL_CHAMFER_MM) * 0.9,
-    ),
+    chamferMm,
+    facedMm: Math.min(Math.max(0, facedMm), chamferMm * 0.9),
     body,
     slugAlloy: findAlloy(rebuild.slugAlloy) ?? findAlloy('6061')!,
     drills: kitDrills(kit.drills).drills,
@@ -114,15 +113,15 @@ export interface FaceData {
 }
 
 /** A face from its readings: how flat, what to do with it, and what bolting it flat would lock in. */
-export function faceOf({ rebuild }: Job, body: Alloy): FaceData | { reason: string } | null {
-  const { face } = rebuild
+export function faceOf(job: Job, body: Alloy): FaceData | { reason: string } | null {
+  const { face } = job.rebuild
   const points = face.points.flatMap(({ xMm, yMm, z }): Point3[] =>
     z.value === null ? [] : [{ xMm, yMm, zMm: z.value }],
   )
   if (points.length < 4) return points.length ? { reason: 'four readings at least' } : null
   const flat = askFor<Flatness>('flat.evaluate', 'Flatness', { points })
   if (!flat.ok) return { reason: flat.reason }
-  const lap = askFor<Lapping>('flat.lap', 'Lapping', { points, toMm: Math.max(0, face.toMm.value ?? 0.05) })
+  const lap = askFor<Lapping>('flat.lap', 'Lapping', { points, toMm: Math.max(0, said(job, 'rebuild').face.toMm) })
   if (!lap.ok) return { reason: lap.reason }
   const over = Math.max(...points.map(point => point.xMm)) - Math.min(...points.map(point => point.xMm))
   const along = Math.max(...points.map(point => point.yMm)) - Math.min(...points.map(point => point.yMm))

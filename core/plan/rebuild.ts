@@ -1,3 +1,5 @@
+import { rebuild as rebuildFields } from '../job/fields/rebuild'
+import { said } from '../job/fields/said'
 import { bowSentence, foretoldWhy } from './pull-says'
 import type { Job, Kit } from '../job/job.schema'
 import type { BoltCircle } from '../face/bolt-circle'
@@ -11,7 +13,7 @@ import type { Alloy } from '../metal/alloys.table'
 import { caution } from '../safety/cautions.table'
 import type { Rebuild } from '../thread/boss'
 import { tapFor } from '../thread/kit-taps'
-import type { BossMethod } from '../thread/methods.table'
+import { BOSS_WORDS, type BossMethod } from '../thread/methods.table'
 import type { Thread } from '../thread/thread'
 import { askFor } from './ask-core'
 import { newMetalOf, type NewMetal } from './boss-section'
@@ -53,15 +55,6 @@ export interface RebuildData {
   finish: FinishAdvice
 }
 
-/** What each way of rebuilding a thread is called at the bench. */
-export const BOSS_WORDS: Readonly<Record<BossMethod, string>> = {
-  'weld-and-tap': 'weld it up, drill and tap',
-  'pressed-slug': 'press a slug in, weld its rims, tap',
-  'new-boss': 'cut the boss off, weld a new one on',
-  'wire-insert': 'wire insert',
-  'solid-insert': 'solid insert',
-  'cast-on-screw': 'weld round a stainless screw',
-}
 export const FACE_WORDS = {
   leave: 'leave it as it is',
   sealant: 'leave it, with a smear of sealant',
@@ -91,8 +84,6 @@ function bossOf(
     : { boss: null, reason: asked.reason, working: null }
 }
 
-/** Over-build before machining: about 1.5 mm (1/16 in). Common practice, no source. */
-export const USUAL_PROUD_MM = 1.5
 /** More than this is no over-build. */
 const MOST_PROUD_MM = 100
 const FREEZER_S = 2 * 3600
@@ -207,7 +198,7 @@ export function planRebuild(
 ): StationPlan<RebuildData> {
   const { rebuild } = job
   const { boss, reason, working } = bossOf(job, alloy, filler)
-  const proudMm = Math.min(MOST_PROUD_MM, Math.max(0, rebuild.proudMm.value ?? USUAL_PROUD_MM))
+  const proudMm = Math.min(MOST_PROUD_MM, Math.max(0, said(job, 'rebuild').proudMm))
   const cutsMm = rebuild.machined ? facingCutsMm(proudMm) : []
   const faceMm2 = (rebuild.faceWidthMm.value ?? open.groove?.topWidthMm ?? 0) * (open.groove?.runMm ?? 0)
   const thread = threadOf(job)
@@ -331,7 +322,7 @@ export function planRebuild(
               ? [
                   [
                     'Under 0.8 mm leaves no room for a low spot: about ',
-                    figure(USUAL_PROUD_MM, 'mm'),
+                    figure(rebuildFields.proudMm.usual!, 'mm'),
                     ' is usual.',
                   ] as Sentence,
                 ]

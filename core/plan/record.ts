@@ -1,6 +1,7 @@
 import { PICTURE_STAGES } from '../job/picture.schema'
 import type { StationId } from '../job/stations.table'
-import type { Job, Kit, LogEntry } from '../job/job.schema'
+import type { LogEntry } from '../job/fields/weld'
+import type { Job, Kit } from '../job/job.schema'
 import { CAUSES, COATINGS, COMEBACKS, MUST_NOT_MOVE, PROTECTS, SEEN_IN_PUDDLE } from '../job/words.table'
 import { unitOfKey } from '../ask/fields'
 import { BENCH_TESTS } from '../metal/identify/tests.table'

@@ -1,3 +1,4 @@
+import { ASSUMED_WALL_MM } from '../job/fields/take-in'
 import type { InstrumentId } from '../instrument/kinds.table'
 import { temperatureCurve } from '../heat/lumped'
 import type { Job } from '../job/job.schema'
@@ -44,7 +45,7 @@ export function standInSetup(instrument: InstrumentId, job: Job | null, plan: Jo
     case 'infrared':
       return { curve, roundC: curve[0]!.c }
     case 'caliper':
-      return { sizeMm: job?.takeIn.wallMm.value ?? 8 }
+      return { sizeMm: job?.takeIn.wallMm.value ?? ASSUMED_WALL_MM }
     case 'scale':
       return { massG: plan?.['take-in'].data.body ? Math.round(plan['take-in'].data.body.massKg * 1000) : 500 }
     case 'gauge':

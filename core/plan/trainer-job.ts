@@ -1,4 +1,4 @@
-import { ROOM_C } from '../arc/least-preheat'
+import { said } from '../job/fields/said'
 import { findAlloy } from '../metal/find-alloy'
 import type { Job } from '../job/job.schema'
 import type { JobLesson } from '../puddle/trainer/this-job'
@@ -28,9 +28,9 @@ export function trainerJob(job: Job, plan: JobPlan): JobLesson | { wants: string
     alloy: alloy.name,
     filler: findAlloy(filler) ? filler : '4043',
     wallMm,
-    startC: warmth.need === 'none' ? (job.warm.startC.value ?? ROOM_C) : warmth.toC,
+    startC: warmth.need === 'none' ? said(job, 'warm').startC : warmth.toC,
     dirt: job.takeIn.soak ? DIRT_OF[job.takeIn.soak] : 'handled',
-    rodMm: job.open.fillerMm.value ?? 2.4,
+    rodMm: said(job, 'open').fillerMm,
     enPct: plan.weld.data.enPct,
     tungstenMm: plan.weld.data.tig?.tungstenMm ?? USUAL_TUNGSTEN_MM,
     mostA: plan.weld.data.machine?.highA ?? null,

@@ -1,4 +1,6 @@
-import { easyPreheatC, leastPreheatC, ROOM_C } from '../arc/least-preheat'
+import { ASSUMED_WALL_MM } from '../job/fields/take-in'
+import { said } from '../job/fields/said'
+import { easyPreheatC, leastPreheatC } from '../arc/least-preheat'
 import type { ProcessId } from '../call/process.table'
 import type { Job, Kit } from '../job/job.schema'
 import type { Alloy } from '../metal/alloys.table'
@@ -8,9 +10,8 @@ import { warmFor, type WarmAsk, type Warmth } from '../warm/decide'
 import { MOST_RUN_MM } from '../warm/torch-reach'
 import type { Body } from './body'
 
-/** A part of which nothing is known weighs about this, g, and has this wall, mm: a hand-sized casting. Judgement. */
+/** A part of which nothing is known weighs about this, g: a hand-sized casting. Judgement. */
 export const ASSUMED_G = 1500
-export const ASSUMED_WALL_MM = 6
 
 /** The kit with the torch that this job goes by first. */
 export const torchFirst = (kit: Kit, { warm }: Job): Kit => ({
@@ -51,13 +52,10 @@ export function weighedBody(job: Job, alloy: Alloy): Body | null {
 }
 
 /** What this job says of its own warming: a temperature, or a school to decide by. */
-export function warmWish({ warm }: Job): Pick<WarmAsk, 'wanted' | 'school' | 'startC'> {
-  const toC = warm.targetC.value
-  return {
-    wanted: toC === null ? 'auto' : { toC, torch: warm.torch || undefined },
-    school: warm.school,
-    startC: warm.startC.value ?? ROOM_C,
-  }
+export function warmWish(job: Job): Pick<WarmAsk, 'wanted' | 'school' | 'startC'> {
+  const { warm } = job
+  const { targetC: toC, startC } = said(job, 'warm')
+  return { wanted: toC === null ? 'auto' : { toC, torch: warm.torch || undefined }, school: warm.school, startC }
 }
 
 /** How long a zone the flame is swept along for the opening, mm; a longer one is warmed a length at a time. */
@@ -79,7 +77,7 @@ export function openingArcs(job: Job, kit: Kit, process: ProcessId): WarmAsk['ar
       leastC: leastPreheatC(wallMm, limitA, process, 'flat'),
       easyC: easyPreheatC(wallMm, limitA, process, 'flat'),
       wallMm,
-      soak: job.takeIn.soak ?? 'handled',
+      soak: said(job, 'takeIn').soak,
       runMm: zoneRunMm(job),
     },
   ]

@@ -1,8 +1,8 @@
+import { said } from '../job/fields/said'
 import type { Job, Kit } from '../job/job.schema'
 import type { Alloy } from '../metal/alloys.table'
 import type { Preheat } from '../heat/lumped'
 import { caution } from '../safety/cautions.table'
-import { ROOM_C } from '../arc/least-preheat'
 import type { Warmth } from '../warm/decide'
 import { WARM_SCHOOLS, type WarmSchool } from '../warm/schools.table'
 import { WARM_WHY } from '../warm/words'
@@ -72,7 +72,7 @@ export function planWarm(
   const body = sized ?? weighedBody(job, alloy)
   const torch = kit.torches.find(entry => entry.id === warm.torch) ?? kit.torches[0] ?? null
   const targetC = warm.targetC.value ?? decided.toC
-  const startC = warm.startC.value ?? ROOM_C
+  const startC = said(job, 'warm').startC
   const warms = decided.need !== 'none'
   const zones = torch && warms ? warmOnPart(job, alloy, torch, { toC: targetC }, startC, laidHot) : []
   const warmth = warmedAsOnPart(decided, zones)

@@ -2,7 +2,7 @@ import type { DialReads } from '../arc/balance'
 import type { GasUse } from '../arc/gas'
 import type { ProcessId } from '../call/process.table'
 import type { TurnDownPoint } from '../heat/turn-down'
-import type { LogEntry } from '../job/job.schema'
+import type { LogEntry } from '../job/fields/weld'
 import type { NextMove } from '../puddle/next-move'
 import type { UnitKey } from '../quantity/units.table'
 import type { BrazeData } from './braze'
@@ -63,9 +63,3 @@ export const DIAL_WORDS: Readonly<Record<DialReads, string>> = {
   'cleaning-share': 'share cleaning',
   'ep-minus-en': 'positive less negative',
 }
-export const MIG_MODE_WORDS = {
-  spray: 'spray',
-  pulse: 'pulsed',
-  'double-pulse': 'double pulse',
-  cold: 'cold stitches',
-} as const

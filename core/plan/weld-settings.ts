@@ -1,3 +1,4 @@
+import { said } from '../job/fields/said'
 import type { AmpsNeed } from '../arc/amps'
 import { dialForBalance } from '../arc/balance'
 import { copiedBalance, type Copied } from '../arc/copied'
@@ -69,6 +70,7 @@ export function weldSettings(
   fillerAlloy: string,
 ): WeldSettings {
   const { weld, takeIn } = job
+  const setting = said(job, 'weld')
   const workings: Record<string, Working> = {}
   const take = <Out>(key: string, asked: ReturnType<typeof askFor<Out>> | null): Out | null => {
     if (!asked?.ok) return null
@@ -89,8 +91,8 @@ export function weldSettings(
       : need && machine
         ? clamp(Math.min(machine.lowA, limitA), need.a, limitA)
         : 0
-  const enPct = clamp(1, weld.enPct.value ?? 68, 99)
-  const wantedHz = weld.frequencyHz.value ?? 100
+  const enPct = clamp(1, setting.enPct, 99)
+  const wantedHz = setting.frequencyHz
   const frequencyHz = clamp(machine?.lowHz ?? 1, wantedHz, machine?.highHz ?? 1000)
   const tigging = process === 'ac-tig'
   let [enA, epA, halvesReason] = [setA, setA, null as string | null]
@@ -127,7 +129,7 @@ export function weldSettings(
     wallMm && !tigging
       ? askFor<MigSetup>('mig.setup', 'Wire feed and voltage', {
           wallMm,
-          wireMm: weld.wireMm.value ?? 0.9,
+          wireMm: setting.wireMm,
           filler: fillerAlloy,
           mode: migMode,
           startC: Math.min(480, startC),
@@ -191,7 +193,7 @@ export function weldMeans(
   const asked =
     passes && setA > 0
       ? askFor<GasUse>('gas.use', 'Argon', {
-          flowLMin: job.weld.flowLMin.value ?? 7,
+          flowLMin: said(job, 'weld').flowLMin,
           arcMin,
           postflowS: postflowS(setA),
           starts: passes * 2,

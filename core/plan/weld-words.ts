@@ -1,3 +1,5 @@
+import { said } from '../job/fields/said'
+import { MIG_MODE_WORDS } from '../arc/mig-modes.table'
 import type { AmpsNeed } from '../arc/amps'
 import { BRUSH_SCHOOLS, CLAMP_SCHOOLS, PEEN_SCHOOLS, TUNGSTEN_SCHOOLS } from '../arc/schools.table'
 import { FREQUENCY_SCHOOLS } from '../arc/setup.table'
@@ -6,7 +8,7 @@ import { SEEN_IN_PUDDLE } from '../job/words.table'
 import { askFor } from './ask-core'
 import type { OpenData } from './open'
 import { capital, count, figure, words, type Sentence, type StationPlan } from './parts'
-import { DIAL_WORDS, MIG_MODE_WORDS, type WeldData } from './weld-data'
+import { DIAL_WORDS, type WeldData } from './weld-data'
 import type { ArcProcess, WeldSettings } from './weld-settings'
 
 /** What stops the current there. */
@@ -219,7 +221,7 @@ export function arcWords(
   if (mig)
     why.push([
       'Wire of ',
-      figure(weld.wireMm.value ?? 0.9, 'mm'),
+      figure(said(job, 'weld').wireMm, 'mm'),
       ' lays ',
       figure(mig.depositGMin, 'number', 'setup'),
       ' g a minute: ',

@@ -1,5 +1,7 @@
+import { said } from '../job/fields/said'
 import type { Alloy } from '../metal/alloys.table'
-import type { Job, Kit, LogEntry } from '../job/job.schema'
+import type { LogEntry } from '../job/fields/weld'
+import type { Job, Kit } from '../job/job.schema'
 import { sideOrder } from '../groove/sequence'
 import type { ProcessId } from '../call/process.table'
 import { gunBeadMm2 } from '../lay/means'
@@ -76,7 +78,7 @@ export function planWeld(
   const rods =
     open.groove && !mig ? Math.ceil(open.groove.rods * (1 + (passes.length ? again / passes.length : 0)) - 1e-9) : 0
   // Only an arc without wire can sit on the metal and boil it out.
-  const boilMin = mig ? 0 : BOIL_OUT_ARC_MIN[takeIn.soak ?? 'handled']
+  const boilMin = mig ? 0 : BOIL_OUT_ARC_MIN[said(job, 'takeIn').soak]
   const arcMin = layArcMin + boilMin + againMin
   const { gas, gasWorking, elapsedMin } = weldMeans(job, kit, settings, passes.length, arcMin)
   const arcW =

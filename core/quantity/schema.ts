@@ -49,16 +49,24 @@ const WIDEST: Partial<Record<UnitKey, Limits>> = {
 
 const tidy = (value: number) => Number(value.toPrecision(6))
 
+/** What is wrong with a value in its key's unit, in words; null where it lies within its limits. */
+export function outside(value: number, key: UnitKey, limits: Limits = {}): string | null {
+  const { symbol } = KEY_UNITS[key]
+  const { min = WIDEST[key]?.min, max = WIDEST[key]?.max, above } = limits
+  const withUnit = (figure: number) => (symbol ? `${tidy(figure)} ${symbol}` : String(tidy(figure)))
+  if (!Number.isFinite(value)) return 'must be a finite number'
+  if (above !== undefined && value <= above) return `must be more than ${withUnit(above)}, not ${withUnit(value)}`
+  if (min !== undefined && value < min) return `must be at least ${withUnit(min)}, not ${withUnit(value)}`
+  if (max !== undefined && value > max) return `must be at most ${withUnit(max)}, not ${withUnit(value)}`
+  return null
+}
+
 /**
  * A Zod schema for one quantity coming in: a finite number in the key's unit, or text with a unit.
  * Comes out as a number in the key's unit. Anything not understood is refused by name.
  */
 export function quantity(key: UnitKey, limits: Limits = {}) {
   const { symbol } = KEY_UNITS[key]
-  const widest = WIDEST[key] ?? {}
-  const min = limits.min ?? widest.min
-  const max = limits.max ?? widest.max
-  const withUnit = (value: number) => (symbol ? `${tidy(value)} ${symbol}` : String(tidy(value)))
   return z
     .union([z.number(), z.string()], { error: `a number in ${symbol || 'plain figures'}, or text with a unit` })
     .transform((input, context) => {
@@ -69,11 +77,8 @@ export function quantity(key: UnitKey, limits: Limits = {}) {
       }
       if (!reading.ok) return refuse(reading.message)
       const { value } = reading
-      if (!Number.isFinite(value)) return refuse('must be a finite number')
-      if (limits.above !== undefined && value <= limits.above)
-        return refuse(`must be more than ${withUnit(limits.above)}, not ${withUnit(value)}`)
-      if (min !== undefined && value < min) return refuse(`must be at least ${withUnit(min)}, not ${withUnit(value)}`)
-      if (max !== undefined && value > max) return refuse(`must be at most ${withUnit(max)}, not ${withUnit(value)}`)
+      const trouble = outside(value, key, limits)
+      if (trouble) return refuse(trouble)
       return value
     })
 }

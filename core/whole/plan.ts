@@ -61,7 +61,7 @@ export interface PartGiven extends PartSizes {
   coating?: string | undefined
   cause?: string | undefined
   safetyCritical: SafetyCritical
-  hotC?: number | undefined
+  hotC: number
   saltWater: boolean
   mustNotMove: readonly string[]
   protect: readonly string[]
@@ -205,7 +205,7 @@ function bestFillerFor(part: PartGiven): BestFiller {
         a,
         b,
         {
-          maxC: part.hotC ?? 40,
+          maxC: part.hotC,
           anodised: part.finishAfter === 'anodised',
           saltWater: part.saltWater,
           load: part.does,
@@ -609,9 +609,8 @@ function planOne(
     sum(work.checks.map(check => CHECK_MIN[check] ?? 2))
   const machineMin = sum([...opening, ...work.rebuild].map(step => step.machineMin ?? 0))
   const brazes =
-    laid
-      .map(({ lay }) => brazeTrouble(lay.process, kit, body, mass, part.hotC ?? 40, given.kind === 'edge'))
-      .find(Boolean) ?? null
+    laid.map(({ lay }) => brazeTrouble(lay.process, kit, body, mass, part.hotC, given.kind === 'edge')).find(Boolean) ??
+    null
   const trouble = work.refused ?? one.reason ?? brazes ?? (arcs && one.leastC > startC + 1 ? 'does-not-melt-in' : null)
   const judged = judge({
     families: [...body.families],

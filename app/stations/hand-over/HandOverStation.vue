@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { LANGUAGES } from '#core/words/languages.table'
 import { useFiles } from '~/composables/use-files'
 import PickField from '~/bench/PickField.vue'
 import StationFrame from '~/bench/StationFrame.vue'
@@ -15,7 +14,6 @@ const shop = useShop()
 const files = useFiles()
 const { savePdf } = useRecordPdf()
 const phases = computed(() => store.plan?.['hand-over'].data.phases ?? [])
-const languages = Object.fromEntries(Object.entries(LANGUAGES).map(([id, { name }]) => [id, name]))
 const extra = ref('')
 const price = ref('')
 const extraRefused = ref<string | null>(null)
@@ -113,16 +111,10 @@ function took(id: string, text: string | null) {
           Add
         </button>
       </form>
-      <WordsField path="handOver.limits" label="Limits on use" long :max="1000" />
-      <WordsField path="handOver.notPerfect" label="What is not perfect" long :max="1000" />
-      <PickField
-        path="handOver.recordLanguage"
-        label="Language of the record"
-        :words="languages"
-        clearable
-        note="Empty: as this bench reads. Your own words stay as written."
-      />
-      <WordsField path="handOver.handedTo" label="Handed to" :max="120" />
+      <WordsField path="handOver.limits" />
+      <WordsField path="handOver.notPerfect" />
+      <PickField path="handOver.recordLanguage" />
+      <WordsField path="handOver.handedTo" />
       <button
         v-if="!store.job!.handOver.handedAt"
         type="button"

@@ -71,7 +71,7 @@ const stands = Object.fromEntries(Object.entries(STANDS).map(([id, { name }]) =>
       hide-details
       @update:model-value="store.edit(['warm', 'setups', index, 'lid'], $event ?? false)"
     />
-    <ReadingField path="warm.targetC" unit="c" label="Warm it to" />
-    <ReadingField path="warm.startC" unit="c" label="It is at" />
+    <ReadingField path="warm.targetC" />
+    <ReadingField path="warm.startC" />
   </div>
 </template>

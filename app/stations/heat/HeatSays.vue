@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { PREHEAT_C } from '#core/arc/least-preheat'
 import { computed } from 'vue'
 import { changeSentence, heatSentences } from '#core/plan/heat-bench'
 import SentenceLine from '~/bench/SentenceLine.vue'
@@ -13,7 +14,7 @@ const emit = defineEmits<{ working: [] }>()
 const store = useJob()
 const settings = useSettings()
 const run = computed(() => props.bench.run.value)
-const targetC = computed(() => store.job?.warm.targetC.value ?? 110)
+const targetC = computed(() => store.job?.warm.targetC.value ?? PREHEAT_C)
 const says = computed(() =>
   run.value ? heatSentences(run.value.verdict, targetC.value, props.bench.setup.value?.onS.value ?? 0) : null,
 )

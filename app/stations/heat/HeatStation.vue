@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { PREHEAT_C } from '#core/arc/least-preheat'
 import { computed, ref, watch } from 'vue'
 import type { Face } from '#core/heat/field/setup'
 import { mm } from '#core/quantity/stored'
@@ -37,7 +38,7 @@ const working = ref<string | null>(null)
 const cut = computed<Cut | null>(() =>
   cutAxis.value === 'none' ? null : { axis: { x: 0, y: 1, z: 2 }[cutAxis.value] as 0 | 1 | 2, share: cutShare.value },
 )
-const targetC = computed(() => store.job!.warm.targetC.value ?? 110)
+const targetC = computed(() => store.job!.warm.targetC.value ?? PREHEAT_C)
 const fresh = computed(() =>
   shown.value.flatMap((bench, n) =>
     bench.run.value && !bench.stale.value

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { PREHEAT_C } from '#core/arc/least-preheat'
+import { said } from '#core/job/fields/said'
 import { computed } from 'vue'
 import type { Face } from '#core/heat/field/setup'
 import { PLACE_KINDS } from '#core/heat/bench/places.table'
@@ -47,12 +49,12 @@ const look = computed(() => ({
   frame: run.value?.frames[frameAt.value] ?? null,
   cut: props.cut,
   marks: marks.value,
-  lowC: store.job?.warm.startC.value ?? 20,
+  lowC: said(store.job!, 'warm').startC,
   highC: props.topC,
 }))
 const call = computed(() =>
   run.value
-    ? heatSentences(run.value.verdict, store.job?.warm.targetC.value ?? 110, setup.value?.onS.value ?? 0).call
+    ? heatSentences(run.value.verdict, store.job?.warm.targetC.value ?? PREHEAT_C, setup.value?.onS.value ?? 0).call
     : null,
 )
 </script>

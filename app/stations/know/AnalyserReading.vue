@@ -30,7 +30,7 @@ async function standIn() {
 </script>
 
 <template>
-  <WordsField path="know.composition" label="Si 7.1, Mg 0.3, Cu 0.1" :max="600" long />
+  <WordsField path="know.composition" />
   <div class="row">
     <label class="plain-button slight"
       >CSV<input type="file" accept=".csv,text/csv,text/plain" class="visually-hidden" @change="take"

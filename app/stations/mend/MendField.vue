@@ -33,7 +33,14 @@ const note = computed(
 </script>
 
 <template>
-  <ReadingField v-if="field.kind === 'reading'" :path="path" :unit="field.unit!" :label="field.label" :note="note" />
+  <ReadingField
+    v-if="field.kind === 'reading'"
+    :path="path"
+    :unit="field.unit!"
+    :label="field.label"
+    :note="note"
+    :limits="field.limits"
+  />
   <WordsField v-else-if="field.kind === 'text'" :path="path" :label="field.label" :max="40" />
   <v-checkbox
     v-else-if="field.kind === 'flag'"

@@ -45,7 +45,7 @@ const { current, row, fields, remove, move } = useMends()
       <section class="readings" aria-label="Seen and measured">
         <p class="label">Seen and measured</p>
         <MendField v-for="{ key, field, path } in fields" :key="key" :field="field" :path="path" />
-        <ReadingField path="takeIn.wallMm" unit="mm" label="Wall there" note="usually 6 mm" />
+        <ReadingField path="takeIn.wallMm" />
         <template v-if="current.kind === 'joint'">
           <WordsField :path="`mends.#${current.id}.other.alloy`" label="The other piece is of" :max="40" />
           <ReadingField :path="`mends.#${current.id}.other.wallMm`" unit="mm" label="Its wall" note="empty: the same" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { said } from '#core/job/fields/said'
 import { computed } from 'vue'
 import DimensionLine from '~/bench/DimensionLine.vue'
 import HatchPattern from '~/bench/HatchPattern.vue'
@@ -11,7 +12,7 @@ const FOOT = 300
 const store = useJob()
 const settings = useSettings()
 const built = computed(() => store.plan?.open.data.groove ?? null)
-const proudMm = computed(() => store.job?.open.edgeProudMm.value ?? 0)
+const proudMm = computed(() => (store.job ? said(store.job, 'open').edgeProudMm : 0))
 const { scale, scaleText } = useDrawing(
   computed(() => ({ widthMm: (built.value?.topWidthMm ?? 1) * 1.6, heightMm: (built.value?.depthMm ?? 1) * 1.3 })),
   { width: WIDTH, height: 270, margin: 36 },

@@ -5,7 +5,6 @@ import StationFrame from '~/bench/StationFrame.vue'
 import MendRow from '~/stations/mend/MendRow.vue'
 import { useJob } from '~/stores/job'
 import { computed } from 'vue'
-import { OPENING_WORKS } from '#core/job/words.table'
 import BreakChoice from './BreakChoice.vue'
 import BuildUpSection from './BuildUpSection.vue'
 import CrackAlong from './CrackAlong.vue'
@@ -25,59 +24,45 @@ const work = computed(() => store.job?.open.work ?? 'crack')
       <NuxtLink class="plain-button slight" :to="`/job/${route.params.id}/pictures`" data-testid="to-pictures"
         >Measure it in a picture</NuxtLink
       >
-      <PickField path="open.work" label="What is mended" :words="OPENING_WORKS" />
+      <PickField path="open.work" />
       <template v-if="work === 'crack'">
-        <ReadingField path="open.crackMm" unit="mm" label="Crack you can see" />
-        <PickField
-          v-if="!store.job!.open.closed"
-          path="open.startsIn"
-          label="It starts in"
-          :words="{ tip: 'sound metal', hole: 'a hole', edge: 'an edge' }"
-        />
-        <PickField
-          v-if="!store.job!.open.closed"
-          path="open.endsIn"
-          label="It ends in"
-          :words="{ tip: 'sound metal', hole: 'a hole', edge: 'an edge' }"
-        />
+        <ReadingField path="open.crackMm" />
+        <PickField v-if="!store.job!.open.closed" path="open.startsIn" />
+        <PickField v-if="!store.job!.open.closed" path="open.endsIn" />
       </template>
       <template v-else-if="work === 'patch'">
-        <ReadingField path="open.patchWideMm" unit="mm" label="Patch, wide" />
-        <ReadingField path="open.patchHighMm" unit="mm" label="Patch, high" />
-        <ReadingField path="open.patchCornerMm" unit="mm" label="Corners rounded" />
+        <ReadingField path="open.patchWideMm" />
+        <ReadingField path="open.patchHighMm" />
+        <ReadingField path="open.patchCornerMm" />
       </template>
       <template v-else-if="work === 'build-up'">
-        <ReadingField path="open.edgeLongMm" unit="mm" label="Lost, along the edge" />
-        <ReadingField path="open.edgeWideMm" unit="mm" label="Lost, across" />
-        <ReadingField path="open.edgeHighMm" unit="mm" label="Lost, deep" />
-        <ReadingField path="open.edgeProudMm" unit="mm" label="Left proud all round" />
+        <ReadingField path="open.edgeLongMm" />
+        <ReadingField path="open.edgeWideMm" />
+        <ReadingField path="open.edgeHighMm" />
+        <ReadingField path="open.edgeProudMm" />
       </template>
-      <ReadingField v-else-if="work === 'turned'" path="open.turnedMm" unit="mm" label="Across the turned part" />
-      <ReadingField path="takeIn.wallMm" unit="mm" label="Wall there" />
-      <ReadingField v-if="work !== 'none'" path="open.fillerMm" unit="mm" label="Rod" />
+      <ReadingField v-else-if="work === 'turned'" path="open.turnedMm" />
+      <ReadingField path="takeIn.wallMm" />
+      <ReadingField v-if="work !== 'none'" path="open.fillerMm" />
       <template v-if="work !== 'build-up' && work !== 'none'">
         <SidesChoice :ring="work === 'crack'" />
         <template v-if="work === 'crack' && !store.job!.open.closed">
-          <ReadingField path="open.pastTipMm" unit="mm" label="Past each tip" />
-          <ReadingField path="open.stopHoleMm" unit="mm" label="Stop-hole" />
+          <ReadingField path="open.pastTipMm" />
+          <ReadingField path="open.stopHoleMm" />
         </template>
         <BreakChoice />
-        <ReadingField path="open.landMm" unit="mm" label="Left of the break" />
-        <ReadingField path="open.includedDeg" unit="deg" label="Included angle" />
-        <ReadingField path="open.rootRadiusMm" unit="mm" label="Root radius" />
-        <ReadingField path="open.capMm" unit="mm" label="Cap" />
+        <ReadingField path="open.landMm" />
+        <ReadingField path="open.includedDeg" />
+        <ReadingField path="open.rootRadiusMm" />
+        <ReadingField path="open.capMm" />
       </template>
-      <PickField
-        path="takeIn.coating"
-        label="Coating on it"
-        :words="{ none: 'bare', paint: 'painted', powder: 'powder-coated', plated: 'plated', anodised: 'anodised' }"
-      />
+      <PickField path="takeIn.coating" />
       <details v-if="work !== 'none'">
         <summary>A plate over a weak arm</summary>
-        <ReadingField path="open.armWideMm" unit="mm" label="Arm, wide" />
-        <ReadingField path="open.armHighMm" unit="mm" label="Arm, deep as it bends" />
-        <ReadingField path="open.armLongMm" unit="mm" label="Arm, root to load" />
-        <ReadingField path="open.plateMm" unit="mm" label="Plate, thick" note="empty: no plate" />
+        <ReadingField path="open.armWideMm" />
+        <ReadingField path="open.armHighMm" />
+        <ReadingField path="open.armLongMm" />
+        <ReadingField path="open.plateMm" />
         <v-btn-toggle
           :model-value="store.job!.open.plateSides"
           mandatory

@@ -1,3 +1,4 @@
+import { said } from '#core/job/fields/said'
 import { computed } from 'vue'
 import { grooveOutline, includedDegForHalfWidth } from '#core/groove/outline'
 import { passNumber } from '#core/groove/sequence'
@@ -17,13 +18,14 @@ export function useGrooveDrawing() {
   const settings = useSettings()
   const groove = computed(() => store.plan?.open.data.groove ?? null)
   const wallMm = computed(() => store.job?.takeIn.wallMm.value ?? 0)
+  const sizes = computed(() => said(store.job!, 'open'))
   const sides = computed(() => store.job?.open.sides ?? 1)
   const shape = computed(() => ({
     depthMm: groove.value?.depthMm ?? 0,
-    includedDeg: store.job?.open.includedDeg.value ?? 70,
-    rootRadiusMm: store.job?.open.rootRadiusMm.value ?? 2,
+    includedDeg: sizes.value.includedDeg,
+    rootRadiusMm: sizes.value.rootRadiusMm,
   }))
-  const capMm = computed(() => store.job?.open.capMm.value ?? 0)
+  const capMm = computed(() => sizes.value.capMm)
   const box = computed(() => ({
     widthMm: (groove.value?.topWidthMm ?? 10) * 1.7,
     heightMm: wallMm.value + 2 * capMm.value,

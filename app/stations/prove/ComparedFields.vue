@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { compared } from '#core/job/fields/prove'
+import { schemaOf } from '#core/job/fields/declared'
 import ReadingField from '~/bench/ReadingField.vue'
 import { useJob } from '~/stores/job'
 
@@ -6,16 +8,7 @@ const store = useJob()
 const add = () =>
   store.edit(
     ['prove', 'compared'],
-    [
-      ...store.job!.prove.compared,
-      {
-        id: crypto.randomUUID(),
-        what: '',
-        beforeMm: { typed: '', value: null },
-        afterMm: { typed: '', value: null },
-        limitMm: { typed: '0.1 mm', value: 0.1 },
-      },
-    ],
+    [...store.job!.prove.compared, { id: crypto.randomUUID(), what: '', ...schemaOf(compared).parse({}) }],
   )
 const drop = (id: string) =>
   store.edit(
@@ -36,11 +29,9 @@ const name = (n: number, text: string | null) => store.edit(['prove', 'compared'
         :data-what="n"
         @update:model-value="name(n, $event)"
       />
-      <ReadingField :path="`prove.compared.${n}.beforeMm`" unit="mm" label="Before" /><ReadingField
+      <ReadingField :path="`prove.compared.${n}.beforeMm`" /><ReadingField
         :path="`prove.compared.${n}.afterMm`"
-        unit="mm"
-        label="After"
-      /><ReadingField :path="`prove.compared.${n}.limitMm`" unit="mm" label="May move" />
+      /><ReadingField :path="`prove.compared.${n}.limitMm`" />
       <button type="button" class="open-figure small" @click="drop(entry.id)">out</button>
     </div>
     <button

@@ -17,25 +17,15 @@ const round = (count: number) =>
   <ComparedFields />
   <details :open="wants.has('leak')">
     <summary>Leak, from pressure</summary>
-    <ReadingField path="prove.volumeL" unit="l" label="It holds" /><ReadingField
-      path="prove.startKPa"
-      unit="kPa"
-      label="Gauge at the start"
-    /><ReadingField path="prove.endKPa" unit="kPa" label="and after" /><ReadingField
-      path="prove.leakS"
-      unit="s"
-      label="Time between"
-    />
-    <ReadingField path="prove.startC" unit="c" label="Its heat at the start" /><ReadingField
+    <ReadingField path="prove.volumeL" /><ReadingField path="prove.startKPa" /><ReadingField
+      path="prove.endKPa"
+    /><ReadingField path="prove.leakS" /> <ReadingField path="prove.startC" /><ReadingField
       path="prove.endC"
-      unit="c"
-      label="and after"
-      note="empty: the same"
-    /><ReadingField path="prove.leakLimitSccm" unit="sccm" label="May lose" note="cm³ of gas a minute" />
+    /><ReadingField path="prove.leakLimitSccm" />
   </details>
   <details :open="wants.has('runout')">
     <summary>Run-out, round a turn</summary>
-    <ReadingField path="prove.runOutLimitMm" unit="mm" label="May run out" />
+    <ReadingField path="prove.runOutLimitMm" />
     <div class="row">
       <button
         v-for="count in [8, 12, 24]"
@@ -66,15 +56,9 @@ const round = (count: number) =>
   </details>
   <details :open="wants.has('balance')">
     <summary>Balance</summary>
-    <ReadingField path="prove.addedG" unit="g" label="Put on, or missing" /><ReadingField
-      path="prove.radiusMm"
-      unit="mm"
-      label="at a radius of"
-    /><ReadingField path="prove.atRadiusMm" unit="mm" label="Put right at" note="empty: the same radius" /><ReadingField
-      path="prove.balanceLimitGmm"
-      unit="number"
-      label="May be out by, g·mm"
-    />
+    <ReadingField path="prove.addedG" /><ReadingField path="prove.radiusMm" /><ReadingField
+      path="prove.atRadiusMm"
+    /><ReadingField path="prove.balanceLimitGmm" />
   </details>
 </template>
 

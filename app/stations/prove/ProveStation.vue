@@ -50,7 +50,7 @@ const note = (id: string, text: string) => store.edit(['prove', 'results', id, '
         />
       </div>
       <ProveReadings />
-      <WordsField path="handOver.notPerfect" label="What is not perfect" long :max="1000" />
+      <WordsField path="handOver.notPerfect" />
     </template>
     <template #piece="{ working }"
       ><WhereProved /><LeakPiece v-if="checks.some(check => check.id === 'leak')" @working="working" /><RunOutPiece

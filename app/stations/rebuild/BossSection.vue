@@ -4,7 +4,7 @@ import DimensionLine from '~/bench/DimensionLine.vue'
 import HatchPattern from '~/bench/HatchPattern.vue'
 import { useDrawing } from '~/composables/use-drawing'
 import { capital } from '#core/plan/parts'
-import { BOSS_WORDS } from '#core/plan/rebuild'
+import { BOSS_WORDS } from '#core/thread/methods.table'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 

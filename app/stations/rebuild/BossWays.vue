@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { GOOD_FACTOR } from '#core/thread/boss'
-import { BOSS_WORDS } from '#core/plan/rebuild'
+import { BOSS_WORDS } from '#core/thread/methods.table'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 

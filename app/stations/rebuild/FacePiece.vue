@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ASSUMED_WALL_MM } from '#core/job/fields/take-in'
 import { computed } from 'vue'
 import DimensionLine from '~/bench/DimensionLine.vue'
 import HatchPattern from '~/bench/HatchPattern.vue'
@@ -9,7 +10,7 @@ import { useSettings } from '~/stores/settings'
 const store = useJob()
 const settings = useSettings()
 const data = computed(() => store.plan?.rebuild.data)
-const wall = computed(() => store.job?.takeIn.wallMm.value ?? 6)
+const wall = computed(() => store.job?.takeIn.wallMm.value ?? ASSUMED_WALL_MM)
 const width = computed(() => store.job?.rebuild.faceWidthMm.value ?? store.plan?.open.data.groove?.topWidthMm ?? 10)
 const { scale, scaleText } = useDrawing(
   computed(() => ({ widthMm: width.value * 1.7, heightMm: wall.value * 0.6 + (data.value?.proudMm ?? 0) })),

@@ -2,30 +2,20 @@
 import { ref } from 'vue'
 import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'
-import { SEALS } from '#core/flat/sealing.table'
 import { useSettings } from '~/stores/settings'
 import { useFace } from './use-face'
 
 const { points, trouble, layOut, paste, clear } = useFace()
 const settings = useSettings()
 const text = ref('')
-const names = Object.fromEntries(Object.entries(SEALS).map(([id, { name }]) => [id, name]))
 </script>
 
 <template>
-  <ReadingField path="rebuild.face.wideMm" unit="mm" label="Face, wide" /><ReadingField
-    path="rebuild.face.longMm"
-    unit="mm"
-    label="long"
-  />
-  <ReadingField path="rebuild.face.thickMm" unit="mm" label="Flange thick" note="for what bolting it locks in" />
-  <ReadingField path="rebuild.face.toMm" unit="mm" label="Lap to within" />
-  <PickField path="rebuild.face.seal" label="What seals it" :words="names" />
-  <PickField
-    path="rebuild.face.school"
-    label="A flange that rocks"
-    :words="{ flatten: 'flatten it free', bolt: 'bolt it flat' }"
-  />
+  <ReadingField path="rebuild.face.wideMm" /><ReadingField path="rebuild.face.longMm" />
+  <ReadingField path="rebuild.face.thickMm" />
+  <ReadingField path="rebuild.face.toMm" />
+  <PickField path="rebuild.face.seal" />
+  <PickField path="rebuild.face.school" />
   <div class="row grids">
     <button
       v-for="[a, b] in [
@@ -53,7 +43,6 @@ const names = Object.fromEntries(Object.entries(SEALS).map(([id, { name }]) => [
       v-for="(point, n) in points.slice(0, 60)"
       :key="n"
       :path="`rebuild.face.points.${n}.z`"
-      unit="mm"
       :label="`${n + 1}: ${settings.text(point.xMm, 'mm')}, ${settings.text(point.yMm, 'mm')}`"
     />
     <p v-if="points.length > 60" class="quiet small">and {{ points.length - 60 }} more, as taken in.</p>

@@ -31,10 +31,8 @@ const places = (text: string) => {
     @update:model-value="places($event)"
   />
   <div v-for="(hole, n) in store.job!.rebuild.holes" :key="hole.id" class="hole">
-    <ReadingField :path="`rebuild.holes.${n}.xMm`" unit="mm" :label="`Hole ${n + 1}, x`" /><ReadingField
+    <ReadingField :path="`rebuild.holes.${n}.xMm`" :label="`Hole ${n + 1}, x`" /><ReadingField
       :path="`rebuild.holes.${n}.yMm`"
-      unit="mm"
-      label="y"
     /><button type="button" class="open-figure small" @click="drop(hole.id)">out</button>
   </div>
   <button

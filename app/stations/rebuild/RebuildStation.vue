@@ -1,8 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useJob } from '~/stores/job'
-import { COLD } from '#core/fit/cold.table'
-import { BOSS_WORDS } from '#core/plan/rebuild'
 import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'
 import StationFrame from '~/bench/StationFrame.vue'
@@ -40,7 +38,6 @@ const ofMends = computed(
   () => store.job!.open.work === 'none' && !store.job!.rebuild.thread.trim() && !store.job!.rebuild.face.points.length,
 )
 const machined = computed(() => store.job!.rebuild.machined)
-const cold = Object.fromEntries(Object.entries(COLD).map(([id, { name }]) => [id, name]))
 </script>
 
 <template>
@@ -51,29 +48,20 @@ const cold = Object.fromEntries(Object.entries(COLD).map(([id, { name }]) => [id
         ><v-btn v-for="(words, id) in VIEWS" :key="id" :value="id" :data-view="id">{{ words }}</v-btn></v-btn-toggle
       >
       <template v-if="view === 'thread' || view === 'slug' || view === 'list'">
-        <WordsField path="rebuild.thread" label="Stripped thread, such as M8 or 3/8-16 UNC" :max="40" />
-        <ReadingField path="rebuild.threadDeepMm" unit="mm" label="Thread deep" />
-        <ReadingField path="rebuild.bossMm" unit="mm" label="Boss across" />
-        <ReadingField path="rebuild.torqueNm" unit="nm" label="Tightened to" note="empty: as usual for the bolt" />
-        <ReadingField path="rebuild.beneathMm" unit="mm" label="Down to what lies beneath" note="empty: nothing near" />
-        <PickField path="rebuild.way" label="The way taken; empty: the best" :words="BOSS_WORDS" clearable />
+        <WordsField path="rebuild.thread" />
+        <ReadingField path="rebuild.threadDeepMm" />
+        <ReadingField path="rebuild.bossMm" />
+        <ReadingField path="rebuild.torqueNm" />
+        <ReadingField path="rebuild.beneathMm" />
+        <PickField path="rebuild.way" />
       </template>
       <template v-if="view === 'slug'">
-        <WordsField path="rebuild.slugAlloy" label="Slug of" :max="40" />
-        <ReadingField path="rebuild.slugMm" unit="mm" label="Bore for it" note="empty: worked out" /><ReadingField
-          path="rebuild.interferenceMm"
-          unit="mm"
-          label="Interference"
-          note="empty: by wall and alloy"
-        />
-        <ReadingField path="rebuild.clearanceMm" unit="mm" label="Loose by, going in" />
-        <PickField path="rebuild.cold" label="The slug is cooled in" :words="cold" />
-        <ReadingField path="rebuild.hubC" unit="c" label="Body heated to" note="empty: as it must be" />
-        <ReadingField path="rebuild.chamferMm" unit="mm" label="Chamfers" /><ReadingField
-          path="rebuild.facedMm"
-          unit="mm"
-          label="Faced off after"
-        />
+        <WordsField path="rebuild.slugAlloy" />
+        <ReadingField path="rebuild.slugMm" /><ReadingField path="rebuild.interferenceMm" />
+        <ReadingField path="rebuild.clearanceMm" />
+        <PickField path="rebuild.cold" />
+        <ReadingField path="rebuild.hubC" />
+        <ReadingField path="rebuild.chamferMm" /><ReadingField path="rebuild.facedMm" />
       </template>
       <FaceReadings v-if="view === 'face'" />
       <HolesReadings v-if="view === 'holes'" />
@@ -87,26 +75,12 @@ const cold = Object.fromEntries(Object.entries(COLD).map(([id, { name }]) => [id
             ><v-btn :value="true">machined</v-btn><v-btn :value="false">dressed by hand</v-btn></v-btn-toggle
           >
         </div>
-        <ReadingField path="rebuild.proudMm" unit="mm" label="Built proud by" note="about 1.5 mm, 1/16 in" />
+        <ReadingField path="rebuild.proudMm" />
       </template>
       <template v-if="view === 'dress' && !ofMends">
-        <ReadingField
-          path="rebuild.faceWidthMm"
-          unit="mm"
-          label="Width of the face"
-          note="empty: the groove's own width"
-        />
-        <PickField
-          path="rebuild.dressing"
-          label="It must end"
-          :words="{ flush: 'flush', proud: 'proud', cast: 'looking cast', bright: 'bright' }"
-        />
-        <ReadingField
-          path="rebuild.bentMm"
-          unit="mm"
-          label="Bent out by"
-          note="a flange or rim to press back"
-        /><ReadingField path="rebuild.bentOverMm" unit="mm" label="over a length of" />
+        <ReadingField path="rebuild.faceWidthMm" />
+        <PickField path="rebuild.dressing" />
+        <ReadingField path="rebuild.bentMm" /><ReadingField path="rebuild.bentOverMm" />
         <v-checkbox
           label="Dressed to size"
           :model-value="store.job!.rebuild.dressed"

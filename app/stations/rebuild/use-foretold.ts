@@ -1,3 +1,4 @@
+import { said } from '#core/job/fields/said'
 import { computed } from 'vue'
 import { heightField, sampleField } from '#core/flat/field'
 import { mechanicalOf } from '#core/metal/mechanical.table'
@@ -44,7 +45,7 @@ export function useForetold() {
     if (!job || !plan) return []
     const thickMm = job.rebuild.face.thickMm.value ?? job.takeIn.wallMm.value
     const metal = thickMm && thickMm > 0 ? { mechanical: mechanicalOf(plan.know.data.alloy), thickMm } : null
-    const toMm = Math.max(0, job.rebuild.face.toMm.value ?? 0.05)
+    const toMm = Math.max(0, said(job, 'rebuild').face.toMm)
     return job.weld.foretold.flatMap(entry => {
       const face = foretoldFace(entry, toMm, metal, shop.kit.learnt?.ratios[BOW]?.ratio)
       return face ? [{ ...face, map: drawn(face) }] : []

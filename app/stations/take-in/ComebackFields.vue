@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, onMounted, shallowRef } from 'vue'
-import { COMEBACKS } from '#core/job/words.table'
 import PickField from '~/bench/PickField.vue'
 import { db } from '~/db/database'
 import { useJob } from '~/stores/job'
@@ -43,13 +42,7 @@ const setDue = (text: string) =>
     data-testid="comeback"
     @update:model-value="store.edit(['takeIn', 'comebackOf'], $event ?? null)"
   />
-  <PickField
-    v-if="store.job!.takeIn.comebackOf"
-    path="takeIn.comebackWhy"
-    label="Why it came back"
-    :words="COMEBACKS"
-    clearable
-  />
+  <PickField v-if="store.job!.takeIn.comebackOf" path="takeIn.comebackWhy" />
 </template>
 
 <style scoped>

@@ -3,7 +3,6 @@ import { computed } from 'vue'
 import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'
 import StationFrame from '~/bench/StationFrame.vue'
-import { WARM_SCHOOLS } from '#core/warm/schools.table'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 import { useShop } from '~/stores/shop'
@@ -13,8 +12,6 @@ const shop = useShop()
 const store = useJob()
 const settings = useSettings()
 const route = useRoute()
-const names = (table: Readonly<Record<string, { name: string }>>) =>
-  Object.fromEntries(Object.entries(table).map(([id, { name }]) => [id, name]))
 const decided = computed(() => {
   const warmth = store.plan?.warm.data.warmth
   if (store.job?.warm.targetC.value != null) return 'clear it to have it decided'
@@ -29,16 +26,16 @@ const torches = computed(() => Object.fromEntries(shop.kit.torches.map(torch => 
 <template>
   <StationFrame id="warm">
     <template #readings>
-      <PickField v-if="shop.kit.torches.length" path="warm.torch" label="Torch" :words="torches" />
+      <PickField v-if="shop.kit.torches.length" path="warm.torch" :words="torches" />
       <p v-else>No torch in the kit yet. <NuxtLink to="/kit">Put one in</NuxtLink>.</p>
-      <PickField path="warm.school" label="Warming is decided" :words="names(WARM_SCHOOLS)" />
-      <ReadingField path="warm.targetC" unit="c" label="Warm it to" :note="decided" />
-      <ReadingField path="warm.startC" unit="c" label="It is at" />
-      <ReadingField path="warm.massG" unit="g" label="Weighed" note="empty: reckoned from its sizes" />
-      <ReadingField path="takeIn.lengthMm" unit="mm" label="Length over all" />
-      <ReadingField path="takeIn.widthMm" unit="mm" label="Width" />
-      <ReadingField path="takeIn.heightMm" unit="mm" label="Height" />
-      <ReadingField path="takeIn.wallMm" unit="mm" label="Wall" />
+      <PickField path="warm.school" />
+      <ReadingField path="warm.targetC" :note="decided" />
+      <ReadingField path="warm.startC" />
+      <ReadingField path="warm.massG" />
+      <ReadingField path="takeIn.lengthMm" />
+      <ReadingField path="takeIn.widthMm" />
+      <ReadingField path="takeIn.heightMm" />
+      <ReadingField path="takeIn.wallMm" />
     </template>
     <template #piece="{ working }">
       <HeatingCurve @working="working" />

@@ -1,3 +1,4 @@
+import { said } from '#core/job/fields/said'
 import { computed, type Ref } from 'vue'
 import { dutyLeft, type ArcSpan } from '#core/arc/duty-left'
 import { gasLeftL } from '#core/arc/gas'
@@ -30,7 +31,7 @@ export function useWhatIsLeft(
     const cylinder = shop.kit.gases[0]
     // A flame burns its own gas; only an arc empties this cylinder.
     if (!cylinder || !store.plan?.weld.data.machine) return null
-    const left = gasLeftL(cylinder, store.job?.weld.flowLMin.value ?? 7, arcMin.value)
+    const left = gasLeftL(cylinder, said(store.job!, 'weld').flowLMin, arcMin.value)
     const wanted = store.plan.weld.data.gas?.litres ?? 0
     return {
       short: left < wanted,
