@@ -1,4 +1,5 @@
 import { expose } from 'comlink'
+import { answerRows, type AnswerRows } from '#core/ask/answer-rows'
 import { fieldsOf, type QuestionField } from '#core/ask/fields'
 import type { Asked } from '#core/ask/registry'
 import type { Job, Kit } from '#core/job/job.schema'
@@ -20,6 +21,11 @@ const bench = {
     return found ? fieldsOf(found) : []
   },
   ask: (name: string, input: unknown): Asked => questions.ask(name, input),
+  /** An answer laid out for a page beside it. */
+  askLaidOut: (name: string, input: unknown): { asked: Asked; laid: AnswerRows | null } => {
+    const asked = questions.ask(name, input)
+    return { asked, laid: asked.ok ? answerRows(asked.answer, questions.get(name)!.output) : null }
+  },
 }
 
 export type BenchWorker = typeof bench

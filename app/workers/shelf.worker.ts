@@ -1,8 +1,8 @@
 import { expose } from 'comlink'
 import type { Job, Kit } from '#core/job/job.schema'
-import { stockOf, takesOf, type Stock } from '#core/plan/consumables'
+import { stockOf, takesOf, type Stock } from '#core/plan/shop/consumables'
 import { planJob } from '#core/plan/plan-job'
-import { shelfDrawing, shelfLine, type ShelfLine } from '#core/plan/shelf-line'
+import { shelfDrawing, shelfLine, type ShelfLine } from '#core/plan/shop/shelf-line'
 import type { SmallView } from '#core/solid/small-view'
 import { keptWork, takenBack } from './kept-work'
 

@@ -18,6 +18,7 @@ import {
   type Position,
 } from './setup.table'
 import { acWave } from './wave'
+import * as answers from './answers'
 
 const arcCautions = () => [caution('earth-before-arc'), caution('ozone-uv')]
 
@@ -36,6 +37,7 @@ export const ampsNeedQuestion = question({
       .enum(Object.keys(JOINT_SHARE) as [Joint, ...Joint[]], { error: `one of ${Object.keys(JOINT_SHARE).join(', ')}` })
       .default('flat'),
   }),
+  output: answers.ampsNeed,
   example: { wallMm: '0.315 in', startC: '200 F', process: 'ac-tig', joint: 'flat' },
   solve: ({ wallMm, startC, process, joint }) => {
     const { working, ...answer } = ampsNeed(wallMm, startC, process, joint)
@@ -52,6 +54,7 @@ export const machineAc = question({
     enPct: percent(),
     frequencyHz: positive('hz', { min: 0.1, max: 100000 }),
   }),
+  output: answers.machineAc,
   example: { enA: 350, epA: 225, enPct: 60, frequencyHz: 100 },
   solve: ({ enA, epA, enPct, frequencyHz }) => {
     const { working, ...answer } = acWave(enA, epA ?? enA, enPct, frequencyHz)
@@ -76,6 +79,7 @@ export const machineBalance = question({
           message: `a dial that reads ${reads} goes from ${least} to 100, not ${value}`,
         })
     }),
+  output: answers.machineBalance,
   example: { value: 40, reads: 'cleaning-share' },
   solve: ({ value, reads }) => {
     const { working, ...answer } = readBalance(value, reads)
@@ -105,6 +109,7 @@ export const machineDuty = question({
     a: positive('a', { max: 2000 }),
     windowMin: positive('min', { max: 1440 }).default(10),
   }),
+  output: answers.machineDuty,
   example: { ratedA: 200, ratedPct: 25, a: 140 },
   solve: ({ ratedA, ratedPct, a, windowMin }) => {
     const { working, ...answer } = dutyAt(ratedA, ratedPct, a, windowMin)
@@ -133,6 +138,7 @@ export const machineDial = question({
     highA: quantity('a', { min: 0, max: 2000 }),
     dialPct: percent(),
   }),
+  output: answers.machineDial,
   example: { lowA: 5, highA: 200, dialPct: 65 },
   solve: ({ lowA, highA, dialPct }) => {
     if (highA < lowA) throw new NoAnswer(`the range ends at ${highA} A, below where it begins at ${lowA} A`)
@@ -163,6 +169,7 @@ export const gasUseQuestion = question({
     starts: z.number().int().min(0).max(100000).default(1),
     cylinderL: positive('l').optional(),
   }),
+  output: answers.gasUse,
   example: { flowLMin: '15 cfh', arcMin: 8, postflowS: 8, starts: 12, cylinderL: 2000 },
   solve: input => {
     const { working, ...answer } = gasUse(input)
@@ -198,6 +205,7 @@ export const machineSetup = question({
     school: oneOf<FrequencySchool>(FREQUENCY_SCHOOLS).default('middle'),
     metal: oneOf<BalanceSchool>(BALANCE_SCHOOLS).default('dirty'),
   }),
+  output: answers.machineSetup,
   example: { process: 'ac-tig', a: 160, position: 'flat', school: 'middle' },
   solve: ({ process, ...input }) => {
     if (process !== 'ac-tig')
@@ -217,6 +225,7 @@ export const migSetupQuestion = question({
     mode: z.enum(MIG_MODES, { error: `one of ${MIG_MODES.join(', ')}` }).default('spray'),
     startC: quantity('c', { min: -60, max: 500 }).default(20),
   }),
+  output: answers.migSetup,
   example: { wireMm: '0.035 in', filler: '4043', wallMm: 3, mode: 'cold' },
   solve: input => {
     const { working, ...answer } = migSetup(input)

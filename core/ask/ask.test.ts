@@ -151,6 +151,7 @@ describe('the registry', () => {
       name: 'x.y',
       purpose: '',
       input: z.object({}),
+      output: z.object({}),
       example: {},
       solve: () => ({ answer: {}, working: [], cautions: [] }),
     })
@@ -191,7 +192,9 @@ describe('the registry', () => {
   })
   it('turns a number that is none into no answer, and an exception into a fault with a code to quote', () => {
     const of = (solve: () => { answer: object; working: []; cautions: [] }) =>
-      createRegistry([question({ name: 'a.b', purpose: '', input: z.object({}), example: {}, solve })]).ask('a.b', {})
+      createRegistry([
+        question({ name: 'a.b', purpose: '', input: z.object({}), output: z.any(), example: {}, solve }),
+      ]).ask('a.b', {})
     expect(of(() => ({ answer: { deep: [1, NaN] }, working: [], cautions: [] }))).toMatchObject({
       ok: false,
       error: { kind: 'no-answer' },
@@ -338,8 +341,10 @@ describe('a question as a form', () => {
     expect(issues).toEqual([])
     expect(questions.ask(name, input).ok).toBe(true)
     const asked = questions.ask(name, input)
-    if (asked.ok)
-      expect(answerRows(asked.answer).rows.length + answerRows(asked.answer).tables.length).toBeGreaterThan(0)
+    if (asked.ok) {
+      const { rows, tables } = answerRows(asked.answer, questions.get(name)!.output)
+      expect(rows.length + tables.length).toBeGreaterThan(0)
+    }
   })
   it('says where JSON breaks off', () =>
     expect(inputFromForm(fieldsOf(questions.get('job.quote')!), { phases: '[{' }).issues).toMatchObject([

@@ -28,20 +28,34 @@ export interface Solved<Out> {
   readonly cautions: readonly Caution[]
 }
 
+/** As it was worked out: nobody changes an answer. */
+export type Unchanged<T> = T extends object ? { readonly [K in keyof T]: Unchanged<T[K]> } : T
+
 /** A question the core answers: a name, schemas of what goes in and out, and the pure function between them. */
-export interface Question<In extends z.ZodType = z.ZodType, Out = unknown> {
+export interface Question<
+  In extends z.ZodType = z.ZodType,
+  Out extends z.ZodType = z.ZodType,
+  Answer = Unchanged<z.output<Out>>,
+> {
   readonly name: string
   /** What it is for, in one line. */
   readonly purpose: string
   readonly input: In
+  /** What comes out, each figure with the unit it is in (`output.ts`). */
+  readonly output: Out
   /** An input a person can start from. */
   readonly example: z.input<In>
   /** @throws NoAnswer where a well-formed input has no physical answer */
-  readonly solve: (input: z.output<In>) => Solved<Out>
+  readonly solve: (input: z.output<In>) => Solved<Answer>
 }
 
-/** Declares a question; the types of the input flow into `solve`. */
-export function question<In extends z.ZodType, Out>(definition: Question<In, Out>): Question<In, Out> {
+/** What a question answers. */
+export type AnswerTo<Q extends { readonly solve: (input: never) => Solved<unknown> }> = ReturnType<Q['solve']>['answer']
+
+/** Declares a question; the types of what goes in and comes out hold `solve`. */
+export function question<In extends z.ZodType, Out extends z.ZodType, Answer extends Unchanged<z.output<Out>>>(
+  definition: Question<In, Out, Answer>,
+): Question<In, Out, Answer> {
   return definition
 }
 

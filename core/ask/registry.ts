@@ -18,7 +18,7 @@ export type AskError =
 export type Asked<Out = unknown> =
   ({ readonly ok: true } & Solved<Out>) | { readonly ok: false; readonly error: AskError }
 
-type AnyQuestion = Question<z.ZodType, unknown>
+type AnyQuestion = Question
 
 export interface Registry {
   readonly names: readonly string[]
@@ -92,6 +92,32 @@ const tidyStep = (step: Step): Step => ({
   value: typeof step.value === 'string' ? tidyFigures(step.value) : step.value,
 })
 
+/** Asks one question: its input read by its schema, and what came of it told apart. */
+export function askQuestion<In extends z.ZodType, Out extends z.ZodType, Answer>(
+  question: Question<In, Out, Answer>,
+  input: unknown,
+): Asked<Answer> {
+  const parsed = question.input.safeParse(input)
+  if (!parsed.success) return { ok: false, error: { kind: 'invalid-input', issues: readIssues(parsed.error) } }
+  try {
+    const solved = question.solve(parsed.data)
+    const bad = firstNonFinite(solved.answer)
+    return bad
+      ? { ok: false, error: { kind: 'no-answer', reason: `${GONE_WRONG} (${bad})` } }
+      : { ok: true, ...solved, working: solved.working.map(tidyStep) }
+  } catch (error) {
+    if (error instanceof NoAnswer) return { ok: false, error: { kind: 'no-answer', reason: error.message } }
+    return {
+      ok: false,
+      error: {
+        kind: 'fault',
+        code: faultCode(error),
+        reason: 'a mistake in the program, not in what was put in; it was not worked out',
+      },
+    }
+  }
+}
+
 /**
  * Gathers the questions and asks them.
  * @throws Error on a duplicate name: a mistake in the program, not in an input
@@ -117,25 +143,7 @@ export function createRegistry(questions: readonly AnyQuestion[]): Registry {
             nearest: nearest(String(name).slice(0, 80), names),
           },
         }
-      const parsed = found.input.safeParse(input)
-      if (!parsed.success) return { ok: false, error: { kind: 'invalid-input', issues: readIssues(parsed.error) } }
-      try {
-        const solved = found.solve(parsed.data)
-        const bad = firstNonFinite(solved.answer)
-        return bad
-          ? { ok: false, error: { kind: 'no-answer', reason: `${GONE_WRONG} (${bad})` } }
-          : { ok: true, ...solved, working: solved.working.map(tidyStep) }
-      } catch (error) {
-        if (error instanceof NoAnswer) return { ok: false, error: { kind: 'no-answer', reason: error.message } }
-        return {
-          ok: false,
-          error: {
-            kind: 'fault',
-            code: faultCode(error),
-            reason: 'a mistake in the program, not in what was put in; it was not worked out',
-          },
-        }
-      }
+      return askQuestion(found, input)
     },
   }
 }

@@ -5,6 +5,7 @@ import { percent, positive, quantity } from '../quantity/schema'
 import { caution } from '../safety/cautions.table'
 import { planBraze } from './plan'
 import { BRAZE_ROD_IDS } from './rods.table'
+import * as answers from './answers'
 
 export const brazePlan = question({
   name: 'braze.plan',
@@ -19,6 +20,7 @@ export const brazePlan = question({
     ambientC: quantity('c', { min: -40, max: 100 }).default(20),
     serviceC: quantity('c', { min: -100, max: 600 }).default(40),
   }),
+  output: answers.brazePlan,
   example: {
     baseAlloy: '356',
     rod: 'zinc-al',

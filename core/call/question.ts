@@ -12,6 +12,7 @@ import { judge } from './judge'
 import { EARLIER_POINTS, SAFETY_CRITICAL, STATE_POINTS } from './judge.table'
 import { chooseProcess } from './process'
 import { PROCESS_IDS, SOAKS } from './process.table'
+import * as answers from './answers'
 
 const JOINTS = Object.keys(JOINT_SHARE) as [Joint, ...Joint[]]
 const STATE_IDS = Object.keys(STATE_POINTS) as [string, ...string[]]
@@ -56,6 +57,7 @@ export const fillerChoose = question({
       .prefault({}),
     dilutionPct: percent().default(30),
   }),
+  output: answers.fillerChoose,
   example: { baseA: '356', service: { maxC: 70, load: 'seal' }, dilutionPct: 30 },
   solve: ({ baseA, baseB, service, dilutionPct }) => {
     const solved = chooseFiller(baseA, baseB ?? baseA, service, dilutionPct)
@@ -121,6 +123,7 @@ export const processChoose = question({
       .max(60)
       .default([]),
   }),
+  output: answers.processChoose,
   example: {
     wallMm: 8,
     family: 'cast-al-si-mg',
@@ -210,6 +213,7 @@ export const repairJudge = question({
           message: 'at least one family must have a probability above 0',
         })
     }),
+  output: answers.repairJudge,
   example: {
     family: 'cast-al-si-mg',
     soak: 'oil-soaked',

@@ -6,6 +6,7 @@ import { pctMap } from '../metal/identify/evidence'
 import { passChemistry } from './chemistry'
 import { crackIndex } from './crack-index'
 import { crackMap } from './crack-map'
+import * as answers from './answers'
 
 /** Past this the liquidus slopes and phase surfaces say nothing. */
 const MOST_ALLOYED_PCT = 40
@@ -23,6 +24,7 @@ export const weldChemistry = question({
     dilutionPct: percent(),
     passes: z.number().int().min(1).max(200).default(1),
   }),
+  output: answers.weldChemistry,
   example: { base: { alloy: '6061-T6' }, filler: 'ER4043', dilutionPct: 30, passes: 3 },
   solve: ({ base, filler, dilutionPct, passes }) => {
     const basePct = 'alloy' in base ? base.alloy.pct : base.pct
@@ -57,6 +59,7 @@ export const weldCrackMap = question({
     passes: z.number().int().min(1).max(12).default(1),
     points: z.number().int().min(5).max(120).default(60),
   }),
+  output: answers.weldCrackMap,
   example: { base: { alloy: '6061' }, filler: '4043', dilutionPct: 30, passes: 2, points: 9 },
   solve: ({ base: from, filler, dilutionPct, passes, points }) => {
     const answer = crackMap('alloy' in from ? from.alloy.pct : from.pct, filler, dilutionPct, passes, points)
@@ -78,6 +81,7 @@ export const weldCrackIndex = question({
   name: 'weld.crackIndex',
   purpose: 'How readily a weld metal cracks as it freezes, from its own freezing path',
   input: z.strictObject({ pct: pctMap }),
+  output: answers.weldCrackIndex,
   example: { pct: { Si: 0.6, Cu: 0.28, Mg: 1.0 } },
   solve: ({ pct }) => {
     const others = Object.entries(pct)

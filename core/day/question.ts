@@ -4,6 +4,7 @@ import { quantity } from '../quantity/schema'
 import { mostAbovePct } from './bound'
 import { dayOf } from './model'
 import { schedule, scheduled } from './search'
+import * as answers from './answers'
 
 const minutes = () => quantity('min', { min: 0, max: 1e6 })
 const id = z.string().min(1).max(80)
@@ -55,6 +56,7 @@ export const daySchedule = question({
   purpose:
     'What to do when, across jobs: attended and unattended work on hands, mill, oven and freezer, with a bound on the best',
   input: dayInput,
+  output: answers.daySchedule,
   example: {
     jobs: [
       {

@@ -10,6 +10,7 @@ import { question } from '../ask/question'
 import { positive, quantity } from '../quantity/schema'
 import { balance } from './balance'
 import { runOut } from './run-out'
+import * as answers from './answers'
 
 export const runoutEvaluate = question({
   name: 'runout.evaluate',
@@ -20,6 +21,7 @@ export const runoutEvaluate = question({
       .min(3)
       .max(3600),
   }),
+  output: answers.runoutEvaluate,
   example: { readingsMm: [0.02, 0.05, 0.09, 0.1, 0.08, 0.04, 0.01, 0] },
   solve: ({ readingsMm }) => {
     const { working, ...answer } = runOut(readingsMm)
@@ -43,6 +45,7 @@ export const balanceCorrect = question({
       if (input.addedG === undefined && (input.volumeMm3 === undefined || input.densityGcm3 === undefined))
         context.addIssue({ code: 'custom', path: ['addedG'], message: 'give addedG, or volumeMm3 with densityGcm3' })
     }),
+  output: answers.balanceCorrect,
   example: { radiusMm: 60, volumeMm3: 800, densityGcm3: 6.6, replacedDensityGcm3: 2.68, atRadiusMm: 55 },
   solve: input => {
     const { working, ...answer } = balance(input)
@@ -59,6 +62,7 @@ export const holesCircle = question({
   name: 'holes.circle',
   purpose: 'The even bolt circle nearest to measured holes, and how far each is off it',
   input: z.strictObject({ holes: z.array(hole).min(3).max(200), places: z.number().int().min(3).max(200).optional() }),
+  output: answers.holesCircle,
   example: {
     holes: [
       { xMm: 30.02, yMm: 0 },
@@ -82,6 +86,7 @@ export const bendStraighten = question({
     thickMm: positive('mm', { max: 200 }),
     alloy: alloyName,
   }),
+  output: answers.bendStraighten,
   example: { outMm: 4, overMm: 60, thickMm: 5, alloy: '6061' },
   solve: ({ alloy, ...input }) => {
     const { working, ...answer } = straighten(input.outMm, input.overMm, input.thickMm, mechanicalOf(alloy))
@@ -113,6 +118,7 @@ export const finishAfter = question({
     filler: alloyName.optional(),
     brazeRod: oneOf(BRAZE_ROD_IDS).optional(),
   }),
+  output: answers.finishAfter,
   example: { after: 'anodised', baseAlloy: '6061', filler: '4043' },
   solve: ({ after, baseAlloy, filler, brazeRod }) => {
     const answer = finishAdvice(after, baseAlloy, filler ?? null, brazeRod ?? null)

@@ -11,6 +11,7 @@ import { COLD, SOFTENS_C, type Cold } from './cold.table'
 import { shrinkFit } from './shrink'
 import { planSlug } from './slug'
 import { USUAL_CHAMFER_MM, USUAL_FACED_MM } from './weld-groove'
+import * as answers from './answers'
 
 const softensCaution = (hubC: number) =>
   hubC > SOFTENS_C
@@ -36,6 +37,7 @@ export const fitPress = question({
     slugAlloy: alloyName,
     friction: z.number().min(0).max(2).default(0.2),
   }),
+  output: answers.fitPress,
   example: {
     diameterMm: '3/4 in',
     interferenceMm: '1.25 thou',
@@ -76,6 +78,7 @@ export const fitShrink = question({
     ambientC: quantity('c', { min: -60, max: 60 }).default(20),
     hubC: quantity('c', { min: -60, max: 600 }).optional(),
   }),
+  output: answers.fitShrink,
   example: {
     diameterMm: 19,
     interferenceMm: 0.03,
@@ -129,6 +132,7 @@ export const fitSlug = question({
     chamferMm: positive('mm', { max: 50 }).default(USUAL_CHAMFER_MM),
     facedMm: quantity('mm', { min: 0, max: 50 }).default(USUAL_FACED_MM),
   }),
+  output: answers.fitSlug,
   example: { threadMajorMm: 10, bossMm: 34, depthMm: 22, bodyAlloy: '356', slugAlloy: '6061-T6', cold: 'freezer' },
   solve: ({ bodyAlloy, slugAlloy, ...input }) => {
     const { working, ...answer } = planSlug({ ...input, body: bodyAlloy, slug: slugAlloy })
@@ -154,6 +158,7 @@ export const cutSpeedQuestion = question({
       if (input.tool === 'tap' && input.pitchMm === undefined)
         context.addIssue({ code: 'custom', path: ['pitchMm'], message: 'a tap needs its pitch' })
     }),
+  output: answers.cutSpeed,
   example: { tool: 'drill', diameterMm: 8.8, alloy: '6061' },
   solve: ({ tool, diameterMm, alloy, surfaceMMin, pitchMm, flutes }) => {
     const { working, ...answer } = cutSpeed(tool, diameterMm, alloy, surfaceMMin, pitchMm, flutes)

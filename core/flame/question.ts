@@ -4,6 +4,7 @@ import { alloyName } from '../metal/find-alloy'
 import { percent, positive, quantity } from '../quantity/schema'
 import { caution } from '../safety/cautions.table'
 import { planFlame } from './plan'
+import * as answers from './answers'
 
 export const flamePlan = question({
   name: 'flame.plan',
@@ -21,6 +22,7 @@ export const flamePlan = question({
     startC: quantity('c', { min: -40, max: 500 }).default(20),
     layMin: quantity('min', { min: 0, max: 10_000 }).default(0),
   }),
+  output: answers.flamePlan,
   example: {
     baseAlloy: '356',
     gas: 'oxy-acetylene',

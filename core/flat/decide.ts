@@ -14,7 +14,7 @@ export interface FaceDecision {
  * Leave, seal, lap or mill a face, by its minimum zone against what the joint bears and by the minutes it would take to
  * lap. Limits: `sealing.table.ts`.
  */
-export function decideFace(flat: Flatness, lap: Lapping, seal: SealId): FaceDecision {
+export function decideFace(flat: Omit<Flatness, 'working'>, lap: Omit<Lapping, 'working'>, seal: SealId): FaceDecision {
   const { bearsMm, name, sealant } = SEALS[seal]
   const zone = flat.minimumZoneMm
   const sheets = Math.ceil(lap.volumeMm3 / SHEET_MM3)

@@ -7,6 +7,7 @@ import { boltedFlat, MUCH_LOCKED } from './decide'
 import { evaluateFlatness } from './evaluate'
 import { HAND_RATE_MM3_MIN, planLapping } from './lap'
 import { spansPlane } from './plane'
+import * as answers from './answers'
 
 const coordinate = () => quantity('mm', { min: -1e4, max: 1e4 })
 const points = z
@@ -30,6 +31,7 @@ export const flatEvaluate = question({
   name: 'flat.evaluate',
   purpose: 'Flatness of a face from readings anywhere on it: minimum zone, shape, high spots, what it stands on',
   input: z.strictObject({ points }),
+  output: answers.flatEvaluate,
   example: { points: EXAMPLE },
   solve: ({ points: given }) => {
     const { working, ...answer } = evaluateFlatness(given)
@@ -45,6 +47,7 @@ export const flatLap = question({
     toMm: quantity('mm', { min: 0, max: 10 }),
     rateMm3Min: positive('mm3Min').default(HAND_RATE_MM3_MIN),
   }),
+  output: answers.flatLap,
   example: { points: EXAMPLE, toMm: '0.02 mm' },
   solve: ({ points: given, toMm, rateMm3Min }) => {
     const { working, ...answer } = planLapping(given, toMm, rateMm3Min)
@@ -61,6 +64,7 @@ export const flatBolted = question({
     thickMm: positive('mm', { max: 500 }),
     alloy: alloyName,
   }),
+  output: answers.flatBolted,
   example: { bowMm: '0.2 mm', overMm: 150, thickMm: 8, alloy: '356' },
   solve: ({ bowMm, overMm, thickMm, alloy }) => {
     const { working, ...answer } = boltedFlat(bowMm, overMm, thickMm, mechanicalOf(alloy))

@@ -7,6 +7,7 @@ import { planBuildUp } from './build-up'
 import { planGroove } from './plan'
 import { reinforce } from './reinforce'
 import { ENDS } from './run'
+import * as answers from './answers'
 
 export const grooveInput = z.strictObject({
   crackMm: positive('mm', { max: 20000 }),
@@ -31,6 +32,7 @@ export const groovePlan = question({
   name: 'groove.plan',
   purpose: 'Groove depth, section, metal, rods, passes, stop-holes and arc minutes for a crack',
   input: grooveInput,
+  output: answers.groovePlan,
   example: {
     crackMm: '4 3/8 in',
     wallMm: '0.315 in',
@@ -69,6 +71,7 @@ export const grooveBuildUp = question({
     efficiencyPct: percent({ min: 5 }).default(90),
     filler: alloyName.default(() => alloyName.parse('4043')),
   }),
+  output: answers.grooveBuildUp,
   example: { longMm: '30 mm', wideMm: '8 mm', highMm: '12 mm', proudMm: 1.5, fillerMm: '3/32 in' },
   solve: ({ filler, ...input }) => {
     const { working, ...answer } = planBuildUp({ ...input, fillerDensityGcm3: filler.densityGcm3 })
@@ -86,6 +89,7 @@ export const plateReinforce = question({
     plateWidthMm: positive('mm').optional(),
     sides: z.union([z.literal(1), z.literal(2)], { error: '1 or 2' }).default(1),
   }),
+  output: answers.plateReinforce,
   example: { widthMm: 30, heightMm: 12, plateMm: 4, sides: 1 },
   solve: ({ widthMm, heightMm, plateMm, plateWidthMm, sides }) => {
     const { working, ...answer } = reinforce(widthMm, heightMm, plateMm, plateWidthMm ?? widthMm, sides)

@@ -12,6 +12,7 @@ import { movingSource } from './moving-source'
 import { cutPart, setUp, simulated, simulationWorking } from './simulate'
 import { lossesSchema, probeSchema, simulateInput, sourceSchema } from './simulate.schema'
 import { shapeSchema } from '../solid/shape.schema'
+import * as answers from './answers'
 
 /** Specific heat where no alloy is named: J/(kg·K), the middle of the table. */
 const USUAL_SPECIFIC_HEAT_JKGK = 900
@@ -48,6 +49,7 @@ export const heatPreheat = question({
   name: 'heat.preheat',
   purpose: 'Minutes to preheat a part, where it would settle, and its heating curve',
   input: preheatInput,
+  output: answers.heatPreheat,
   example: { massKg: '1.6 kg', areaMm2: 150000, targetC: '250 F', sourceW: '2 kW', efficiencyPct: 35 },
   solve: input => {
     const massKg = input.massKg ?? input.volumeMm3! * input.alloy!.densityGcm3 * 1e-6
@@ -85,6 +87,7 @@ export const heatArcPoint = question({
     zMm: quantity('mm', { min: 0, max: 1e5 }).default(0),
     wallMm: positive('mm', { max: 1000 }).optional(),
   }),
+  output: answers.heatArcPoint,
   example: { powerW: 2200, travelMmS: 3, alloy: '6061', startC: 20, xMm: -10, yMm: 8, zMm: 0 },
   solve: ({ alloy, ...source }) => {
     const conductivity = conductivityWmK(alloy)
@@ -114,6 +117,7 @@ export const heatSimulate = question({
   name: 'heat.simulate',
   purpose: 'Heat in a part over time: torch, arc, oven or hot air against air, bench and backing, at probes',
   input: simulateInput,
+  output: answers.heatSimulate,
   example: {
     shape: { kind: 'plate', lengthMm: 120, widthMm: 80, thickMm: 8 },
     cellMm: 4,
@@ -194,6 +198,7 @@ export const heatFitSource = question({
         need('massKg', 'give massKg, or volumeMm3 with an alloy, or a shape')
       if (input.areaMm2 === undefined) need('areaMm2', 'the skin that loses heat: areaMm2, or a shape')
     }),
+  output: answers.heatFitSource,
   example: {
     massKg: 1.6,
     areaMm2: 150000,

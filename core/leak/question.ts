@@ -3,6 +3,7 @@ import { question } from '../ask/question'
 import { positive, quantity } from '../quantity/schema'
 import { caution } from '../safety/cautions.table'
 import { leakDecay, STANDARD_KPA } from './decay'
+import * as answers from './answers'
 
 /** Above this an air test is no bench test any more: judgement (a blow of this energy breaks bones). */
 const MOST_STORED_J = 200
@@ -19,6 +20,7 @@ export const leakDecayQuestion = question({
     endC: quantity('c', { min: -60, max: 300 }).optional(),
     baroKPa: positive('kPa', { min: 30, max: 120 }).default(STANDARD_KPA),
   }),
+  output: answers.leakDecay,
   example: { volumeL: 2.4, startKPa: 10, endKPa: 9.2, seconds: 300, startC: 20 },
   solve: input => {
     const { working, ...answer } = leakDecay({ ...input, endC: input.endC ?? input.startC })

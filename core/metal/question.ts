@@ -6,11 +6,13 @@ import { weighDensity } from './density'
 import { evidenceSchema } from './identify/evidence'
 import { identify } from './identify/identify'
 import { useByPart, USES } from './identify/uses.table'
+import * as answers from './answers'
 
 export const alloyList = question({
   name: 'alloy.list',
   purpose: 'Every alloy and filler known here: composition, melting range, density, conductivity',
   input: z.strictObject({}),
+  output: answers.alloyList,
   example: {},
   solve: () => ({
     answer: {
@@ -66,6 +68,7 @@ export const alloyDensity = question({
     hangerG: quantity('g', { min: 0 }).default(0),
     scaleG: positive('g', { max: 1000 }).default(0.1),
   }),
+  output: answers.alloyDensity,
   example: { dryG: 1250, submergedG: 784.6, waterC: 20, scaleG: 0.1 },
   solve: ({ dryG, submergedG, waterC, hangerG, scaleG }) => {
     const { working, ...answer } = weighDensity(dryG, submergedG, waterC, hangerG, scaleG)
@@ -84,6 +87,7 @@ export const alloyIdentify = question({
       .refine(part => useByPart(part) !== undefined, { error: `one of: ${USES.map(row => row.part).join('; ')}` })
       .optional(),
   }),
+  output: answers.alloyIdentify,
   example: {
     evidence: [
       { test: 'form', seen: 'casting' },

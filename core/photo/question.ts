@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { NoAnswer, question, type Solved } from '../ask/question'
+import { NoAnswer, question, type Solved, type Unchanged } from '../ask/question'
 import { quantity } from '../quantity/schema'
 import { readBlue } from './blue'
 import { CARD_IDS, CARDS, cardLeaf } from './card/layout'
@@ -13,6 +13,7 @@ import { bytesOf, readPicture } from './read'
 import { LINES } from './ridge'
 import { measureThread } from './thread/measure'
 import { FAINT_SHARE, traceLine } from './trace'
+import * as answers from './answers'
 
 const pixels = z.tuple([z.number().min(-1e6).max(1e6), z.number().min(-1e6).max(1e6)], {
   error: 'a pair of pixels [x, y]',
@@ -33,6 +34,7 @@ export const photoMeasure = question({
     trace: z.array(pixels).min(2).max(5000),
     pickPx: z.number().min(0.01).max(100).default(1),
   }),
+  output: answers.photoMeasure,
   example: {
     known: [
       { px: [120, 480], mm: [0, 0] },
@@ -93,6 +95,7 @@ export const photoCardFace = question({
   name: 'photo.cardFace',
   purpose: 'What is printed on a scale card: every dark rectangle at its place, to be drawn at its own size',
   input: z.strictObject({ card: z.enum(CARD_IDS).default('M') }),
+  output: answers.photoCardFace,
   example: { card: 'M' },
   solve: ({ card }) => {
     const leaves = CARDS[card].leaves.map(leaf => cardLeaf(card, leaf))
@@ -127,28 +130,20 @@ export const photoCardFace = question({
   },
 })
 
-interface CardAnswer {
-  found: boolean
-  why: string | null
-  cornersPx: [number, number][]
-  known: { px: number[]; mm: readonly [number, number] }[]
-  mmPerPx: number | null
-  tiltDeg: number | null
-  leaves: object[]
-}
-const NO_CARD = { cornersPx: [], known: [], mmPerPx: null, tiltDeg: null, leaves: [] }
+const NO_CARD = { found: false, cornersPx: [], known: [], mmPerPx: null, tiltDeg: null, leaves: [] }
 
 export const photoCard = question({
   name: 'photo.card',
   purpose: 'The scale card in a picture: where it lies, how far it is turned, and known points for measuring',
   input: z.strictObject(pictureFields).refine(onePicture, ONE_PICTURE),
+  output: answers.photoCard,
   get example() {
     return { png: exampleOf('card') }
   },
-  solve: (given): Solved<CardAnswer> => {
+  solve: (given): Solved<Unchanged<z.output<typeof answers.photoCard>>> => {
     const picture = pictureOf(given)
     const look = findCard(greyOf(picture))
-    if ('why' in look) return { answer: { found: false, why: look.why, ...NO_CARD }, working: [], cautions: [] }
+    if ('why' in look) return { answer: { ...NO_CARD, why: look.why }, working: [], cautions: [] }
     const leaves = look.found.map(leaf => ({
       card: leaf.card,
       leaf: leaf.leaf,
@@ -214,6 +209,7 @@ export const photoTrace = question({
       line: z.enum(LINES, { error: 'dark or bright' }).default('dark'),
     })
     .refine(onePicture, ONE_PICTURE),
+  output: answers.photoTrace,
   get example() {
     return {
       png: exampleOf('line'),
@@ -277,6 +273,7 @@ export const photoThread = question({
       mmPerPx: z.number({ error: 'millimetres to a pixel, a number' }).min(1e-5).max(100),
     })
     .refine(onePicture, ONE_PICTURE),
+  output: answers.photoThread,
   get example() {
     return {
       png: exampleOf('thread'),
@@ -344,6 +341,7 @@ export const photoBlue = question({
   input: z
     .strictObject({ ...pictureFields, outline: z.array(pixels).min(3).max(2000).optional() })
     .refine(onePicture, ONE_PICTURE),
+  output: answers.photoBlue,
   get example() {
     return { png: exampleOf('blue') }
   },
@@ -392,6 +390,7 @@ export const photoOutline = question({
   name: 'photo.outline',
   purpose: 'The outline and holes of one object on a plain ground in a picture',
   input: z.strictObject(pictureFields).refine(onePicture, ONE_PICTURE),
+  output: answers.photoOutline,
   get example() {
     return { png: exampleOf('outline') }
   },

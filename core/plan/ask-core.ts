@@ -1,7 +1,7 @@
 import { labelOfKey } from '../ask/fields'
-import type { Caution } from '../ask/question'
-import type { Asked } from '../ask/registry'
-import { questions } from '../questions'
+import type { z } from 'zod'
+import type { Caution, Question } from '../ask/question'
+import { askQuestion } from '../ask/registry'
 import type { Working } from './parts'
 
 export interface PlanAnswer<Out> {
@@ -22,23 +22,31 @@ const MOST_REMEMBERED = 400
  * Asks a question on behalf of a plan, so that a station's number and the command line's are the same call.
  * A refusal comes back as plain words.
  */
-export function askFor<Out>(name: string, title: string, input: unknown): AskedForPlan<Out> {
-  const key = `${name} ${title} ${JSON.stringify(input)}`
+export function askFor<In extends z.ZodType, Out extends z.ZodType, Answer>(
+  question: Question<In, Out, Answer>,
+  title: string,
+  input: z.input<In>,
+): AskedForPlan<Answer> {
+  const key = `${question.name} ${title} ${JSON.stringify(input)}`
   const known = remembered.get(key)
-  if (known) return known as AskedForPlan<Out>
-  const fresh = askAfresh<Out>(name, title, input)
+  if (known) return known as AskedForPlan<Answer>
+  const fresh = askAfresh(question, title, input)
   if (remembered.size >= MOST_REMEMBERED) remembered.delete(remembered.keys().next().value!)
   remembered.set(key, fresh)
   return fresh
 }
 
-function askAfresh<Out>(name: string, title: string, input: unknown): AskedForPlan<Out> {
-  const asked: Asked = questions.ask(name, input)
+function askAfresh<In extends z.ZodType, Out extends z.ZodType, Answer>(
+  question: Question<In, Out, Answer>,
+  title: string,
+  input: z.input<In>,
+): AskedForPlan<Answer> {
+  const asked = askQuestion(question, input)
   if (asked.ok)
     return {
       ok: true,
-      answer: asked.answer as Out,
-      working: { title, question: name, input, steps: asked.working },
+      answer: asked.answer,
+      working: { title, question: question.name, input, steps: asked.working },
       cautions: asked.cautions,
     }
   const { error } = asked

@@ -11,7 +11,7 @@ import { STATION_IDS } from '../job/stations.table'
 import { SEEN_IN_PUDDLE } from '../job/words.table'
 import { planJob } from './plan-job'
 import { plainSentence } from './stale'
-import { sentenceText } from './record'
+import { sentenceText } from './hand-over/record'
 
 /**
  * Whatever is entered, every station speaks in clean sentences: jobs are drawn by changing any choice and any reading

@@ -3,6 +3,7 @@ import { NoAnswer, question } from '../ask/question'
 import { positive, quantity } from '../quantity/schema'
 import { learn } from './learn'
 import { quote } from './quote'
+import * as answers from './answers'
 
 const money = z.number({ error: 'an amount of money' }).min(0).max(1e7)
 const name = z.string().trim().min(1).max(80)
@@ -24,6 +25,7 @@ export const jobQuote = question({
       .default([]),
     newPrice: money.optional(),
   }),
+  output: answers.jobQuote,
   example: {
     phases: [
       { name: 'Open up', minutes: 35 },
@@ -74,6 +76,7 @@ export const logLearn = question({
       )
       .max(50_000),
   }),
+  output: answers.logLearn,
   example: {
     records: [
       { success: true, family: 'cast-al-si-mg', process: 'ac-tig', soak: 'oily', plannedMin: 60, actualMin: 75 },

@@ -9,6 +9,7 @@ import { threadName } from './find'
 import { identifyThread, pitchOfTpi } from './identify'
 import { threadInsert } from './insert'
 import { threadStrength } from './strength'
+import * as answers from './answers'
 
 const strengthMPa = () => positive('mPa', { max: 3000 })
 
@@ -16,6 +17,7 @@ export const threadDimsQuestion = question({
   name: 'thread.dims',
   purpose: 'Sizes of a standard thread, its stress area, and the drills that tap it',
   input: z.strictObject({ designation: threadName }),
+  output: answers.threadDims,
   example: { designation: 'M10x1.25' },
   solve: ({ designation }) => {
     const { working, ...answer } = threadDims(designation)
@@ -36,6 +38,7 @@ export const threadIdentify = question({
     uncertaintyMm: quantity('mm', { min: 0.001, max: 3 }).default(0.1),
     region: z.enum(['any', 'metric', 'inch', 'hydraulic'], { error: 'any, metric, inch or hydraulic' }).default('any'),
   }),
+  output: answers.threadIdentify,
   example: { side: 'male', diameterMm: '13.1 mm', tpi: 19, region: 'hydraulic' },
   solve: ({ tpi, pitchMm, ...input }) => {
     const { working, ...answer } = identifyThread({
@@ -68,6 +71,7 @@ export const threadStrengthQuestion = question({
     boltUtsMPa: strengthMPa().default(800),
     bodyUtsMPa: strengthMPa(),
   }),
+  output: answers.threadStrength,
   example: { designation: 'M8', engagementMm: 16, boltUtsMPa: 800, bodyUtsMPa: 165 },
   solve: ({ designation, engagementMm, boltUtsMPa, bodyUtsMPa }) => {
     const { working, ...answer } = threadStrength(designation, engagementMm, boltUtsMPa, bodyUtsMPa)
@@ -82,6 +86,7 @@ export const threadInsertQuestion = question({
     designation: threadName,
     kind: z.enum(['wire', 'solid'], { error: 'wire or solid' }).default('wire'),
   }),
+  output: answers.threadInsert,
   example: { designation: 'M10x1.5', kind: 'wire' },
   solve: ({ designation, kind }) => {
     const { working, ...answer } = threadInsert(designation, kind)
@@ -102,6 +107,7 @@ export const bossCompare = question({
     filler: alloyName.default(() => alloyName.parse('4043')),
     slugAlloy: alloyName.default(() => alloyName.parse('6061-T6')),
   }),
+  output: answers.bossCompare,
   example: { designation: 'M8', torqueNm: '18 lbf.ft', depthMm: 16, bossMm: 22, bodyAlloy: '356', filler: '4043' },
   solve: ({ designation, bodyAlloy, filler, slugAlloy, ...input }) => {
     const { working, ...answer } = compareBoss({

@@ -4,11 +4,13 @@ import { warpSetup } from './ask'
 import { beadShrinks } from './bead'
 import { warped } from './run'
 import { beadInput, warpInput } from './schema'
+import * as answers from './answers'
 
 export const warpBead = question({
   name: 'warp.bead',
   purpose: 'How a bead shrinks: the force it pulls with along itself, across, its angle, and the zone that carries it',
   input: beadInput,
+  output: answers.warpBead,
   example: { a: '150 A', v: 15, speedMmS: '2.5 mm/s', alloy: '356', wallMm: '8 mm', preheatC: '110 C' },
   solve: ({ heatJMm, a, v, efficiencyPct, speedMmS, ...given }) => {
     const { working, ...answer } = beadShrinks({
@@ -25,6 +27,7 @@ export const warpSimulate = question({
   purpose:
     'How a part moves as its beads are laid in order, free or held down: faces, bores, hole patterns, stress left',
   input: warpInput,
+  output: answers.warpSimulate,
   example: {
     shape: { kind: 'plate', lengthMm: 120, widthMm: 80, thickMm: 8 },
     cellMm: 4,

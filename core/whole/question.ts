@@ -14,6 +14,7 @@ import { caution } from '../safety/cautions.table'
 import { fields as partFields } from '../part/fields'
 import { planWhole, type JobGiven, type MendGiven } from './plan'
 import { STARTER_KIT } from './starter-kit'
+import * as answers from './answers'
 
 const id = z
   .string()
@@ -99,6 +100,7 @@ export const jobPlan = question({
       .max(60)
       .refine(list => new Set(list.map(each => each.id)).size === list.length, { error: 'two mends have the same id' }),
   }) as unknown as z.ZodType<Omit<JobGiven, 'kit'> & { kit?: Kit }, Record<string, unknown>>,
+  output: answers.jobPlan,
   example: {
     part: {
       does: 'seal',

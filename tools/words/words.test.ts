@@ -5,7 +5,7 @@ import { answerRows } from '../../core/ask/answer-rows'
 import { fieldsOf } from '../../core/ask/fields'
 import { sorted } from '../../core/job/out'
 import { planJob } from '../../core/plan/plan-job'
-import { recordOf } from '../../core/plan/record'
+import { recordOf } from '../../core/plan/hand-over/record'
 import { kitSchema } from '../../core/job/job.schema'
 import { cut } from '../../core/words/catalogue'
 import { GERMAN } from '../../core/words/de/catalogue'
@@ -139,7 +139,7 @@ describe('Ask in German', () => {
       see(question.purpose)
       for (const { label, help } of fieldsOf(question)) [label, help].forEach(see)
       const { answer, cautions } = question.solve(question.input.parse(question.example) as never)
-      const { rows, tables } = answerRows(answer)
+      const { rows, tables } = answerRows(answer, question.output)
       for (const { label, columns } of tables) [label, ...columns].forEach(see)
       for (const { label } of rows) see(label)
       for (const { title, text } of cautions) [title, text].forEach(see)

@@ -2,12 +2,17 @@
 import { computed } from 'vue'
 import type { QuestionField } from '#core/ask/fields'
 import type { Asked } from '#core/ask/registry'
-import { answerRows } from '#core/ask/answer-rows'
+import type { AnswerRows } from '#core/ask/answer-rows'
 import WorkingTable from '~/bench/WorkingTable.vue'
 import AnswerChart from './AnswerChart.vue'
 
-const props = defineProps<{ name: string; result: Asked | null; fields: readonly QuestionField[] }>()
-const answer = computed(() => (props.result?.ok ? answerRows(props.result.answer) : null))
+const props = defineProps<{
+  name: string
+  result: Asked | null
+  laid: AnswerRows | null
+  fields: readonly QuestionField[]
+}>()
+const answer = computed(() => (props.result?.ok ? props.laid : null))
 const refusal = computed(() =>
   props.result && !props.result.ok && props.result.error.kind === 'no-answer' ? props.result.error.reason : null,
 )

@@ -6,7 +6,7 @@ import AnswerView from './AnswerView.vue'
 import AskForm from './AskForm.vue'
 import { useQuestion } from './use-question'
 
-const { sought, groups, group, link, name, purpose, fields, form, result, issues, useExample } = useQuestion()
+const { sought, groups, group, link, name, purpose, fields, form, result, laid, issues, useExample } = useQuestion()
 const { copy, copied, isSupported } = useClipboard({ copiedDuring: 4000 })
 /** On a phone the list gives way to the question; it comes back at a press. */
 const listed = ref(name.value === null)
@@ -80,7 +80,7 @@ function choose(question: string) {
               </button>
             </div>
           </div>
-          <AnswerView :name="name" :result="result" :fields="fields" />
+          <AnswerView :name="name" :result="result" :laid="laid" :fields="fields" />
         </div>
       </div>
       <p v-else class="quiet pick">Pick a question, or type a word of it.</p>

@@ -1,7 +1,8 @@
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import type { AnswerRows } from '#core/ask/answer-rows'
 import { inputFromForm, type QuestionField } from '#core/ask/fields'
 import type { Asked } from '#core/ask/registry'
-import { groupOf, QUESTION_GROUPS } from '#core/plan/ask-groups.table'
+import { groupOf, QUESTION_GROUPS } from '#core/plan/ask/ask-groups.table'
 import { coreWorker } from '~/composables/core-worker'
 import { linkTo, shared, type Form } from './share'
 
@@ -17,6 +18,8 @@ export function useQuestion() {
   let came = shared(route.hash)
   const sought = ref('')
   const result = shallowRef<Asked | null>(null)
+  /** The answer as rows and tables. */
+  const laid = shallowRef<AnswerRows | null>(null)
   const broken = shallowRef<{ path: string; message: string }[]>([])
   let ticket = 0
 
@@ -49,8 +52,10 @@ export function useQuestion() {
         return
       }
       const mine = ++ticket
-      const answered = await coreWorker().ask(name.value, input)
-      if (mine === ticket) result.value = answered
+      const { asked, laid: rows } = await coreWorker().askLaidOut(name.value, input)
+      if (mine !== ticket) return
+      result.value = asked
+      laid.value = rows
     },
     { deep: true },
   )
@@ -102,6 +107,7 @@ export function useQuestion() {
     fields,
     form,
     result,
+    laid,
     issues,
     useExample,
   }

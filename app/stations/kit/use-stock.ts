@@ -1,5 +1,5 @@
 import { onBeforeUnmount, shallowRef, toRaw, watch } from 'vue'
-import { useOf, type Stock, type Use } from '#core/plan/consumables'
+import { useOf, type Stock, type Use } from '#core/plan/shop/consumables'
 import { shelfWorker } from '~/composables/shelf-worker'
 import { useOpenJobs } from '~/composables/use-open-jobs'
 import { db } from '~/db/database'

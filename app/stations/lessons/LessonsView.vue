@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { format } from 'date-fns'
 import { COMEBACKS } from '#core/job/words.table'
 import { count } from '#core/plan/parts'
-import { whatToChange } from '#core/plan/what-to-change'
+import { whatToChange } from '#core/plan/shop/what-to-change'
 import RatioBar from './RatioBar.vue'
 import { useLessons } from './use-lessons'
 

@@ -1,4 +1,4 @@
-import { outlinesOf, outlinesSvg, type Drawn } from '#core/plan/drawings'
+import { outlinesOf, outlinesSvg, type Drawn } from '#core/plan/rebuild/drawings'
 import { download, fileName } from '~/composables/use-files'
 import { useJob } from '~/stores/job'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { kindOf } from '#core/mend/registry'
-import { OPENING, unmarked } from '#core/plan/on-the-part'
+import { OPENING, unmarked } from '#core/plan/take-in/on-the-part'
 import { MARK_KINDS, type MarkKind } from '#core/solid/stored/marks.table'
 import { OPENING_WORKS } from '#core/job/words.table'
 import ReadingField from '~/bench/ReadingField.vue'

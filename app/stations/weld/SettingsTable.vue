@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { DIAL_WORDS } from '#core/plan/weld-data'
+import { DIAL_WORDS } from '#core/plan/weld/weld-data'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 

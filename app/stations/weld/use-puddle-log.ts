@@ -1,6 +1,6 @@
 import { computed } from 'vue'
 import type { SeenInPuddle } from '#core/job/words.table'
-import { settingsLine } from '#core/plan/weld-data'
+import { settingsLine } from '#core/plan/weld/weld-data'
 import { useInstruments } from '~/stores/instruments'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'

@@ -5,6 +5,7 @@ import { percent, positive, quantity } from '../../quantity/schema'
 import { caution } from '../../safety/cautions.table'
 import { runPuddle } from './run'
 import { DIRT, type Dirt } from './surface.table'
+import * as answers from './answers'
 
 const seconds = () => quantity('s', { min: 0, max: 600 })
 const entry = z.strictObject({
@@ -43,6 +44,7 @@ export const puddleRun = question({
       .refine(list => list.every((each, n) => n === 0 || each.s >= list[n - 1]!.s), { error: 'entries go on in time' }),
     durationS: quantity('s', { above: 0, max: 600 }),
   }),
+  output: answers.puddleRun,
   example: {
     plate: { xMm: 60, yMm: 40, zMm: 6 },
     alloy: '6061',

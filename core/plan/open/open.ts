@@ -1,0 +1,294 @@
+import type { z } from 'zod'
+import type { AnswerTo } from '../../ask/question'
+import { grooveBuildUp, groovePlan } from '../../groove/question'
+import { plateReinforce } from '../../groove/question'
+import { said, type Said } from '../../job/fields/said'
+import { PROCESSES, type ProcessId } from '../../call/process.table'
+import type { Job } from '../../job/job.schema'
+import { OPENING_WORKS } from '../../job/words.table'
+import { patchRoundMm, turnedRoundMm } from '../../groove/run'
+import { centroidMm } from '../../groove/section'
+import { sequenceOf, type Sequence } from '../../groove/sequence'
+import { caution } from '../../safety/cautions.table'
+import { askFor, type AskedForPlan } from '../ask-core'
+import { openingSteps, type WorkStep } from './opening-steps'
+import { capital, count, figure, list, type Sentence, type StationPlan } from '../parts'
+import { LANDS_SHARE, LAYS_BY } from '../../lay/process.table'
+import { figures } from '../../quantity/show'
+
+export interface OpenData {
+  groove: AnswerTo<typeof groovePlan> | null
+  steps: WorkStep[]
+  refused: string | null
+  sequence: Sequence | null
+  plate: (AnswerTo<typeof plateReinforce> & { coverMm: number | null }) | null
+}
+
+const OPENED = {
+  none: '',
+  crack: 'Groove it',
+  patch: 'Let the patch in and groove it round',
+  turned: 'Groove it round',
+  'build-up': '',
+} as const
+
+/** Walls thinner than this want a backing under the root: common practice, no source. */
+const BACK_BELOW_MM = 4
+
+type Asking =
+  | { work: 'groove'; title: string; input: z.input<typeof groovePlan.input> }
+  | { work: 'build-up'; title: string; input: z.input<typeof grooveBuildUp.input> }
+
+/** What is asked of the core for this work, or what it still wants. */
+function askingOf(job: Job, filler: string): Asking | { wants: string[] } {
+  const { open, takeIn } = job
+  const sizes = said(job, 'open')
+  const wants = (readings: Record<string, number | null>) =>
+    Object.entries(readings).flatMap(([words, value]) => (value ? [] : [words]))
+  const rod = { filler, fillerMm: sizes.fillerMm }
+  if (open.work === 'none') return { wants: [] }
+  if (open.work === 'build-up') {
+    const missing = wants({
+      'how long the lost edge is': open.edgeLongMm.value,
+      'how wide': open.edgeWideMm.value,
+      'how high': open.edgeHighMm.value,
+    })
+    if (missing.length) return { wants: missing }
+    return {
+      work: 'build-up',
+      title: 'The lost edge and what builds it up',
+      input: {
+        ...rod,
+        longMm: open.edgeLongMm.value!,
+        wideMm: open.edgeWideMm.value!,
+        highMm: open.edgeHighMm.value!,
+        proudMm: sizes.edgeProudMm,
+      },
+    }
+  }
+  const missing = wants({
+    ...(open.work === 'patch'
+      ? { 'how wide the patch is': open.patchWideMm.value, 'how high the patch is': open.patchHighMm.value }
+      : open.work === 'turned'
+        ? { 'how thick the turned part is': open.turnedMm.value }
+        : { 'the length of the crack': open.crackMm.value }),
+    'the wall': takeIn.wallMm.value,
+  })
+  if (missing.length) return { wants: missing }
+  const wallMm = takeIn.wallMm.value!
+  const landMm = open.keepBreak ? sizes.landMm : 0
+  const shape = { includedDeg: sizes.includedDeg, rootRadiusMm: sizes.rootRadiusMm }
+  const depthMm = Math.max(0, (wallMm - landMm) / open.sides)
+  const crackMm =
+    open.work === 'patch'
+      ? patchRoundMm(open.patchWideMm.value!, open.patchHighMm.value!, sizes.patchCornerMm)
+      : open.work === 'turned'
+        ? turnedRoundMm(open.turnedMm.value!, centroidMm({ ...shape, depthMm }))
+        : open.crackMm.value!
+  return {
+    work: 'groove',
+    title: 'The groove and what fills it',
+    input: {
+      crackMm,
+      wallMm,
+      sides: open.sides,
+      closed: open.work === 'crack' ? open.closed : true,
+      ...rod,
+      landMm,
+      ...shape,
+      capMm: sizes.capMm,
+      stopHoleMm: sizes.stopHoleMm,
+      pastTipMm: sizes.pastTipMm,
+      startsIn: open.startsIn,
+      endsIn: open.endsIn,
+    },
+  }
+}
+
+/** The groove or the built-up edge, asked of the core. */
+function askedOf(asking: ReturnType<typeof askingOf>): AskedForPlan<AnswerTo<typeof groovePlan>> | null {
+  if ('wants' in asking) return null
+  return asking.work === 'groove'
+    ? askFor(groovePlan, asking.title, asking.input)
+    : askFor(grooveBuildUp, asking.title, asking.input)
+}
+
+/** A plate over a weak arm, where its sizes are given. */
+function plateOf({ open }: Job) {
+  const { armWideMm, armHighMm, plateMm } = open
+  if (!armWideMm.value || !armHighMm.value || !plateMm.value) return null
+  return askFor(plateReinforce, 'A plate over the arm', {
+    widthMm: armWideMm.value,
+    heightMm: armHighMm.value,
+    plateMm: plateMm.value,
+    sides: open.plateSides,
+  })
+}
+
+/** The groove in a sentence, with what fills it: rods in passes, or a gun's wire, whose beads are the gun's own. */
+function grooveCall(open: Said<'open'>, groove: AnswerTo<typeof groovePlan>, wireMassG: number | null): Sentence {
+  const [deep, long] = [figure(groove.depthMm, 'mm', 'groove'), figure(groove.runMm, 'mm', 'groove')]
+  const rods = count(groove.rods, 'rod')
+  if (open.work === 'build-up')
+    return wireMassG === null
+      ? ['Build the edge up, ', deep, ' high over ', long, `; ${count(groove.passes, 'bead')}, ${rods}.`]
+      : ['Build the edge up, ', deep, ' high over ', long, '; ', figure(wireMassG, 'g', 'groove'), ' of wire.']
+  const from = open.sides === 2 ? ' from both sides, ' : ' from one side, '
+  const angle = figure(open.includedDeg, 'deg')
+  const passes = count(groove.passes, 'pass', 'passes')
+  return wireMassG === null
+    ? [OPENED[open.work], from, deep, ' deep at ', angle, '; ', `${passes}, ${rods}.`]
+    : [OPENED[open.work], from, deep, ' deep at ', angle, '; ', figure(wireMassG, 'g', 'groove'), ' of wire.']
+}
+
+/** Open up: order of cleaning, stop-holes, groove with its passes, rods. `filler` must be an alloy of the table. */
+export function planOpen(job: Job, filler: string, process: ProcessId): StationPlan<OpenData> {
+  const { open, takeIn } = job
+  const sizes = said(job, 'open')
+  const asking = askingOf(job, filler)
+  const asked = askedOf(asking)
+  const groove = asked?.ok ? asked.answer : null
+  const refused = asked && !asked.ok ? asked.reason : null
+  const steps = openingSteps(job, (groove ? groove.removedAreaMm2 * groove.runMm : 0) / 1000, process)
+  const wants = 'wants' in asking ? asking.wants : []
+  const closed = open.work !== 'build-up' && (open.work !== 'crack' || open.closed)
+  const sequence =
+    groove && open.work !== 'build-up'
+      ? sequenceOf({
+          lengthMm: groove.runMm,
+          wallMm: takeIn.wallMm.value!,
+          sides: open.sides,
+          closed,
+          passesPerSide: groove.passesPerSide,
+          keepBreak: open.keepBreak,
+          startsIn: open.startsIn,
+          endsIn: open.endsIn,
+        })
+      : null
+  const plated = plateOf(job)
+  const plate = plated?.ok
+    ? { ...plated.answer, coverMm: open.armLongMm.value ? plated.answer.coverShare * open.armLongMm.value : null }
+    : null
+  const gun = LAYS_BY[process] === 'wire'
+  const wireMassG = (groove?.massG ?? 0) / LANDS_SHARE.wire
+  const call: Sentence = groove
+    ? grooveCall(sizes, groove, gun ? wireMassG : null)
+    : refused
+      ? [`No groove: ${refused}.`]
+      : [`Wants ${list(wants)}.`]
+  const why: Sentence[] = []
+  if (takeIn.soak === 'oil-soaked' && open.work !== 'none')
+    why.push([
+      PROCESSES[process].needsAmps
+        ? 'It held oil for long, so the first bead will bubble. A round-bottomed groove lets the arc sit on it and boil out before rod goes in.'
+        : 'It held oil for long, and a flame boils none of it out: bake it until nothing more comes, or take the arc to it.',
+    ])
+  if (groove) {
+    why.push([
+      'Metal out ',
+      figure(groove.removedG, 'g', 'groove'),
+      ', metal in ',
+      figure(groove.massG, 'g', 'groove'),
+      ...(PROCESSES[process].needsAmps ? [', arc about ', figure(groove.arcMin, 'min', 'groove')] : []),
+      '.',
+    ])
+    if (groove.stopHoles.length)
+      why.push([
+        'Stop-holes ',
+        figure(sizes.stopHoleMm, 'mm'),
+        ', ',
+        figure(sizes.pastTipMm, 'mm'),
+        ' past each visible tip.',
+      ])
+    if (open.work === 'patch')
+      why.push([
+        'A patch fits to the thickness of a saw cut, bevelled like the hole it goes in; round its corners, since square ones start cracks.',
+      ])
+    if (open.work === 'build-up')
+      why.push(['Layers turn about, so that no end sits always hot. Copper behind keeps the edge from running away.'])
+    if (open.work === 'turned')
+      why.push(['Turn it as you go, or tack it opposite and weld quarter by quarter: one long run bends it.'])
+    if (open.work !== 'build-up')
+      why.push([
+        open.keepBreak
+          ? 'The middle of the break is kept: it is the jigsaw that holds the part in line. The back is ground out to sound weld afterwards.'
+          : 'Cut right through for full penetration: locate it by jig, since nothing of the break is left to hold it.',
+      ])
+  }
+  if (plate) {
+    why.push([
+      'A plate over the arm makes it ',
+      figure(plate.strengthRatio, 'number', 'plate'),
+      ' times as strong and ',
+      figure(plate.stiffnessRatio, 'number', 'plate'),
+      ' times as stiff, as far as it reaches.',
+    ])
+    why.push(
+      plate.coverMm === null
+        ? [
+            'The stress moves to where the plate ends: taper it, and carry it past ',
+            figure(100 * plate.coverShare, 'pct', 'plate'),
+            ' of the arm from its root.',
+          ]
+        : [
+            'The stress moves to where the plate ends: taper it, and carry it at least ',
+            figure(plate.coverMm, 'mm', 'plate'),
+            ' out from the root, or the bare arm breaks there first.',
+          ],
+    )
+  }
+  const change: Sentence[] = []
+  if ('work' in asking && asking.work === 'groove' && groove && open.sides === 1) {
+    const both = askFor(groovePlan, 'From both sides', { ...asking.input, sides: 2 })
+    if (both.ok)
+      change.push([
+        'From both sides it would take ',
+        figure(both.answer.massG, 'g'),
+        ` in ${count(both.answer.passes, 'pass', 'passes')} and pull less to one side.`,
+      ])
+  }
+  if (takeIn.wallMm.value && takeIn.wallMm.value < BACK_BELOW_MM)
+    change.push(['A wall this thin wants copper behind it.'])
+  else
+    change.push([
+      'Dye showing the crack past a hole: run the groove into the hole. A wall under ',
+      figure(BACK_BELOW_MM, 'mm'),
+      ': back it with copper.',
+    ])
+  const own = asked?.ok ? asked.cautions : [caution('chlorinated-solvent'), caution('aluminium-dust')]
+  return {
+    id: 'open',
+    short: groove
+      ? gun
+        ? `groove, ${figures(wireMassG, 2)} g of wire`
+        : `groove, ${count(groove.passes, 'pass', 'passes')}, ${count(groove.rods, 'rod')}`
+      : refused
+        ? 'no groove possible'
+        : `wants ${wants[0] ?? 'readings'}`,
+    wants,
+    call,
+    why,
+    change,
+    cautions: [
+      ...own,
+      caution('solvent-fire'),
+      ...(takeIn.earlierRepair === 'epoxy' ? [caution('old-epoxy')] : []),
+      ...(takeIn.coating !== 'none' ? [caution('coating-fume')] : []),
+    ],
+    clocks: steps
+      .filter(step => step.unattended)
+      .map(step => ({ name: capital(step.id.replaceAll('-', ' ')), seconds: Math.round(step.minutes * 60) })),
+    workings: { ...(asked?.ok ? { groove: asked.working } : {}), ...(plated?.ok ? { plate: plated.working } : {}) },
+    basis: {
+      work: OPENING_WORKS[open.work],
+      wall: takeIn.wallMm.typed,
+      crack: open.crackMm.typed,
+      soak: takeIn.soak ?? '',
+      coating: takeIn.coating,
+      'earlier repair': takeIn.earlierRepair,
+      filler: filler,
+      passes: groove ? String(groove.passes) : '',
+    },
+    data: { groove, steps, refused, sequence, plate },
+  }
+}

@@ -1,0 +1,219 @@
+import type { DayGiven, TaskGiven } from '../../day/model'
+import type { Rescue } from '../../day/rescue'
+import type { Job, Kit } from '../../job/job.schema'
+import { planJob } from '../plan-job'
+
+/** What one welder's shop has one of. */
+export const SHOP_RESOURCES = ['hands', 'torch', 'machine', 'mill', 'oven', 'freezer'] as const
+const NEEDS: Readonly<Record<string, readonly string[]>> = {
+  open: ['hands'],
+  warm: ['hands', 'torch'],
+  weld: ['hands', 'machine'],
+  rebuild: ['hands', 'mill'],
+  prove: ['hands'],
+}
+/**
+ * What heat may not wait for: a warmed part is welded before it has cooled, a baked or wiped one before it draws damp
+ * and dust again, min after each: judgement.
+ */
+const WAIT_MIN: Readonly<Record<string, number>> = { warm: 10, 'open-alone': 240, 'open-dry': 240 }
+const HOT_WORK: readonly string[] = ['warm', 'weld']
+/**
+ * Putting a part into the oven, min, which somebody is there for; and how much of a rebuild with a frozen slug comes
+ * before it lies in the freezer: judgement.
+ */
+const LOAD_MIN = 5
+const BEFORE_FREEZER_SHARE = 0.5
+/** What has run by itself after a phase: the oven after opening, plain cooling after the weld. */
+const ALONE: Readonly<Record<string, { name: string; needs: readonly string[] }>> = {
+  open: { name: 'Bake', needs: ['oven'] },
+  weld: { name: 'Cool slowly', needs: [] },
+}
+
+/** A slug's time in the freezer at least, and a wiped part's until it is dry, min. Common practice, no source. */
+const FREEZER_MIN = 120
+const DRY_MIN = 10
+
+export interface DayTask {
+  id: string
+  jobId: string
+  title: string
+  name: string
+  minutes: number
+  unattended: boolean
+}
+
+/** What is known of the day beside the jobs themselves. */
+export interface DayAround {
+  /** Midnight before the first shift: promised times are counted from it. */
+  midnightMs: number
+  /** Nothing begins before this minute: it is gone. */
+  nowMin: number
+  /** Tasks put off by hand to a minute. */
+  notBefore: Readonly<Record<string, number>>
+  /** What runs by itself right now, by job, and the minutes its clock still has. */
+  running: Readonly<Record<string, number>>
+  /** Tasks that hands are at right now, and the minutes already in them. */
+  begun?: Readonly<Record<string, number>>
+}
+
+/** Open jobs as a day's tasks: each phase not yet done in its turn, and what runs by itself between. */
+export function dayFromJobs(
+  jobs: readonly Job[],
+  kit: Kit,
+  shifts: DayGiven['shifts'],
+  around?: DayAround,
+): { given: DayGiven; tasks: DayTask[] } {
+  const tasks: DayTask[] = []
+  const nowMin = around?.nowMin ?? 0
+  /** What is begun goes on, and nothing else takes the hands until then. */
+  const leftOf = (id: string, minutes: number) => {
+    const spent = around?.begun?.[id]
+    return spent === undefined ? null : Math.max(1, Math.round(minutes - spent))
+  }
+  let handsFreeMin = nowMin
+  // What is sent on or turned away takes no time on this bench.
+  const given = jobs
+    .filter(job => !job.handOver.handedAt && job.call.decision !== 'refer' && job.call.decision !== 'decline')
+    .map(job => {
+      const plan = planJob(job, kit)
+      const list: TaskGiven[] = []
+      let lastStep: string | null = null
+      const add = (
+        id: string,
+        name: string,
+        minutes: number,
+        needs: readonly string[],
+        unattended: boolean,
+        maxWaitMin?: number,
+      ) => {
+        const left = leftOf(`${job.id}:${id}`, minutes)
+        if (left !== null) handsFreeMin = Math.max(handsFreeMin, nowMin + left)
+        const task = {
+          id: `${job.id}:${id}`,
+          name,
+          minutes: left ?? Math.max(1, Math.round(minutes)),
+          needs,
+          after: lastStep ? [`${job.id}:${lastStep}`] : [],
+          unattended,
+          maxWaitMin: lastStep ? maxWaitMin : undefined,
+          earliestMin: left === null ? Math.max(nowMin, around?.notBefore[`${job.id}:${id}`] ?? 0) : nowMin,
+        }
+        list.push(task)
+        tasks.push({ id: task.id, jobId: job.id, title: job.title, name, minutes: task.minutes, unattended })
+        lastStep = id
+      }
+      for (const phase of plan['hand-over'].data.phases) {
+        if (phase.minutes <= 0 || job.settled[phase.id as keyof Job['settled']] || phase.actualMin !== null) continue
+        const needs = NEEDS[phase.id] ?? ['hands']
+        if (phase.id === 'rebuild' && plan.rebuild.data.way === 'pressed-slug' && job.rebuild.cold === 'freezer') {
+          // A slug is turned to its bore before it is cooled, and stays in the freezer until it is pressed in straight
+          // out of it.
+          add('bore', 'Bore, turn the slug', phase.minutes * BEFORE_FREEZER_SHARE, needs, false)
+          add('freeze', 'Slug in the freezer', FREEZER_MIN, ['freezer'], true)
+          add(phase.id, 'Press it in, face and dress', phase.minutes * (1 - BEFORE_FREEZER_SHARE), needs, false)
+        } else
+          add(
+            phase.id,
+            phase.name,
+            phase.minutes,
+            needs,
+            false,
+            HOT_WORK.includes(phase.id) && lastStep ? WAIT_MIN[lastStep] : undefined,
+          )
+        if (phase.id === 'open' && phase.unattendedMin <= 0) add('open-dry', 'Solvent dries', DRY_MIN, [], true)
+        const alone = ALONE[phase.id]
+        if (phase.unattendedMin > 0 && alone?.needs.length)
+          add(`${phase.id}-load`, `${alone.name}: put it in`, LOAD_MIN, ['hands'], false)
+        if (phase.unattendedMin > 0)
+          add(`${phase.id}-alone`, alone?.name ?? 'By itself', phase.unattendedMin, alone?.needs ?? [], true, 0)
+      }
+      // A clock that runs for this job holds up its first task until it rings: early or late, the day follows it.
+      const left = around?.running[job.id]
+      if (left !== undefined && list[0])
+        list[0] = { ...list[0], earliestMin: Math.max(list[0].earliestMin ?? 0, nowMin + left) }
+      const due = job.takeIn.dueAt && around ? (Date.parse(job.takeIn.dueAt) - around.midnightMs) / 60_000 : undefined
+      return {
+        id: job.id,
+        tasks: list,
+        ...(due !== undefined && due >= 0 ? { due } : due !== undefined ? { due: 0 } : {}),
+      }
+    })
+  const held = (task: TaskGiven): TaskGiven =>
+    task.needs.includes('hands') && around?.begun?.[task.id] === undefined
+      ? { ...task, earliestMin: Math.max(task.earliestMin ?? 0, handsFreeMin) }
+      : task
+  return {
+    given: {
+      jobs: given.filter(job => job.tasks.length).map(job => ({ ...job, tasks: job.tasks.map(held) })),
+      resources: SHOP_RESOURCES.map(id => ({ id, count: 1 })),
+      shifts,
+    },
+    tasks,
+  }
+}
+
+export interface LateJob {
+  id: string
+  title: string
+  lateMin: number
+  why: string
+}
+
+const spoken = (minutes: number) => (minutes >= 90 ? `${(minutes / 60).toFixed(1)} h` : `${Math.round(minutes)} min`)
+
+/** Jobs that end after they are promised, and why: their own length, or the wait for hands and machines. */
+export function lateJobs(given: DayGiven, tasks: readonly (DayTask & { startMin: number })[], nowMin = 0): LateJob[] {
+  return given.jobs.flatMap(job => {
+    if (job.due === undefined) return []
+    const own = tasks.filter(task => task.jobId === job.id).toSorted((a, b) => a.startMin - b.startMin)
+    const lateMin = Math.max(...own.map(task => task.startMin + task.minutes)) - job.due
+    if (lateMin <= 0) return []
+    const workMin = own.reduce((sum, task) => sum + task.minutes, 0)
+    const begins = own[0]!.startMin
+    const waits = own
+      .map((task, n) => ({ task, wait: task.startMin - (n ? own[n - 1]!.startMin + own[n - 1]!.minutes : begins) }))
+      .toSorted((a, b) => b.wait - a.wait)[0]!
+    const why =
+      job.due <= nowMin
+        ? 'the time it was promised for has gone'
+        : begins + workMin <= job.due
+          ? `${waits.task.name} waits ${spoken(waits.wait)} for hands or machine`
+          : begins - nowMin > 60 && nowMin + workMin <= job.due
+            ? `it begins only ${spoken(begins - nowMin)} from now`
+            : `it takes ${spoken(workMin)} in all`
+    return [{ id: job.id, title: own[0]!.title, lateMin, why }]
+  })
+}
+
+const ONE_MORE: Readonly<Record<string, string>> = {
+  hands: 'a second pair of hands',
+  torch: 'a second torch',
+  machine: 'a second welding machine',
+  mill: 'a second mill',
+  oven: 'a second oven',
+  freezer: 'a second freezer',
+}
+
+/** What would bring a late job home, in words; `when` says a minute of the plan as a time and day. */
+export function rescueWords(
+  rescue: Rescue,
+  given: DayGiven,
+  titleOf: (jobId: string) => string,
+  when: (minutes: number) => string,
+): string {
+  switch (rescue.way) {
+    case 'longer':
+      return `work on until ${when(given.shifts[rescue.shift]!.endMin + rescue.minutes)}`
+    case 'earlier':
+      return `begin at ${when(given.shifts[rescue.shift]!.startMin - rescue.minutes)}`
+    case 'one-more':
+      return ONE_MORE[rescue.resource] ?? `one more ${rescue.resource}`
+    case 'let-later':
+      return `promise ${titleOf(rescue.job)} for ${when(rescue.untilMin ?? rescue.endMin)}`
+  }
+}
+
+/** Minutes of the hands in a plan. */
+export const handsMin = (tasks: readonly DayTask[]): number =>
+  tasks.filter(task => !task.unattended).reduce((sum, task) => sum + task.minutes, 0)

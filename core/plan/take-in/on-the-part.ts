@@ -1,0 +1,215 @@
+import { said } from '../../job/fields/said'
+import { PROCESSES } from '../../call/process.table'
+import type { Job } from '../../job/job.schema'
+import type { StationId } from '../../job/stations.table'
+import { MUST_NOT_MOVE, OPENING_WORKS } from '../../job/words.table'
+import { PLACE_KINDS, type PlaceKind } from '../../heat/bench/places.table'
+import { kindOf } from '../../mend/registry'
+import { MARK_KINDS, type MarkKind } from '../../solid/stored/marks.table'
+import type { Triple } from '../../solid/forms'
+import type { StoredMark } from '../../solid/stored/stored.schema'
+import { pathLongMm, pathOf, placeAlongMm } from '../../solid/stored/to-shape'
+import type { MendRow } from '../mends/mends'
+import { figure, type Sentence } from '../parts'
+import type { JobPlan } from '../plan-job'
+
+/** What a station says at a mark on the part: numbered on the drawing, in words beside it. */
+export interface PartNote {
+  mark: string
+  number: number
+  words: Sentence
+}
+/** One pass of the weld on the part, in the order they are laid. */
+export interface PartStep {
+  mark: string
+  side: 1 | 2
+  words: string
+}
+
+/** The first opening's own name among the mends that a mark can be of. */
+export const OPENING = 'opening'
+
+const GUARDED_BY: Partial<Record<MarkKind, PlaceKind>> = {
+  seal: 'seal',
+  'fluoro-seal': 'fluoro-seal',
+  bush: 'bush',
+  'bearing-seat': 'bearing-seat',
+  'finished-face': 'finished-face',
+  clamp: 'held',
+}
+/** Which of the part's checks looks at which kind of mark. */
+const CHECKED_AT: Partial<Record<MarkKind, readonly string[]>> = {
+  'fixed-face': ['flat'],
+  'fixed-bore': ['line', 'fit', 'runout'],
+  'bearing-seat': ['line', 'fit'],
+  holes: ['pattern'],
+}
+
+const nameOf = (mark: StoredMark) => mark.name || MARK_KINDS[mark.kind].name
+
+/** What is mended at a mark, by its own name. */
+export function mendedAt(job: Job, mark: StoredMark): string {
+  if (mark.name) return mark.name
+  if (mark.mend === OPENING) return OPENING_WORKS[job.open.work]
+  const mend = job.mends.find(each => each.id === mark.mend)
+  return mend ? mend.name || kindOf(mend.kind).name : 'a mend not yet named'
+}
+
+const hotNote = (mark: StoredMark): Sentence =>
+  mark.hotC.value === null ? [nameOf(mark)] : [`${nameOf(mark)}: `, figure(mark.hotC.value, 'c')]
+
+interface Seen {
+  job: Job
+  plan: JobPlan
+  mark: StoredMark
+  row: MendRow | undefined
+}
+
+const BY_STATION: Record<StationId, (seen: Seen) => Sentence | null> = {
+  'take-in': ({ job, mark }) => {
+    if (mark.kind === 'hot') return hotNote(mark)
+    if (mark.kind !== 'mend') return [nameOf(mark)]
+    const path = pathOf(mark)
+    const long = path && path.length > 1 ? pathLongMm(path) : 0
+    return long > 0 ? [mendedAt(job, mark), ', ', figure(long, 'mm'), ' along its line'] : [mendedAt(job, mark)]
+  },
+  know: ({ job, mark }) => (mark.kind === 'mend' ? [mendedAt(job, mark), ': look at the fresh metal here'] : null),
+  call: ({ job, plan, mark, row }) => {
+    if (mark.kind !== 'mend') return null
+    const planned = row?.planned
+    const says = planned ? planned.decision.replaceAll('-', ' ') : plan.call.short
+    const chancePct = planned?.chancePct
+    return chancePct === undefined
+      ? [`${mendedAt(job, mark)}: ${says}`]
+      : [`${mendedAt(job, mark)}: ${says}, lasts `, figure(chancePct, 'pct')]
+  },
+  open: ({ job, plan, mark, row }) => {
+    if (mark.kind !== 'mend') return null
+    if (row) return [`${mendedAt(job, mark)}: ${row.planned?.opening.length ?? 0} steps`]
+    const holes = plan.open.data.groove?.stopHoles ?? []
+    return holes.length
+      ? [`${mendedAt(job, mark)}: ${holes.length} stop-holes of `, figure(said(job, 'open').stopHoleMm, 'mm')]
+      : [mendedAt(job, mark)]
+  },
+  warm: ({ job, plan, mark }) => {
+    const { warmth } = plan.warm.data
+    if (mark.kind === 'mend')
+      return warmth.need === 'none'
+        ? [`${mendedAt(job, mark)}: not warmed`]
+        : [`${mendedAt(job, mark)}: `, figure(warmth.toC, 'c'), ' before the arc']
+    const place = GUARDED_BY[mark.kind]
+    const limitC = place ? PLACE_KINDS[place].limitC : null
+    if (mark.kind === 'hot') return hotNote(mark)
+    if (limitC === null) return null
+    return [`${nameOf(mark)}: not over `, figure(limitC, 'c')]
+  },
+  weld: ({ job, plan, mark, row }) => {
+    if (mark.kind === 'earth') return ['earth clamp here: bright metal, never through a bearing']
+    if (mark.kind === 'clamp') return [nameOf(mark)]
+    if (mark.kind !== 'mend') return null
+    const passes = row?.planned?.passes ?? (mark.mend === OPENING ? plan.weld.data.passes.length : 0)
+    const process = row?.planned?.process ?? (mark.mend === OPENING ? plan.weld.data.process : null)
+    if (!passes || !process) return [mendedAt(job, mark)]
+    return [`${mendedAt(job, mark)}: ${passes} ${passes > 1 ? 'passes' : 'pass'}, ${PROCESSES[process].name}`]
+  },
+  rebuild: ({ job, mark, row }) => {
+    if (mark.kind === 'fixed-face' || mark.kind === 'fixed-bore') return [`${nameOf(mark)}: measure before it is cut`]
+    if (mark.kind !== 'mend' || !row?.planned?.rebuild.length) return null
+    const { handMin, machineMin } = row.planned.rebuild.reduce(
+      (sum, step) => ({ handMin: sum.handMin + step.handMin, machineMin: sum.machineMin + (step.machineMin ?? 0) }),
+      { handMin: 0, machineMin: 0 },
+    )
+    return [`${mendedAt(job, mark)}: `, figure(handMin + machineMin, 'min')]
+  },
+  prove: ({ job, plan, mark, row }) => {
+    const named = (ids: readonly string[]) =>
+      plan.prove.data.checks.filter(check => ids.includes(check.id)).map(check => check.name.toLowerCase())
+    const found =
+      mark.kind === 'mend' ? named(row?.planned?.checks ?? ['look', 'dye']) : named(CHECKED_AT[mark.kind] ?? [])
+    if (!found.length) return null
+    return [`${mark.kind === 'mend' ? mendedAt(job, mark) : nameOf(mark)}: ${found.join(', ')}`]
+  },
+  'hand-over': ({ job, mark }) => (mark.kind === 'mend' ? [mendedAt(job, mark)] : null),
+}
+
+/** What a station says at each mark on the part, numbered in the marks' own order. */
+export function notesOnPart(station: StationId, job: Job, plan: JobPlan): PartNote[] {
+  return job.shape.marks
+    .flatMap(mark => {
+      const row = plan.mends.rows.find(each => each.id === mark.mend)
+      const words = BY_STATION[station]({ job, plan, mark, row })
+      return words ? [{ mark: mark.id, words }] : []
+    })
+    .map((note, n) => ({ ...note, number: n + 1 }))
+}
+
+/** Every pass on the part, mend by mend in the order they are taken on, side by side as each mend lays them. */
+export function stepsOnPart(job: Job, plan: JobPlan): PartStep[] {
+  const of = (mend: string) => job.shape.marks.find(mark => mark.kind === 'mend' && mark.mend === mend)
+  const opening = of(OPENING)
+  const first = opening
+    ? plan.weld.data.passes.map(({ number, side, kind }): PartStep => ({
+        mark: opening.id,
+        side,
+        words: `${mendedAt(job, opening)}: pass ${number}, ${kind}, side ${side}`,
+      }))
+    : []
+  const rows = plan.mends.rows
+    .filter(row => row.planned && of(row.id))
+    .toSorted((a, b) => (a.turn?.place ?? 0) - (b.turn?.place ?? 0))
+  const others = rows.flatMap(row => {
+    const mark = of(row.id)!
+    return row.planned!.lays.flatMap(({ side, passes, process }) =>
+      Array.from({ length: passes }, (_, n): PartStep => ({
+        mark: mark.id,
+        side,
+        words: `${mendedAt(job, mark)}: ${PROCESSES[process].name}, pass ${n + 1} of ${passes}, side ${side}`,
+      })),
+    )
+  })
+  return [...first, ...others]
+}
+
+/** What may not move, as marks that still have to be put on the part. */
+export const unmarked = (job: Job): string[] => {
+  const has = (kind: MarkKind) => job.shape.marks.some(mark => mark.kind === kind)
+  return job.takeIn.mustNotMove
+    .filter(id =>
+      id === 'gasket-face' ? !has('fixed-face') : id === 'bolt-pattern' ? !has('holes') : !has('fixed-bore'),
+    )
+    .map(id => MUST_NOT_MOVE[id])
+}
+
+/** A hole or a tack of the first opening, where it comes on the line that was walked along on the part. */
+export interface PlacedWork {
+  kind: 'stop-hole' | 'tack'
+  at: Triple
+  /** Of a hole, across it; a tack is drawn as a dot. */
+  acrossMm: number | null
+  /** Of a tack, its turn. */
+  turn: number | null
+}
+
+/** Stop-holes and tacks of the first opening on its line; what the plan counts along the crack is stretched to it. */
+export function openingOnPart(job: Job, plan: JobPlan): PlacedWork[] {
+  const mark = job.shape.marks.find(each => each.kind === 'mend' && each.mend === OPENING)
+  const path = mark && pathOf(mark)
+  const { groove, sequence } = plan.open.data
+  const said = job.open.crackMm.value
+  if (!path || path.length < 2 || !groove || !said || job.open.work !== 'crack') return []
+  const along = (mm: number) => placeAlongMm(path, (mm / said) * pathLongMm(path))
+  return [
+    ...groove.stopHoles.map(({ alongMm, diameterMm }): PlacedWork => ({
+      kind: 'stop-hole',
+      at: along(alongMm),
+      acrossMm: diameterMm,
+      turn: null,
+    })),
+    ...(sequence?.tacks ?? []).map(({ alongMm }, n): PlacedWork => ({
+      kind: 'tack',
+      at: along(alongMm),
+      acrossMm: null,
+      turn: n + 1,
+    })),
+  ]
+}

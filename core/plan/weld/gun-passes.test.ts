@@ -1,0 +1,29 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { readFile } from '../../job/files'
+import { newJob } from '../../job/new-job'
+import { planJob } from '../plan-job'
+
+const file = readFile(readFileSync(new URL('../../../demo/larkmoor-bench.json', import.meta.url), 'utf8'))
+if (!file.ok) throw new Error('the demo shop does not read')
+const kit = file.kit!
+const blank = newJob('x', 'X', '', '2026-11-12T09:00:00Z')
+const mm = (value: number) => ({ typed: `${value} mm`, value })
+describe('passes of a gun', () => {
+  // Common practice, no source: a groove of a turned part, ø 100 mm, is filled by a pulsed gun in 5 to 10 minutes of
+  // one sitting, in a handful of beads and not in the hundred that a rod would take.
+  it('are its own beads, a fraction of the rod’s', () => {
+    const turned = {
+      ...blank,
+      takeIn: { ...blank.takeIn, does: 'static' as const, soak: 'handled' as const, wallMm: mm(12) },
+      know: { ...blank.know, alloy: '356' },
+      open: { ...blank.open, work: 'turned' as const, turnedMm: mm(100), wideMm: mm(14), deepMm: mm(6) },
+      weld: { ...blank.weld, wireMm: mm(1.2) },
+    }
+    const gun = { ...kit.machines[0]!, id: 'gun', process: 'mig-pulse' as const, highA: 280, torchA: 280, ratedA: 250 }
+    const by = (process: 'mig-pulse' | 'ac-tig') =>
+      planJob({ ...turned, call: { ...turned.call, process } }, { ...kit, machines: [...kit.machines, gun] }).weld.data
+    expect(by('mig-pulse').passes.length).toBeLessThan(by('ac-tig').passes.length / 2)
+    expect(by('mig-pulse').passes.length).toBeLessThan(15)
+  })
+})

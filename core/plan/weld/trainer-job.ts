@@ -1,0 +1,38 @@
+import { said } from '../../job/fields/said'
+import { findAlloy } from '../../metal/find-alloy'
+import type { Job } from '../../job/job.schema'
+import type { JobLesson } from '../../puddle/trainer/this-job'
+import type { Dirt } from '../../puddle/pool/surface.table'
+import type { JobPlan } from '../plan-job'
+
+const DIRT_OF: Record<NonNullable<Job['takeIn']['soak']>, Dirt> = {
+  dry: 'clean',
+  handled: 'handled',
+  oily: 'oily',
+  'oil-soaked': 'oil-soaked',
+}
+
+/** The all-round size, where nothing is set yet. Common practice, no source. */
+const USUAL_TUNGSTEN_MM = 2.4
+
+/** What the trainer needs of a job: alloy, filler, wall, what it is warmed to, dirt; or what is wanted first. */
+export function trainerJob(job: Job, plan: JobPlan): JobLesson | { wants: string } {
+  const alloy = findAlloy(plan.know.data.alloy.name)
+  const wallMm = job.takeIn.wallMm.value
+  if (!alloy) return { wants: 'the alloy' }
+  if (!wallMm) return { wants: 'the wall' }
+  const { warmth } = plan.warm.data
+  const filler = plan.call.data.fillerAlloy
+  return {
+    title: job.title || 'this part',
+    alloy: alloy.name,
+    filler: findAlloy(filler) ? filler : '4043',
+    wallMm,
+    startC: warmth.need === 'none' ? said(job, 'warm').startC : warmth.toC,
+    dirt: job.takeIn.soak ? DIRT_OF[job.takeIn.soak] : 'handled',
+    rodMm: said(job, 'open').fillerMm,
+    enPct: plan.weld.data.enPct,
+    tungstenMm: plan.weld.data.tig?.tungstenMm ?? USUAL_TUNGSTEN_MM,
+    mostA: plan.weld.data.machine?.highA ?? null,
+  }
+}
