@@ -4,8 +4,10 @@ import { fieldsOf, type QuestionField } from '#core/ask/fields'
 import type { Asked } from '#core/ask/registry'
 import type { Job, Kit } from '#core/job/job.schema'
 import { planJob, type JobPlan } from '#core/plan/plan-job'
-import { questions } from '#core/questions'
 import { keptWork, takenBack } from './kept-work'
+
+/** Every question there is; read once one is asked by itself, so that the first plan need not wait for them. */
+const all = async () => (await import('#core/questions')).questions
 
 /** The core, off the page's thread: whole plans and single questions. */
 const bench = {
@@ -14,15 +16,18 @@ const bench = {
     await takenBack
     return planJob(job, kit)
   },
-  list: (): { name: string; purpose: string }[] =>
-    questions.names.map(name => ({ name, purpose: questions.get(name)!.purpose })),
-  fields: (name: string): QuestionField[] => {
-    const found = questions.get(name)
+  list: async (): Promise<{ name: string; purpose: string }[]> => {
+    const questions = await all()
+    return questions.names.map(name => ({ name, purpose: questions.get(name)!.purpose }))
+  },
+  fields: async (name: string): Promise<QuestionField[]> => {
+    const found = (await all()).get(name)
     return found ? fieldsOf(found) : []
   },
-  ask: (name: string, input: unknown): Asked => questions.ask(name, input),
+  ask: async (name: string, input: unknown): Promise<Asked> => (await all()).ask(name, input),
   /** An answer laid out for a page beside it. */
-  askLaidOut: (name: string, input: unknown): { asked: Asked; laid: AnswerRows | null } => {
+  askLaidOut: async (name: string, input: unknown): Promise<{ asked: Asked; laid: AnswerRows | null }> => {
+    const questions = await all()
     const asked = questions.ask(name, input)
     return { asked, laid: asked.ok ? answerRows(asked.answer, questions.get(name)!.output) : null }
   },
