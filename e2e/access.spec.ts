@@ -1,15 +1,21 @@
 import { expect } from '@playwright/test'
-import { bringDemo, test } from './bench'
-import { expectSound, serious } from './views'
+import { bringDemo, test, visit } from './bench'
+import { expectSound, serious, VIEW_PARTS } from './views'
 
-test('no serious or critical finding on any view, in either light, at either width', async ({ page }) => {
-  test.setTimeout(900_000)
-  await expectSound(page)
-})
+test.describe.configure({ mode: 'parallel' })
+
+VIEW_PARTS.forEach((views, part) =>
+  test(`no serious or critical finding on any view, in either light, at either width: part ${part + 1}`, async ({
+    page,
+  }) => {
+    test.setTimeout(900_000)
+    await expectSound(page, views, 'english')
+  }),
+)
 
 test('the working and the clock dialogs are sound too', async ({ page }) => {
   await bringDemo(page)
-  await page.goto('/job/gearbox-cover/open')
+  await visit(page, '/job/gearbox-cover/open')
   await page.waitForSelector('h1')
   await page.keyboard.press('w')
   await expect(page.getByRole('dialog')).toBeVisible()

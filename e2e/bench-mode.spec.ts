@@ -1,11 +1,11 @@
 import { expect } from '@playwright/test'
-import { bringDemo, saved, test } from './bench'
+import { bringDemo, saved, test, visit } from './bench'
 
 test('at the arc: big buttons and keys log what was seen, the move looks at the history, and nothing is lost on reload', async ({
   page,
 }) => {
   await bringDemo(page)
-  await page.goto('/job/gearbox-cover/weld')
+  await visit(page, '/job/gearbox-cover/weld')
   await page.getByTestId('to-bench').click()
   await page.locator('[data-saw="bubbles"]').click()
   await expect(page.getByTestId('bench-next')).toContainText('without rod until they stop')

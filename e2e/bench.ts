@@ -58,3 +58,19 @@ export async function bringDemo(page: Page) {
 }
 
 export const demoText = () => readFileSync(DEMO_FILE, 'utf8')
+
+/**
+ * Goes to a view as a press on a link does, without loading the application anew; loads it where none stands yet. What
+ * must come back from storage is tested by `page.goto` and `page.reload`.
+ */
+export async function visit(page: Page, path: string) {
+  const went = await page.evaluate(async to => {
+    interface Mounted extends Element {
+      __vue_app__?: { config: { globalProperties: { $router: { push(path: string): Promise<unknown> } } } }
+    }
+    const app = document.querySelector<Mounted>('#__nuxt')?.__vue_app__
+    await app?.config.globalProperties.$router.push(to)
+    return app !== undefined
+  }, path)
+  if (!went) await page.goto(path)
+}

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test'
-import { bringDemo, test } from './bench'
+import { bringDemo, test, visit } from './bench'
 import { cardFilm } from './camera.fixture'
 import { CHROMIUM, CHROMIUM_ARGS } from './chromium'
 
@@ -20,7 +20,7 @@ test('the camera follows the card, says what to do, and takes the picture by its
   page,
 }) => {
   await bringDemo(page)
-  await page.goto('/job/cider-tray/pictures')
+  await visit(page, '/job/cider-tray/pictures')
   await page.getByTestId('live').click()
   await expect(page.getByTestId('card-outline')).toBeVisible({ timeout: 30_000 })
   await expect(page.getByTestId('aim')).toContainText(/hold it squarer: 4\d° off|sharp and square/)

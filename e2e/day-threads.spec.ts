@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs'
 import { expect } from '@playwright/test'
-import { bringDemo, saved, test } from './bench'
+import { bringDemo, saved, test, visit } from './bench'
 
 test('plans the day across the open jobs, keeps to the hours, and goes into a calendar', async ({ page }) => {
   await bringDemo(page)
-  await page.goto('/day')
+  await visit(page, '/day')
   await expect(page.getByTestId('day-call')).toContainText('All of it is done', { timeout: 60_000 })
   await page.getByLabel('Hours to').fill('7:00')
   await expect(page.getByRole('alert')).toContainText('the second after the first')
@@ -17,7 +17,7 @@ test('plans the day across the open jobs, keeps to the hours, and goes into a ca
 })
 
 test('finds a pipe thread that no bolt matches, and its drill', async ({ page }) => {
-  await page.goto('/threads')
+  await visit(page, '/threads')
   await page.getByTestId('thread-diameter').fill('13.1 mm')
   await page.getByTestId('thread-pitch').fill('19')
   await expect(page.getByTestId('thread-call')).toContainText('G1/4')

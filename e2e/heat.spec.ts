@@ -1,9 +1,9 @@
 import { expect } from '@playwright/test'
-import { bringDemo, pick, reading, saved, test } from './bench'
+import { bringDemo, pick, reading, saved, test, visit } from './bench'
 
 test.beforeEach(async ({ page }) => {
   await bringDemo(page)
-  await page.goto('/job/gearbox-cover/warm')
+  await visit(page, '/job/gearbox-cover/warm')
   await page.getByTestId('to-heat-bench').click()
   await reading(page, 'warm.setups.0.cellMm').fill('6 mm')
 })
@@ -61,7 +61,7 @@ test('learns the torch from the stand-in thermometer and keeps it in the kit', a
 })
 
 test('warming shows the part in colours, moment by moment, seen, cut and turned', async ({ page }) => {
-  await page.goto('/job/gearbox-cover/warm')
+  await visit(page, '/job/gearbox-cover/warm')
   const said = page.getByTestId('warm-said')
   await expect(said).toContainText(/Flame on for .* min: the coldest metal is at \d+ °C, the hottest at \d+ °C/)
   const hottest = async () => Number(/hottest at (\d+)/.exec(await said.innerText())![1])

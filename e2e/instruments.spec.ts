@@ -1,11 +1,11 @@
 import { expect } from '@playwright/test'
-import { bringDemo, saved, test } from './bench'
+import { bringDemo, saved, test, visit } from './bench'
 
 test('a thermometer on the wire follows the job, lands in the field last touched or with the job, and a loose plug loses nothing', async ({
   page,
 }) => {
   await bringDemo(page)
-  await page.goto('/job/signal-bracket/warm')
+  await visit(page, '/job/signal-bracket/warm')
   await expect(page.getByTestId('call')).toBeVisible()
   await page.keyboard.press('m')
   await page.getByLabel('Readings a second').fill('20')
@@ -24,7 +24,7 @@ test('a caliper fills the wall; readings out of a file are kept with the job, an
   page,
 }) => {
   await bringDemo(page)
-  await page.goto('/job/signal-bracket/weld')
+  await visit(page, '/job/signal-bracket/weld')
   await expect(page.getByTestId('call')).toBeVisible()
   await page.keyboard.press('m')
   await page.locator('[data-kind="scale"]').click()
@@ -62,7 +62,7 @@ test('a caliper fills the wall; readings out of a file are kept with the job, an
 
 test('a clock that runs out is seen and hushed, and the arc clock lives through a reload', async ({ page }) => {
   await bringDemo(page)
-  await page.goto('/job/signal-bracket/bench')
+  await visit(page, '/job/signal-bracket/bench')
   await page.getByTestId('arc-clock').click()
   await page.waitForTimeout(2600)
   await saved(page)
@@ -79,7 +79,7 @@ test('a clock that runs out is seen and hushed, and the arc clock lives through 
 
 test('a picture and a note go with what was seen, and the current is dragged on the wave', async ({ page }) => {
   await bringDemo(page)
-  await page.goto('/job/signal-bracket/bench')
+  await visit(page, '/job/signal-bracket/bench')
   await page.locator('[data-saw="pinhole"]').click()
   await page.getByLabel('Note on what was seen last').fill('at the toe')
   await page.getByTestId('log-picture').setInputFiles('demo/pictures/demo-flange.jpg')
@@ -126,7 +126,7 @@ test('a serial port: the device is described by a file, its readings land in the
     })
   })
   await bringDemo(page)
-  await page.goto('/job/signal-bracket/weld')
+  await visit(page, '/job/signal-bracket/weld')
   await expect(page.getByTestId('call')).toBeVisible()
   await page.keyboard.press('m')
   const device = {

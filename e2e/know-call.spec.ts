@@ -1,9 +1,9 @@
 import { expect } from '@playwright/test'
-import { askOnCommandLine, bringDemo, pick, reading, saved, test } from './bench'
+import { askOnCommandLine, bringDemo, pick, reading, saved, test, visit } from './bench'
 
 test('evidence moves the odds; bad evidence is refused in words, and stays as entered', async ({ page }) => {
   await bringDemo(page)
-  await page.goto('/job/press-tray/know')
+  await visit(page, '/job/press-tray/know')
   await expect(page.getByTestId('call')).toContainText('Nothing seen yet')
   await pick(page, 'know.form', 'sheet or plate')
   await expect(page.getByTestId('call')).toContainText('Wrought Al-Mg')
@@ -20,7 +20,7 @@ test('evidence moves the odds; bad evidence is refused in words, and stays as en
 
 test("an analyser's reading comes typed, as CSV, or from the stand-in, and names the alloy", async ({ page }) => {
   await bringDemo(page)
-  await page.goto('/job/press-tray/know')
+  await visit(page, '/job/press-tray/know')
   const field = page.getByLabel('Si 7.1, Mg 0.3, Cu 0.1')
   await field.fill('Si 0.1, Mg 2.5, Cr 0.25, Cu 0.05')
   await expect(page.getByLabel('Why')).toContainText('fits 5052 best')
@@ -40,7 +40,7 @@ test("an analyser's reading comes typed, as CSV, or from the stand-in, and names
 
 test('the crack map shows the bead that the command line reckons, and follows the dilution', async ({ page }) => {
   await bringDemo(page)
-  await page.goto('/job/dome-shutter/call')
+  await visit(page, '/job/dome-shutter/call')
   const index = (dilutionPct: number, passes: number) =>
     askOnCommandLine<{ beads: { index: number }[] }>('weld.crackMap', {
       base: { alloy: '6061' },
@@ -69,10 +69,10 @@ test('the crack map shows the bead that the command line reckons, and follows th
 
 test("a fillers' choice against the service is said out loud", async ({ page }) => {
   await bringDemo(page)
-  await page.goto('/job/gearbox-cover/take-in')
+  await visit(page, '/job/gearbox-cover/take-in')
   await reading(page, 'takeIn.hotC').fill('90 °C')
   await saved(page)
-  await page.goto('/job/gearbox-cover/call')
+  await visit(page, '/job/gearbox-cover/call')
   await pick(page, 'call.filler', /5356 \(never\)/)
   await expect(page.getByLabel('Why')).toContainText('this service says never to')
   await expect(page.getByLabel('Why')).toContainText('65 °C')

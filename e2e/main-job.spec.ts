@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { readFile } from '../core/job/files'
 import type { GroovePlan } from '../core/groove/plan'
-import { askOnCommandLine, pick, reading, test } from './bench'
+import { askOnCommandLine, pick, reading, test, visit } from './bench'
 import { expect } from '@playwright/test'
 
 /** The gearbox cover, from an empty shop to an exported record, through the controls a hand would use. */
@@ -15,7 +15,7 @@ test('mends the gearbox cover from an empty shop to an exported record', async (
       .getByRole('link', { name: new RegExp(name) })
       .click()
 
-  await page.goto('/kit')
+  await visit(page, '/kit')
   for (const list of ['machines', 'torches', 'rods', 'gases']) await page.locator(`[data-add="${list}"]`).click()
   await expect(page.getByLabel('Machine', { exact: true })).toHaveValue('AC TIG')
 

@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test'
-import { askOnCommandLine, bringDemo, saved, test } from './bench'
+import { askOnCommandLine, bringDemo, saved, test, visit } from './bench'
 
 const field = (page: Page, end: string) => page.locator(`input[data-path$=".readings.${end}"]`)
 
@@ -42,7 +42,7 @@ test('three damages of three kinds on one part: each drawn, planned, laid, rebui
   page,
 }) => {
   await bringDemo(page)
-  await page.goto('/job/press-tray/open')
+  await visit(page, '/job/press-tray/open')
   for (const [kind, fill] of [
     ['overlay', { wideMm: '120 mm', highMm: '80 mm' }],
     ['hole', { diameterMm: '8 mm' }],
@@ -61,17 +61,17 @@ test('three damages of three kinds on one part: each drawn, planned, laid, rebui
     await expect(page.getByTestId('mend-price')).toContainText('£')
   }
   await saved(page)
-  await page.goto('/job/press-tray/weld')
+  await visit(page, '/job/press-tray/weld')
   await page.locator('[data-mend="overlay"]').click()
   await expect(page.getByTestId('lays')).toContainText('1')
   const laid = await page.locator('.takes').innerText()
-  await page.goto('/job/press-tray/rebuild')
+  await visit(page, '/job/press-tray/rebuild')
   await page.getByTestId('settle').click()
   await saved(page)
-  await page.goto('/job/press-tray/take-in')
+  await visit(page, '/job/press-tray/take-in')
   await page.locator('[data-path="takeIn.wallMm"]').fill('4 mm')
   await expect(page.getByRole('link', { name: /Rebuild stale/ })).toBeVisible()
-  await page.goto('/job/press-tray/weld')
+  await visit(page, '/job/press-tray/weld')
   await page.locator('[data-mend="overlay"]').click()
   await expect(page.locator('.takes')).not.toHaveText(laid)
   // The command line says the same of the same mend.
@@ -85,6 +85,6 @@ test('three damages of three kinds on one part: each drawn, planned, laid, rebui
   await expect(page.locator('[data-mend="overlay"]')).toHaveCount(0)
   await page.keyboard.press('Control+z')
   await expect(page.locator('[data-mend="overlay"]')).toHaveCount(1)
-  await page.goto('/job/press-tray/prove')
+  await visit(page, '/job/press-tray/prove')
   await expect(page.locator('main')).toContainText('Fit with the real part')
 })

@@ -6,7 +6,7 @@ import { cardScene } from '../core/photo/card/card.fixture'
 import { crackBetween, crackScene, lengthOf } from '../core/photo/lines.fixture'
 import type { Point } from '../core/photo/point'
 import { ISO, screwScene } from '../core/photo/thread.fixture'
-import { bringDemo, reading, saved, test } from './bench'
+import { bringDemo, reading, saved, test, visit } from './bench'
 
 /** A made picture as a file. */
 function file(name: string, scene: Scene, shot: Shot) {
@@ -32,7 +32,7 @@ async function tap(page: Page, [x, y]: Point) {
 
 async function openPicture(page: Page, picture: ReturnType<typeof file>, job = 'gearbox-cover') {
   await bringDemo(page)
-  await page.goto(`/job/${job}/pictures`)
+  await visit(page, `/job/${job}/pictures`)
   await page.getByTestId('add-picture').setInputFiles(picture)
   await expect(page.getByRole('button', { name: picture.name })).toHaveAttribute('aria-current', 'true')
 }
@@ -76,7 +76,7 @@ test('the blue on a face is counted, in its outline found by itself, and stays w
   await page.reload()
   await page.getByRole('button', { name: 'blue.png before' }).click()
   await expect(page.getByTestId('blue-seen')).toContainText(`${share} %`)
-  await page.goto('/job/signal-bracket/rebuild')
+  await visit(page, '/job/signal-bracket/rebuild')
   await page.locator('[data-view=face]').click()
   await expect(page.getByTestId('blued-faces')).toContainText(`${share} ±`)
   // Laid on the map of the readings, and turned to lie as the face does.
@@ -121,7 +121,7 @@ test('the branches of a crack are found and count with it in the opening', async
   expect(Math.abs(whole / truth - 1)).toBeLessThan(0.02)
   await page.getByTestId('use-crack').click()
   await saved(page)
-  await page.goto('/job/gearbox-cover/open')
+  await visit(page, '/job/gearbox-cover/open')
   await expect(reading(page, 'open.crackMm')).toHaveValue(`${whole.toFixed(1)} mm`)
 })
 

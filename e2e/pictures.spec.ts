@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { expect, type Page } from '@playwright/test'
 import { FLANGE, LOST_MM2, lengthMm, type Mm } from '../demo/make-pictures'
-import { bringDemo, reading, saved, test } from './bench'
+import { bringDemo, reading, saved, test, visit } from './bench'
 
 const picture = (id: string) => fileURLToPath(new URL(`../demo/pictures/${id}.jpg`, import.meta.url))
 
@@ -17,7 +17,7 @@ async function tap(page: Page, at: Mm) {
 
 test('traces a crack in a picture taken at a slant, within a hundredth of its true length', async ({ page }) => {
   await bringDemo(page)
-  await page.goto('/job/gearbox-cover/open')
+  await visit(page, '/job/gearbox-cover/open')
   await page.getByTestId('to-pictures').click()
   await page.getByTestId('add-picture').setInputFiles(picture(FLANGE.id))
   await expect(page.getByRole('button', { name: 'demo-flange.jpg' })).toBeVisible()
@@ -42,13 +42,13 @@ test('traces a crack in a picture taken at a slant, within a hundredth of its tr
 
   await page.getByTestId('use-crack').click()
   await saved(page)
-  await page.goto('/job/gearbox-cover/open')
+  await visit(page, '/job/gearbox-cover/open')
   await expect(reading(page, 'open.crackMm')).toHaveValue(`${before.toFixed(1)} mm`)
 })
 
 test('pictures travel in the export and come back; a file that is none is refused', async ({ page, browser }) => {
   await bringDemo(page)
-  await page.goto('/job/gearbox-cover/pictures')
+  await visit(page, '/job/gearbox-cover/pictures')
   await page
     .getByTestId('add-picture')
     .setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('not a picture') })
@@ -79,7 +79,7 @@ test('pictures travel in the export and come back; a file that is none is refuse
 
 test('lays the sound lug on the broken one and gives what is missing on paper and as DXF', async ({ page }) => {
   await bringDemo(page)
-  await page.goto('/job/signal-bracket/pictures')
+  await visit(page, '/job/signal-bracket/pictures')
   await expect(page.getByRole('button', { name: 'broken lug.jpg' })).toBeVisible()
   const missing = await page.getByTestId('missing').innerText()
   expect(Number(/([\d.]+) cm²/.exec(missing)?.[1])).toBeCloseTo(LOST_MM2 / 100, 1)

@@ -1,13 +1,13 @@
 import { readFile } from 'node:fs/promises'
 import { expect } from '@playwright/test'
 import { PDFDocument } from 'pdf-lib'
-import { bringDemo, pick, reading, saved, test } from './bench'
+import { bringDemo, pick, reading, saved, test, visit } from './bench'
 
 test('a leak is watched on the gauge, run-out is drawn, a failed check leads back, and the record goes out as a PDF', async ({
   page,
 }) => {
   await bringDemo(page)
-  await page.goto('/job/gearbox-cover/prove')
+  await visit(page, '/job/gearbox-cover/prove')
   await reading(page, 'prove.volumeL').fill('2 l')
   await page.keyboard.press('Tab')
   await page.locator('h1').click()
@@ -35,7 +35,7 @@ test('a leak is watched on the gauge, run-out is drawn, a failed check leads bac
   await expect(page.getByTestId('tir')).toContainText('0.060 mm')
   await page.locator('[data-back="leak"]').click()
   await expect(page).toHaveURL(/\/weld$/)
-  await page.goto('/job/signal-bracket/hand-over')
+  await visit(page, '/job/signal-bracket/hand-over')
   const download = page.waitForEvent('download')
   await page.getByTestId('record-pdf').click()
   const pdf = await PDFDocument.load(await readFile(await (await download).path()))
@@ -44,22 +44,22 @@ test('a leak is watched on the gauge, run-out is drawn, a failed check leads bac
 
 test('lessons say how sure they are, are put to use in plans, and are forgotten again', async ({ page }) => {
   await bringDemo(page)
-  await page.goto('/lessons')
+  await visit(page, '/lessons')
   await expect(page.getByTestId('lessons-call')).toContainText('21 of 25 finished jobs held')
   await page.getByTestId('use-learnt').click()
   await expect(page.getByTestId('forget-learnt')).toBeVisible()
   await page.waitForTimeout(400)
-  await page.goto('/job/gearbox-cover/hand-over')
+  await visit(page, '/job/gearbox-cover/hand-over')
   await expect(page.getByText('Your shop:')).toContainText('from 25 finished jobs')
-  await page.goto('/lessons')
+  await visit(page, '/lessons')
   await page.getByTestId('forget-learnt').click()
   await expect(page.getByTestId('forget-learnt')).toHaveCount(0)
-  await page.goto('/job/press-tray/take-in')
+  await visit(page, '/job/press-tray/take-in')
   await page.getByTestId('comeback').click()
   await page.getByRole('option', { name: /Dome shutter/ }).click()
   await pick(page, 'takeIn.comebackWhy', 'cracked beside the weld')
   await saved(page)
-  await page.goto('/lessons')
+  await visit(page, '/lessons')
   await expect(page.getByTestId('lessons-call')).toContainText('20 of 25 finished jobs held')
   await expect(page.getByTestId('changes')).toContainText(/cracked beside the weld: .* 2 of 5 that came back/)
 })
@@ -68,10 +68,10 @@ test('a promise that is missed says why, and a task put off by hand moves the da
   // The day is searched for twice, whatever the machine.
   test.setTimeout(240_000)
   await bringDemo(page)
-  await page.goto('/job/gearbox-cover/take-in')
+  await visit(page, '/job/gearbox-cover/take-in')
   await page.getByTestId('due').locator('input').fill('2026-01-02')
   await saved(page)
-  await page.goto('/day')
+  await visit(page, '/day')
   await expect(page.getByTestId('day-call')).toContainText('All of it is done', { timeout: 110_000 })
   await expect(page.getByTestId('late')).toContainText('Gearbox cover', { timeout: 110_000 })
   await expect(page.getByTestId('late')).toContainText('With the day to itself it ends', { timeout: 110_000 })

@@ -1,8 +1,8 @@
 import { expect, type Page } from '@playwright/test'
-import { bringDemo, test } from './bench'
+import { bringDemo, test, visit } from './bench'
 
 async function begin(page: Page, lesson: string) {
-  await page.goto(`/puddle?lesson=${lesson}`)
+  await visit(page, `/puddle?lesson=${lesson}`)
   await expect(page.getByTestId('stage')).toBeVisible()
   await expect(page.getByTestId('goal-fell')).toBeVisible()
   await page.getByTestId('start').click()
@@ -103,7 +103,7 @@ test("a game controller's trigger is the pedal, and the arc is heard where it is
 
 test('a job is trained on in its own metal, from Weld and from its log', async ({ page }) => {
   await bringDemo(page)
-  await page.goto('/job/gearbox-cover/weld')
+  await visit(page, '/job/gearbox-cover/weld')
   await page.getByTestId('to-puddle').click()
   await expect(page.getByTestId('lesson')).toContainText('This job')
   await expect(page.locator('.words')).toContainText(/A356|4043/)

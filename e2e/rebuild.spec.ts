@@ -1,13 +1,13 @@
 import { readFile } from 'node:fs/promises'
 import { expect } from '@playwright/test'
 import Parser from 'dxf-parser'
-import { askOnCommandLine, bringDemo, reading, saved, test } from './bench'
+import { askOnCommandLine, bringDemo, reading, saved, test, visit } from './bench'
 
 test("a slug at Rebuild is the command line's, goes out as a drawing, and its list is ticked off at the machine", async ({
   page,
 }) => {
   await bringDemo(page)
-  await page.goto('/job/signal-bracket/rebuild')
+  await visit(page, '/job/signal-bracket/rebuild')
   await page.locator('[data-view="slug"]').click()
   const { turnToMm } = askOnCommandLine<{ turnToMm: number }>('fit.slug', {
     threadMajorMm: 8,
@@ -40,7 +40,7 @@ test("a slug at Rebuild is the command line's, goes out as a drawing, and its li
 
 test('a face is read in and mapped, holes are fitted, and bad readings change nothing', async ({ page }) => {
   await bringDemo(page)
-  await page.goto('/job/press-tray/rebuild')
+  await visit(page, '/job/press-tray/rebuild')
   await page.locator('[data-view="face"]').click()
   await page.getByText('Readings anywhere').click()
   await page.getByTestId('face-paste').locator('textarea').first().fill('0 0 0\n100 0 zero\n')
@@ -78,7 +78,7 @@ test('a face is read in and mapped, holes are fitted, and bad readings change no
   }
   await page.getByLabel('Holes round the whole circle').fill('4')
   await expect(page.getByTestId('circle')).toContainText('60.0 mm')
-  await page.goto('/threads')
+  await visit(page, '/threads')
   const comb = page.waitForEvent('download')
   await page.getByTestId('comb').click()
   expect((await comb).suggestedFilename()).toBe('pitch-combs.pdf')

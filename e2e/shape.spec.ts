@@ -4,10 +4,10 @@ import type { Job } from '../core/job/job.schema'
 import { readFile } from '../core/job/files'
 import { shapeOfPieces } from '../core/solid/stored/to-shape'
 import { measured } from '../core/solid/measure'
-import { askOnCommandLine, bringDemo, reading, saved, test } from './bench'
+import { askOnCommandLine, bringDemo, reading, saved, test, visit } from './bench'
 
 const exported = async (page: Page, id: string): Promise<Job> => {
-  await page.goto(`/job/${id}/hand-over`)
+  await visit(page, `/job/${id}/hand-over`)
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByTestId('export-job').click()])
   const read = readFile(readFileSync(await download.path(), 'utf8'))
   if (!read.ok) throw new Error(JSON.stringify(read.issues))
@@ -18,7 +18,7 @@ test('a cover put together from pieces, its crack walked along on it: the same f
   page,
 }) => {
   await bringDemo(page)
-  await page.goto('/job/bar-hanger/take-in')
+  await visit(page, '/job/bar-hanger/take-in')
   await page.getByTestId('to-shape').click()
   await page.getByTestId('starter-cover').click()
   await page.locator('[data-piece="cover-1"]').click()
@@ -59,7 +59,7 @@ test('a cover put together from pieces, its crack walked along on it: the same f
   })
   expect(answer.part.massG / ((volumeMm3 * 2.68) / 1000)).toBeCloseTo(1, 2)
   expect(answer.part.skinMm2).toBeCloseTo(skinMm2, 3)
-  await page.goto('/job/bar-hanger/shape')
+  await visit(page, '/job/bar-hanger/shape')
   await expect(page.getByTestId('comes-to')).toContainText(`${Math.round(volumeMm3 / 1000)} cm³`)
 })
 
@@ -68,10 +68,10 @@ test('the same drawing stands at every station, cut through and turned, and its 
 }) => {
   await bringDemo(page)
   for (const station of ['take-in', 'call', 'open', 'warm', 'weld', 'rebuild', 'prove', 'hand-over']) {
-    await page.goto(`/job/gearbox-cover/${station}`)
+    await visit(page, `/job/gearbox-cover/${station}`)
     await expect(page.getByTestId('part-figure')).toBeVisible()
   }
-  await page.goto('/job/gearbox-cover/weld')
+  await visit(page, '/job/gearbox-cover/weld')
   const figure = page.getByTestId('part-figure')
   await expect(figure).toContainText('crack through the flange: 7 passes, AC TIG')
   await figure.getByTestId('passes-laid').fill('3')
@@ -86,7 +86,7 @@ test("the signal bracket's shape comes from its picture, and a file of triangles
   page,
 }) => {
   await bringDemo(page)
-  await page.goto('/job/signal-bracket/shape')
+  await visit(page, '/job/signal-bracket/shape')
   const sheet = page.getByTestId('part-sheet')
   await expect(sheet).toBeVisible()
   await page.getByTestId('from-picture').first().click()
@@ -94,7 +94,7 @@ test("the signal bracket's shape comes from its picture, and a file of triangles
   await expect(page.getByRole('button', { name: 'Turn the outline over' })).toBeVisible()
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByTestId('save-stl').click()])
   const path = await download.path()
-  await page.goto('/job/press-tray/shape')
+  await visit(page, '/job/press-tray/shape')
   await page
     .getByTestId('stl')
     .setInputFiles({ name: 'bracket.stl', mimeType: 'model/stl', buffer: readFileSync(path) })
@@ -113,7 +113,7 @@ test("the signal bracket's shape comes from its picture, and a file of triangles
 
 test('a piece is moved by its corner with the keys, and undo brings it back', async ({ page }) => {
   await bringDemo(page)
-  await page.goto('/job/lamp-yoke/shape')
+  await visit(page, '/job/lamp-yoke/shape')
   await page.locator('[data-piece="p3"]').click()
   const before = await reading(page, 'shape.pieces.#p3.at.x').inputValue()
   await page.locator('[data-mark="p3"]').focus()
@@ -127,10 +127,10 @@ test('the pull bench lays the planned beads, says how far each fixed thing moves
   page,
 }) => {
   await bringDemo(page)
-  await page.goto('/job/lamp-yoke/weld')
+  await visit(page, '/job/lamp-yoke/weld')
   await page.getByTestId('to-pull-bench').click()
   await expect(page.getByTestId('pull-wants')).toContainText('Mark what may not move')
-  await page.goto('/job/signal-bracket/weld')
+  await visit(page, '/job/signal-bracket/weld')
   await page.getByTestId('to-pull-bench').click()
   await page.getByTestId('run-pull').click()
   await expect(page.getByTestId('pull-call')).toContainText('bolt pattern', { timeout: 90_000 })
@@ -141,6 +141,6 @@ test('the pull bench lays the planned beads, says how far each fixed thing moves
   await page.getByTestId('stop-pull').click()
   await expect(page.getByTestId('run-pull')).toBeVisible({ timeout: 30_000 })
   await saved(page)
-  await page.goto('/job/signal-bracket/prove')
+  await visit(page, '/job/signal-bracket/prove')
   await expect(page.getByText('Foretold of the pull: bolt pattern')).toBeVisible()
 })

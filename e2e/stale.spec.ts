@@ -1,9 +1,9 @@
 import { expect } from '@playwright/test'
-import { bringDemo, reading, saved, test } from './bench'
+import { bringDemo, reading, saved, test, visit } from './bench'
 
 test('an answer changed upstream marks what depends on it, and says what changed', async ({ page }) => {
   await bringDemo(page)
-  await page.goto('/job/gearbox-cover/warm')
+  await visit(page, '/job/gearbox-cover/warm')
   await expect(page.getByText('wall was 1/4 in, now 0.315 in')).toBeVisible()
   await page.getByTestId('settle').click()
   await expect(page.getByText('Settled on something else')).toHaveCount(0)
@@ -17,7 +17,7 @@ test('an answer changed upstream marks what depends on it, and says what changed
 
 test('dragging the groove changes the readings, by hand and by key', async ({ page }) => {
   await bringDemo(page)
-  await page.goto('/job/gearbox-cover/open')
+  await visit(page, '/job/gearbox-cover/open')
   const lip = page.getByRole('slider', { name: /included angle/ })
   await lip.focus()
   for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowRight')
@@ -29,7 +29,7 @@ test('dragging the groove changes the readings, by hand and by key', async ({ pa
   await page.mouse.up()
   await expect(reading(page, 'open.landMm')).not.toHaveValue('2 mm')
   await saved(page)
-  await page.goto('/job/gearbox-cover/weld')
+  await visit(page, '/job/gearbox-cover/weld')
   await page.getByRole('slider', { name: /Balance/ }).focus()
   await page.keyboard.press('ArrowRight')
   await expect(reading(page, 'weld.enPct')).toHaveValue('69 %')
@@ -37,7 +37,7 @@ test('dragging the groove changes the readings, by hand and by key', async ({ pa
 
 test('u swaps the reading system everywhere and changes nothing stored', async ({ page }) => {
   await bringDemo(page)
-  await page.goto('/job/gearbox-cover/open')
+  await visit(page, '/job/gearbox-cover/open')
   await expect(page.getByTestId('call')).toContainText('6.0 mm deep')
   await page.keyboard.press('u')
   await expect(page.getByTestId('call')).toContainText('0.236 in deep')

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page } from '@playwright/test'
-import { bringDemo } from './bench'
+import { bringDemo, visit } from './bench'
 
 const STATIONS = ['take-in', 'know', 'call', 'open', 'warm', 'weld', 'rebuild', 'prove', 'hand-over'].map(
   id => `/job/gearbox-cover/${id}`,
@@ -26,12 +26,19 @@ const VIEWS = [
   '/puddle',
 ]
 
-/** What axe finds serious or critical on a page. */
-export async function serious(page: Page): Promise<string[]> {
+const COLOURS = 'color-contrast'
+
+/** What axe finds serious or critical on a page; of colours alone, or of all but them, where that is enough. */
+export async function serious(page: Page, of: 'all' | 'colours' | 'all but colours' = 'all'): Promise<string[]> {
   // No frames from elsewhere, so no page of its own is wanted to put findings together; what passed is not listed.
   const { violations } = await new AxeBuilder({ page })
     .setLegacyMode()
-    .options({ resultTypes: ['violations'], preload: false })
+    .options({
+      resultTypes: ['violations'],
+      preload: false,
+      ...(of === 'colours' ? { runOnly: [COLOURS] } : {}),
+      ...(of === 'all but colours' ? { rules: { [COLOURS]: { enabled: false } } } : {}),
+    })
     .analyze()
   return violations
     .filter(found => found.impact === 'serious' || found.impact === 'critical')
@@ -44,8 +51,6 @@ export async function serious(page: Page): Promise<string[]> {
     )
 }
 
-const LOOKS = (['light', 'dark'] as const).flatMap(light => [1280, 390].map(width => ({ light, width })))
-
 /** As if another window of this browser had chosen it. */
 const setLight = (page: Page, light: 'light' | 'dark') =>
   page.evaluate(value => {
@@ -53,17 +58,35 @@ const setLight = (page: Page, light: 'light' | 'dark') =>
     window.dispatchEvent(new StorageEvent('storage', { key: 'ws-light', newValue: value, storageArea: localStorage }))
   }, light)
 
-/** Every view of the made-up shop is without serious findings in both lights and widths, and no wider than a phone. */
-export async function expectSound(page: Page) {
+const LOOKS = (['light', 'dark'] as const).flatMap(light => [1280, 390].map(width => ({ light, width })))
+type Look = (typeof LOOKS)[number]
+
+/**
+ * What is asked of each look: the dark differs from the light in its colours alone, and a language in neither colours
+ * nor in what the dark looks like. Nothing is asked twice.
+ */
+const ASKED = {
+  english: ({ light }: Look) => (light === 'light' ? 'all' : 'colours'),
+  translated: ({ light }: Look) => (light === 'light' ? 'all but colours' : null),
+} as const
+
+/** Parts that the views are looked at in, each a test of its own, so that they are shared out among workers. */
+export const VIEW_PARTS = [0, 1, 2, 3].map(part => VIEWS.filter((_, n) => n % 4 === part))
+
+/** Views of the made-up shop are without serious findings in both lights and widths, and no wider than a phone. */
+export async function expectSound(page: Page, views: readonly string[], said: keyof typeof ASKED) {
   await bringDemo(page)
-  for (const view of VIEWS) {
-    await page.goto(view)
+  for (const view of views) {
+    await visit(page, view)
     await page.waitForSelector('h1')
     if (view.startsWith('/ask')) {
       await page.getByTestId('example').click()
       await page.getByTestId('answer-chart').waitFor()
     }
-    for (const { light, width } of LOOKS) {
+    for (const look of LOOKS) {
+      const asked = ASKED[said](look)
+      if (!asked) continue
+      const { light, width } = look
       await page.setViewportSize({ width, height: 844 })
       await setLight(page, light)
       // Colours that fade over would be measured half way.
@@ -74,7 +97,7 @@ export async function expectSound(page: Page) {
       await expect
         .poll(() => page.evaluate(() => document.documentElement.scrollWidth), { message: looked })
         .toBeLessThanOrEqual(width)
-      expect(await serious(page), looked).toEqual([])
+      expect(await serious(page, asked), looked).toEqual([])
     }
   }
 }

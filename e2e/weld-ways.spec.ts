@@ -1,12 +1,12 @@
 import { expect, type Page } from '@playwright/test'
-import { askOnCommandLine, bringDemo, pick, reading, saved, test } from './bench'
+import { askOnCommandLine, bringDemo, pick, reading, saved, test, visit } from './bench'
 
 const process = async (page: Page, words: string | RegExp) => {
-  await page.goto('/job/signal-bracket/call')
+  await visit(page, '/job/signal-bracket/call')
   await page.locator('[data-path="call.process"]').first().waitFor()
   await pick(page, 'call.process', words)
   await saved(page)
-  await page.goto('/job/signal-bracket/weld')
+  await visit(page, '/job/signal-bracket/weld')
 }
 
 test('brazing: rod, part and flame on one scale, a flame that is too small, and the clock of the cooling', async ({
@@ -20,11 +20,11 @@ test('brazing: rod, part and flame on one scale, a flame that is too small, and 
   await expect(page.getByLabel('Clocks')).toContainText('Slow cool')
   await page.locator('[data-pick="warm.torch:hot-air"]').click()
   // The part's shape says what has to be warmed: a plate far wider than the flame can keep hot.
-  await page.goto('/job/signal-bracket/shape')
+  await visit(page, '/job/signal-bracket/shape')
   await page.locator('[data-piece="p1"]').click()
   await reading(page, 'shape.pieces.#p1.size.widthMm').fill('600 mm')
   await saved(page)
-  await page.goto('/job/signal-bracket/weld')
+  await visit(page, '/job/signal-bracket/weld')
   await expect(page.getByTestId('call')).toContainText('never brings it')
   await page.locator('[data-pick="warm.torch:propylene"]').click()
   await reading(page, 'takeIn.hotC').fill('180 °C')
@@ -37,12 +37,12 @@ test('a flame: a torch that draws its own air makes no puddle, one fed with oxyg
   await bringDemo(page)
   await process(page, /oxy-fuel/)
   await expect(page.getByTestId('call')).toContainText('The propylene torch makes no puddle')
-  await page.goto('/kit')
+  await visit(page, '/kit')
   await page.getByLabel('Gas; oxy-… if fed with oxygen').first().fill('oxy-acetylene')
   await page.getByLabel('Power', { exact: true }).first().fill('9 kW')
   await page.getByLabel('Power', { exact: true }).first().blur()
   await page.waitForTimeout(500)
-  await page.goto('/job/signal-bracket/weld')
+  await visit(page, '/job/signal-bracket/weld')
   await expect(page.getByTestId('call')).toContainText(/a puddle in about \d+ s/)
   await expect(page.getByRole('img', { name: /Temperature under the flame/ })).toBeVisible()
   await page.locator('[data-saw="wets-clean"]').click()
@@ -66,20 +66,20 @@ test("a gun: wire and volts are the command line's, and the output is turned dow
     startC: 95,
   })
   await expect(page.getByTestId('call')).toContainText(`${wireMMin.toPrecision(3)} m/min`)
-  await page.goto('/job/signal-bracket/warm')
+  await visit(page, '/job/signal-bracket/warm')
   await reading(page, 'warm.massG').fill('300 g')
   await saved(page)
-  await page.goto('/job/signal-bracket/open')
+  await visit(page, '/job/signal-bracket/open')
   await reading(page, 'open.crackMm').fill('500 mm')
   await saved(page)
-  await page.goto('/job/signal-bracket/weld')
+  await visit(page, '/job/signal-bracket/weld')
   await expect(page.getByTestId('turn-down')).toContainText('100 %')
   expect(await page.getByTestId('turn-down').locator('tbody tr').count()).toBeGreaterThan(2)
 })
 
 test('halves set apart and a copied balance: the wave follows, and the trap is named', async ({ page }) => {
   await bringDemo(page)
-  await page.goto('/job/signal-bracket/weld')
+  await visit(page, '/job/signal-bracket/weld')
   await reading(page, 'weld.epA').fill('120 A')
   await expect(page.getByText(/Set apart: .* negative, 120 A positive/)).toBeVisible()
   await reading(page, 'weld.copiedDial').fill('70')

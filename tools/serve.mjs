@@ -36,13 +36,18 @@ export async function serve({ demo }) {
       ...(demo ? { WILD_SPARROW_DEMO: '1' } : {}),
     },
   })
-  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => server.kill(signal))
+  /** Told to end, it finishes what it is at; still there after a while, it is ended all the same. */
+  const end = signal => {
+    server.kill(signal)
+    setTimeout(() => server.kill('SIGKILL'), 8000)
+  }
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => end(signal))
   // A package runner that is told to end does not always tell what it started: gone, the port is given back all the
   // same.
   const parent = process.ppid
   if (process.env.npm_lifecycle_event)
     setInterval(() => {
-      if (process.ppid !== parent) server.kill('SIGTERM')
+      if (process.ppid !== parent) end('SIGTERM')
     }, 300).unref()
   process.on('exit', () => server.kill('SIGTERM'))
   server.on('exit', code => process.exit(code ?? 0))

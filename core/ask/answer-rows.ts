@@ -1,6 +1,6 @@
 import type { z } from 'zod'
 import { figures } from '../quantity/show'
-import { labelOfKey } from './fields'
+import { labelOfKey, unitOfKey } from './fields'
 import { figureMeta, within } from './output'
 
 export interface AnswerRows {
@@ -16,7 +16,7 @@ const MOST_LISTED = 24
 function labelOf(key: string, schema: Schema): string {
   const meta = figureMeta(schema)
   if (!meta) return labelOfKey(key, false)
-  const named = key.endsWith(meta.suffix) ? key.slice(0, -meta.suffix.length) : key
+  const named = key.endsWith(meta.suffix) ? key.slice(0, -meta.suffix.length).replace(/_$/, '') : unitOfKey(key).stem
   return named === '' || key.toLowerCase() === meta.suffix.toLowerCase() ? meta.name : labelOfKey(named, false)
 }
 

@@ -1,3 +1,4 @@
+import { mendNamed } from './mend-named'
 import Papa from 'papaparse'
 import { STATION_IDS } from './stations.table'
 import { CAUSES, SEEN_IN_PUDDLE } from './words.table'
@@ -65,7 +66,7 @@ export const jobsCsv = (jobs: readonly Job[]): string =>
     JOB_COLUMNS,
   )
 
-const LOG_COLUMNS = ['job', 'title', 'at', 'pass', 'saw', 'temperature_c', 'settings', 'note'] as const
+const LOG_COLUMNS = ['job', 'title', 'at', 'mend', 'pass', 'saw', 'temperature_c', 'settings', 'note'] as const
 
 /** One row for each thing seen in a puddle, of all jobs. */
 export const logCsv = (jobs: readonly Job[]): string =>
@@ -75,6 +76,7 @@ export const logCsv = (jobs: readonly Job[]): string =>
         job: job.id,
         title: job.title,
         at: entry.at,
+        mend: mendNamed(job, entry.mend),
         pass: entry.pass,
         saw: SEEN_IN_PUDDLE[entry.saw].name,
         temperature_c: entry.temperatureC,

@@ -1,5 +1,7 @@
 /** What looks like words in the sources and is shown to nobody: styles, addresses, patterns, names of parts. */
 export const NOT_WORDS: ReadonlySet<string> = new Set([
+  'Gmm',
+  'Hb',
   'rotate(-90 {0} {1})',
   "npm run --silent ask -- {0} '{1}'",
   'core',

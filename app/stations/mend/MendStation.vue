@@ -9,6 +9,7 @@ import LaysField from './LaysField.vue'
 import MendField from './MendField.vue'
 import MendPiece from './MendPiece.vue'
 import MendRow from './MendRow.vue'
+import PassLog from '~/stations/weld/PassLog.vue'
 import MendSays from './MendSays.vue'
 import { useMends } from './use-mend'
 
@@ -58,7 +59,9 @@ const { current, row, fields, remove, move } = useMends()
         <WordsField :path="`mends.#${current.id}.name`" label="Its name, such as drain boss" :max="80" />
         <LaysField v-if="props.station === 'weld'" :mend="current" />
       </section>
-      <section class="piece" aria-label="The piece"><MendPiece :row="row" :station="props.station" /></section>
+      <section class="piece" aria-label="The piece">
+        <MendPiece :row="row" :station="props.station" /><PassLog v-if="props.station === 'weld'" :mend="current.id" />
+      </section>
       <MendSays class="call" :row="row" />
     </div>
   </div>

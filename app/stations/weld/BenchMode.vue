@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { onKeyStroke } from '@vueuse/core'
+import { mendNamed } from '#core/job/mend-named'
 import { SEEN_IN_PUDDLE, type SeenInPuddle } from '#core/job/words.table'
 import { capital } from '#core/plan/parts'
 import { typingNow } from '~/composables/typing'
@@ -13,7 +14,22 @@ import { usePuddleLog } from './use-puddle-log'
 import { useWhatIsLeft } from './use-what-is-left'
 
 const store = useJob()
-const { weld, settings: set, passes, current, log, tick, saw, note, pictured } = usePuddleLog()
+const route = useRoute()
+const {
+  weld,
+  mend,
+  settings: set,
+  passes,
+  current,
+  log,
+  move,
+  tick,
+  saw,
+  note,
+  pictured,
+} = usePuddleLog(computed(() => (typeof route.query.mend === 'string' ? route.query.mend : null)))
+const named = computed(() => mendNamed(store.job!, mend.value?.id))
+const back = computed(() => ({ path: `/job/${store.job!.id}/weld`, query: mend.value ? { mend: mend.value.id } : {} }))
 const { running, face, toggle, spans, nowMs, arcMin } = useArcClock()
 const { duty, gas, daylight } = useWhatIsLeft(spans, nowMs, arcMin)
 const { report, fromInput } = useAddPictures(pictured)
@@ -44,10 +60,10 @@ onKeyStroke(
 <template>
   <div v-if="weld" class="mode">
     <header>
-      <NuxtLink class="plain-button slight" :to="`/job/${store.job!.id}/weld`">Back</NuxtLink>
+      <NuxtLink class="plain-button slight" :to="back">Back</NuxtLink>
       <p v-if="pass" class="pass">
-        Pass <b class="figure">{{ pass.number }}</b> of <span class="figure">{{ passes.length }}</span>, side
-        {{ pass.side }}: {{ KINDS[pass.kind] }}
+        <span v-if="mend" translate="no">{{ named }}: </span>Pass <b class="figure">{{ pass.number }}</b> of
+        <span class="figure">{{ passes.length }}</span>, side {{ pass.side }}: {{ KINDS[pass.kind] }}
       </p>
       <p v-else class="pass">
         {{ passes.length ? 'All passes laid' : 'No passes yet: the groove wants its readings at Open' }}
@@ -80,13 +96,12 @@ onKeyStroke(
       </div>
     </dl>
     <section class="next" aria-live="polite" data-testid="bench-next">
-      <template v-if="weld.nextMove && log[0]"
+      <template v-if="move && log[0]"
         ><p class="seen">
-          {{ SEEN_IN_PUDDLE[log[0].saw].name
-          }}{{ weld.nextMove.times > 1 ? `, ${weld.nextMove.times} times on this pass` : '' }}
+          {{ SEEN_IN_PUDDLE[log[0].saw].name }}{{ move.times > 1 ? `, ${move.times} times on this pass` : '' }}
         </p>
-        <h1>{{ capital(weld.nextMove.move) }}</h1>
-        <p class="why">{{ weld.nextMove.why }}</p></template
+        <h1>{{ capital(move.move) }}</h1>
+        <p class="why">{{ move.why }}</p></template
       >
       <h1 v-else>Earth proved, part warm, first arc on scrap.</h1>
     </section>

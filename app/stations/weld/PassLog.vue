@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, toRef } from 'vue'
 import { format } from 'date-fns'
 import { onKeyStroke } from '@vueuse/core'
 import { SEEN_IN_PUDDLE } from '#core/job/words.table'
@@ -8,6 +8,8 @@ import { typingNow } from '~/composables/typing'
 import { useSettings } from '~/stores/settings'
 import { usePuddleLog } from './use-puddle-log'
 
+/** Passes of the opening, or of one mend, and what each did. */
+const props = withDefaults(defineProps<{ mend?: string | null }>(), { mend: null })
 const KINDS = { root: 'root: hottest, first', fill: 'fill', cap: 'flow the top over' }
 /** The current of a pass, where it is not the same all along. */
 const amps = ({ ease }: { ease: { fromA: number; toA: number } | null }) => {
@@ -17,7 +19,7 @@ const amps = ({ ease }: { ease: { fromA: number; toA: number } | null }) => {
 }
 const route = useRoute()
 const settings = useSettings()
-const { weld, passes, current, log, tick, saw, note } = usePuddleLog()
+const { passes, current, log, move, tick, saw, note } = usePuddleLog(toRef(props, 'mend'))
 /** So many rows stand on the page; the rest at a press. */
 const SHOWN = 12
 const all = ref(false)
@@ -32,7 +34,10 @@ onKeyStroke('l', event => {
 
 <template>
   <template v-if="passes.length">
-    <NuxtLink class="plain-button bench-link" :to="`/job/${route.params.id}/bench`" data-testid="to-bench"
+    <NuxtLink
+      class="plain-button bench-link"
+      :to="{ path: `/job/${route.params.id}/bench`, query: mend ? { mend } : {} }"
+      data-testid="to-bench"
       >Full screen, for gloves at the arc</NuxtLink
     >
     <p class="label">Passes, in order</p>
@@ -40,7 +45,7 @@ onKeyStroke('l', event => {
       <li v-for="pass in passes" :key="pass.number" :class="{ current: pass.number === current && !pass.done }">
         <v-checkbox
           :model-value="pass.done"
-          :label="`${pass.number}, side ${pass.side}: ${KINDS[pass.kind]}${amps(pass)}${pass.log.length ? ` (${pass.log.map(entry => SEEN_IN_PUDDLE[entry.saw].name).join(', ')})` : ''}`"
+          :label="`${pass.number}, side ${pass.side}: ${KINDS[pass.kind]}${pass.by ? `, ${pass.by}` : ''}${amps(pass)}${pass.log.length ? ` (${pass.log.map(entry => SEEN_IN_PUDDLE[entry.saw].name).join(', ')})` : ''}`"
           @update:model-value="tick(pass.number, $event)"
         />
       </li>
@@ -58,8 +63,8 @@ onKeyStroke('l', event => {
         {{ entry.name }}
       </button>
     </div>
-    <p v-if="weld?.nextMove" role="status" class="move">
-      Next move: <b>{{ weld.nextMove.move }}</b>.
+    <p v-if="move" role="status" class="move">
+      Next move: <b>{{ move.move }}</b>.
     </p>
     <table v-if="log.length">
       <thead>

@@ -12,6 +12,8 @@ const placeMm = z.number().min(-1e5).max(1e5)
 export const logEntrySchema = z.strictObject({
   id: idText,
   at: moment,
+  /** The mend it was seen in, by its id; left out, the opening. */
+  mend: z.string().max(64).optional(),
   pass: passNumber,
   saw: z.enum(Object.keys(SEEN_IN_PUDDLE) as [keyof typeof SEEN_IN_PUDDLE, ...(keyof typeof SEEN_IN_PUDDLE)[]]),
   note: text(),

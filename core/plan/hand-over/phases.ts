@@ -1,6 +1,6 @@
 import type { Job, Kit } from '../../job/job.schema'
 import { COOL_MIN, DRESS_MIN, FACE_MIN_PER_CUT, FACE_SET_UP_MIN, SET_UP_WELD_MIN } from '../minutes.table'
-import { inTurn, minutesOf, type MendsData } from '../mends/mends'
+import { inTurn, rowMinutes, type MendsData } from '../mends/mends'
 import type { OpenData } from '../open/open'
 import type { KindId } from '../../mend/registry'
 import { capital } from '../parts'
@@ -53,14 +53,14 @@ export function phasesOf(
       minutes: open.groove ? SET_UP_WELD_MIN + weld.elapsedMin : 0,
       unattendedMin: open.groove ? (weld.braze?.plan.coolMin ?? COOL_MIN) : 0,
     },
-    ...inTurn(mends.rows).flatMap(({ id, kind, name, planned }) =>
-      planned
+    ...inTurn(mends.rows).flatMap(row =>
+      row.planned
         ? [
             {
-              id: `mend-${id}`.slice(0, LONGEST_ID),
-              learntAs: kindPhase(kind),
-              name: capital(name),
-              minutes: minutesOf(planned),
+              id: `mend-${row.id}`.slice(0, LONGEST_ID),
+              learntAs: kindPhase(row.kind),
+              name: capital(row.name),
+              minutes: rowMinutes(row),
               unattendedMin: 0,
             },
           ]

@@ -182,8 +182,9 @@ export async function recordPdf({ words = ENGLISH, ...given }: RecordPdf): Promi
     heading(said('What the puddle did'))
     for (const entry of record.log)
       say(
-        words('{0}  pass {1}: {2}{3}; {4}{5}', [
+        words('{0}  {1}pass {2}: {3}{4}; {5}{6}', [
           entry.at.replace('T', ' ').slice(0, 16),
+          entry.mend ? `${entry.mend}, ` : '',
           entry.pass,
           entry.saw,
           entry.temperatureC === undefined ? '' : `, part at ${Math.round(entry.temperatureC)} °C`,

@@ -1,3 +1,4 @@
+import { mendNamed } from '../../job/mend-named'
 import { PICTURE_STAGES } from '../../job/picture.schema'
 import type { StationId } from '../../job/stations.table'
 import type { LogEntry } from '../../job/fields/weld'
@@ -23,7 +24,7 @@ export interface RecordLine {
 }
 export interface JobRecord {
   sections: { title: string; lines: RecordLine[] }[]
-  log: (Omit<LogEntry, 'saw'> & { saw: string })[]
+  log: (Omit<LogEntry, 'saw' | 'mend'> & { saw: string; mend: string })[]
   acknowledged: { code: string; name: string; at: string; text: string }[]
 }
 
@@ -190,7 +191,7 @@ export function recordOf(job: Job, plan: JobPlan, kit: Kit, system: ReadingSyste
     sections: sections
       .map(section => ({ ...section, lines: section.lines.filter(line => line.text !== '') }))
       .filter(section => section.lines.length),
-    log: weld.log.map(entry => ({ ...entry, saw: SEEN_IN_PUDDLE[entry.saw].name })),
+    log: weld.log.map(entry => ({ ...entry, saw: SEEN_IN_PUDDLE[entry.saw].name, mend: mendNamed(job, entry.mend) })),
     acknowledged: job.acknowledged.map(entry => ({
       ...entry,
       text: (CAUTION_CODES as string[]).includes(entry.code) ? caution(entry.code).text : entry.code,

@@ -1,3 +1,4 @@
+import { mendLog, NO_LOG, type MendLog } from '../weld/pass-log'
 import { ASSUMED_WALL_MM } from '../../job/fields/take-in'
 import { said } from '../../job/fields/said'
 import { z } from 'zod'
@@ -36,6 +37,8 @@ export interface MendRow {
   section: Section | null
   /** Where it comes among the mends, counted from 1, and why there; null where it can't be planned. */
   turn: { place: number; of: number; why: string } | null
+  /** Its passes, and what was seen in them. */
+  log: MendLog
 }
 export interface MendsData {
   rows: MendRow[]
@@ -189,30 +192,34 @@ export function planMends(job: Job, kit: Kit, know: KnowData, alsoArcs: WarmAsk[
     if (!(error instanceof NoAnswer)) throw error
     trouble = error.message
   }
-  const rows = ready.map(({ mend, found }): MendRow => ({
-    id: mend.id,
-    kind: mend.kind,
-    name: mend.name || kindOf(mend.kind).name,
-    wants: 'wants' in found ? found.wants : [],
-    reason: 'reason' in found && found.reason ? found.reason : 'values' in found ? trouble : null,
-    planned: planned?.mends.find(one => one.id === mend.id) ?? null,
-    turn: turnOf(planned?.order ?? [], mend.id),
-    section:
-      'values' in found
-        ? sectionOf(mend.kind, {
-            values: found.values,
-            wallMm: part.bodies[0]!.wallMm,
-            otherMm: bodies.find(body => body.id === mend.id)?.wallMm ?? part.bodies[0]!.wallMm,
-            way: planned?.mends.find(one => one.id === mend.id)?.way ?? null,
-          })
-        : null,
-  }))
+  const rows = ready.map(({ mend, found }): MendRow => {
+    const own = planned?.mends.find(one => one.id === mend.id) ?? null
+    return {
+      id: mend.id,
+      kind: mend.kind,
+      name: mend.name || kindOf(mend.kind).name,
+      wants: 'wants' in found ? found.wants : [],
+      reason: 'reason' in found && found.reason ? found.reason : 'values' in found ? trouble : null,
+      planned: own,
+      log: own ? mendLog(job, mend, own) : NO_LOG,
+      turn: turnOf(planned?.order ?? [], mend.id),
+      section:
+        'values' in found
+          ? sectionOf(mend.kind, {
+              values: found.values,
+              wallMm: part.bodies[0]!.wallMm,
+              otherMm: bodies.find(body => body.id === mend.id)?.wallMm ?? part.bodies[0]!.wallMm,
+              way: own?.way ?? null,
+            })
+          : null,
+    }
+  })
   const all = planned?.mends ?? []
   const sum = (of: (mend: PlannedMend) => number) => all.reduce((total, mend) => total + of(mend), 0)
   return {
     rows,
-    minutes: sum(minutesOf),
-    rods: sum(mend => mend.rods),
+    minutes: rows.reduce((total, row) => total + rowMinutes(row), 0),
+    rods: rows.reduce((total, { planned: own, log }) => total + (own?.rods ?? 0) + log.again.rods, 0),
     wire: all.flatMap(mend => (mend.wireM > 0 ? [{ filler: mend.filler ?? '', massG: wireG(mend.wireM) }] : [])),
     gasL: sum(mend => mend.gasL),
     checks: [...new Set(all.flatMap(mend => mend.checks))],
@@ -233,6 +240,9 @@ export const mendsTake = ({ rows }: MendsData): string =>
 
 /** What one mend takes at the bench, min. */
 export const minutesOf = ({ handMin, arcMin, machineMin }: PlannedMend): number => handMin + arcMin + machineMin
+
+/** What one mend takes at the bench with what the puddle had laid again, min. */
+export const rowMinutes = ({ planned, log }: MendRow): number => (planned ? minutesOf(planned) + log.again.minutes : 0)
 
 /** What the mends of a job rest on, for what a settled station remembers. */
 export const mendsBasis = (job: Job): string =>

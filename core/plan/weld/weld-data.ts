@@ -1,10 +1,11 @@
 import type { gasUseQuestion } from '../../arc/question'
 import type { AnswerTo } from '../../ask/question'
 import type { DialReads } from '../../arc/balance'
-import type { ProcessId } from '../../call/process.table'
+import { PROCESSES, type ProcessId } from '../../call/process.table'
 import type { TurnDownPoint } from '../../heat/turn-down'
 import type { LogEntry } from '../../job/fields/weld'
 import type { NextMove } from '../../puddle/next-move'
+import type { PlannedMend } from '../../whole/plan'
 import type { UnitKey } from '../../quantity/units.table'
 import type { BrazeData } from './braze'
 import type { FlameData } from './flame'
@@ -15,6 +16,8 @@ export interface WeldPass {
   number: number
   side: 1 | 2
   kind: 'root' | 'fill' | 'cap'
+  /** What lays it, where a mend is laid by several. */
+  by?: string
   done: boolean
   log: LogEntry[]
   /**
@@ -44,6 +47,17 @@ export interface WeldData extends Omit<WeldSettings, 'workings'> {
   braze: BrazeData | null
   flame: FlameData | null
 }
+
+/** What one mend is laid with, in a line. */
+export const mendSettings = (
+  { process, filler, startA }: PlannedMend,
+  text: (value: number, unit: UnitKey) => string,
+): string =>
+  process === null
+    ? ''
+    : [PROCESSES[process].name, filler, startA === null ? null : text(Math.round(startA), 'a')]
+        .filter(part => part !== null)
+        .join(', ')
 
 /**
  * What stands on the machine or at the torch, in a line: for the log, the bench and the record. `text` writes a value

@@ -1,3 +1,4 @@
+import { logOf } from './pass-log'
 import { ampsNeedQuestion } from '../../arc/question'
 import { said } from '../../job/fields/said'
 import { MIG_MODE_WORDS } from '../../arc/mig-modes.table'
@@ -92,7 +93,7 @@ export function arcWords(
     ...(takeIn.wallMm.value ? [] : ['the wall']),
     ...(open.groove ? [] : ['the groove']),
   ]
-  const lastLog = weld.log.at(-1)
+  const lastLog = logOf(job, null).at(-1)
   const next = data.nextMove
   const doneCount = passes.filter(pass => pass.done).length
   const call: Sentence =

@@ -1,3 +1,4 @@
+import { logOf } from './pass-log'
 import { said } from '../../job/fields/said'
 import type { Alloy } from '../../metal/alloys.table'
 import type { LogEntry } from '../../job/fields/weld'
@@ -38,7 +39,7 @@ function passesOf(open: OpenData, job: Job, beadMm2: number | null): WeldPass[] 
   const sides = groove.passes > groove.passesPerSide ? 2 : 1
   const perSide = passesPerSide(groove, sides, beadMm2)
   const logs = new Map<number, LogEntry[]>()
-  for (const entry of job.weld.log) logs.set(entry.pass, [...(logs.get(entry.pass) ?? []), entry])
+  for (const entry of logOf(job, null)) logs.set(entry.pass, [...(logs.get(entry.pass) ?? []), entry])
   return sideOrder(sides, perSide).map(({ side, within }, index) => ({
     number: index + 1,
     side,
@@ -61,6 +62,7 @@ export function planWeld(
   filler: string,
 ): StationPlan<WeldData> {
   const { weld, takeIn } = job
+  const log = logOf(job, null)
   const arcProcess = process === 'mig-pulse' || process === 'mig-spool' ? process : 'ac-tig'
   const startC = warm.reachC
   const settings = weldSettings(job, kit, arcProcess, startC, filler)
@@ -71,7 +73,7 @@ export function planWeld(
   const layArcMin = open.groove ? (mig ? open.groove.massG / mig.depositGMin : open.groove.arcMin) : 0
   const passArcMin = passes.length ? layArcMin / passes.length : 0
   // What the puddle made one grind out is laid again.
-  const again = groundOutPasses(weld.log)
+  const again = groundOutPasses(log)
   const againMin = again * passArcMin
   const againG = open.groove && passes.length ? (again * open.groove.massG) / passes.length : 0
   const wireG = mig && open.groove ? (open.groove.massG + againG) / LANDS_SHARE.wire : 0
@@ -135,7 +137,7 @@ export function planWeld(
     rods,
     wireG,
     againG,
-    nextMove: nextMove(weld.log),
+    nextMove: nextMove(log),
     interpass,
     turnDown,
     braze: brazing && 'plan' in brazing ? brazing : null,

@@ -66,7 +66,9 @@ const print = () => window.print()
         <tbody>
           <tr v-for="entry in record.log" :key="entry.id">
             <td class="figure small">{{ format(new Date(entry.at), 'd MMM HH:mm') }}</td>
-            <td>{{ entry.pass }}</td>
+            <td>
+              {{ entry.pass }}<span v-if="entry.mend" translate="no">, {{ entry.mend }}</span>
+            </td>
             <td>{{ entry.saw }}</td>
             <td class="figure small wraps">{{ entry.settings }}</td>
             <td translate="no">{{ entry.note }}</td>

@@ -1,0 +1,64 @@
+import { PROCESSES } from '../../call/process.table'
+import type { LogEntry } from '../../job/fields/weld'
+import type { Job } from '../../job/job.schema'
+import type { StoredMend } from '../../job/mend.schema'
+import { groundOutPasses, nextMove, type NextMove } from '../../puddle/next-move'
+import type { PlannedMend } from '../../whole/plan'
+import type { WeldPass } from './weld-data'
+
+/** What was seen in one mend, or with none named in the opening, as it came. */
+export const logOf = (job: Job, mend: string | null): LogEntry[] =>
+  job.weld.log.filter(entry => (entry.mend ?? null) === mend)
+
+/** What a laid pass of a mend is called among its steps that are done. */
+export const passStep = (pass: number): string => `pass-${pass}`
+
+/** A mend's passes as they are laid, what was seen in them, and what that asks for. */
+export interface MendLog {
+  passes: WeldPass[]
+  nextMove: NextMove | null
+  /** What the puddle had ground out, to be laid again: passes, and what they take. */
+  again: { passes: number; minutes: number; rods: number }
+}
+
+export const NO_LOG: MendLog = { passes: [], nextMove: null, again: { passes: 0, minutes: 0, rods: 0 } }
+
+/** What lays a pass, in a few words. */
+const layWords = ({ process, filler }: PlannedMend['lays'][number]) =>
+  `${PROCESSES[process].name}${filler ? `, ${filler}` : ''}`
+
+/**
+ * The passes of a mend in the order of its lays, numbered through: boil-out without rod is no pass. The first on each
+ * side is its root, the last its cap; TIG's current falls evenly from where it starts to what it is eased to.
+ */
+export function mendLog(job: Job, mend: StoredMend, planned: PlannedMend): MendLog {
+  const log = logOf(job, mend.id)
+  const laid = planned.lays
+    .filter(lay => lay.filler !== null)
+    .flatMap(lay => Array.from({ length: lay.passes }, () => lay))
+  const { startA, easedA } = planned
+  const ease = (n: number) => {
+    if (startA === null || easedA === null) return null
+    const at = (step: number) => startA + ((easedA - startA) * step) / laid.length
+    return { fromA: at(n), toA: at(n + 1) }
+  }
+  const passes = laid.map((lay, n): WeldPass => {
+    const onSide = laid.map((other, at) => ({ side: other.side, at })).filter(({ side }) => side === lay.side)
+    return {
+      number: n + 1,
+      side: lay.side,
+      kind: onSide[0]!.at === n ? 'root' : onSide.at(-1)!.at === n ? 'cap' : 'fill',
+      by: layWords(lay),
+      done: mend.done.includes(passStep(n + 1)),
+      log: log.filter(entry => entry.pass === n + 1),
+      ease: ease(n),
+    }
+  })
+  const again = groundOutPasses(log)
+  const share = passes.length ? again / passes.length : 0
+  return {
+    passes,
+    nextMove: nextMove(log),
+    again: { passes: again, minutes: share * planned.arcMin, rods: Math.ceil(share * planned.rods - 1e-9) },
+  }
+}
