@@ -1,3 +1,4 @@
+import { setUpMin } from './set-up'
 import type { AnswerTo } from '../../ask/question'
 import { jobQuote } from '../../shop/question'
 import { MACHINE_EFFICIENCY } from '../../arc/mains'
@@ -7,7 +8,6 @@ import { gasFor, rodFor, wireOf } from '../shop/consumables'
 import type { MendsData } from '../mends/mends'
 import type { OpenData } from '../open/open'
 import { wirePrice } from '../../whole/price'
-import { FACE_SET_UP_MIN, SET_UP_WELD_MIN } from '../minutes.table'
 import { capital, count, figure, list, words, type Sentence, type StationPlan } from '../parts'
 import type { Phase } from './phases'
 import { VOLTS } from '../../warm/current'
@@ -118,7 +118,7 @@ export function planHandOver(
     ])
   if (quote && ready && job.handOver.alike > 1) {
     // Setting machine and mill up is done once for all of them.
-    const onceMin = SET_UP_WELD_MIN + (job.rebuild.machined ? FACE_SET_UP_MIN : 0)
+    const onceMin = setUpMin(job, open, mends)
     const each = quote.total - (onceMin / 60) * kit.ratePerHour * (1 - 1 / job.handOver.alike)
     why.push([
       `${capital(count(job.handOver.alike, 'part'))} alike: `,

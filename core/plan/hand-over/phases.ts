@@ -1,5 +1,6 @@
 import type { Job, Kit } from '../../job/job.schema'
 import { COOL_MIN, DRESS_MIN, FACE_MIN_PER_CUT, FACE_SET_UP_MIN, SET_UP_WELD_MIN } from '../minutes.table'
+import { sharedMin } from './set-up'
 import { inTurn, rowMinutes, type MendsData } from '../mends/mends'
 import type { OpenData } from '../open/open'
 import type { KindId } from '../../mend/registry'
@@ -53,6 +54,9 @@ export function phasesOf(
       minutes: open.groove ? SET_UP_WELD_MIN + weld.elapsedMin : 0,
       unattendedMin: open.groove ? (weld.braze?.plan.coolMin ?? COOL_MIN) : 0,
     },
+    ...(mends.rows.some(row => row.planned)
+      ? [{ id: 'set-up', name: 'Set up for the mends', minutes: sharedMin(job, open, mends), unattendedMin: 0 }]
+      : []),
     ...inTurn(mends.rows).flatMap(row =>
       row.planned
         ? [

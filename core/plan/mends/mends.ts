@@ -48,6 +48,8 @@ export interface MendsData {
   wire: { filler: string; massG: number }[]
   gasL: number
   checks: string[]
+  /** What is done once for all of them. */
+  shared: JobPlanned['totals']['shared']
   warm: JobPlanned['warm'] | null
   /** Taken for its mass, g, where nobody weighed or measured it. */ assumedG: number | null
 }
@@ -132,6 +134,7 @@ const NOTHING: Omit<MendsData, 'rows'> = {
   wire: [],
   gasL: 0,
   checks: [],
+  shared: [],
   warm: null,
   assumedG: null,
 }
@@ -223,6 +226,7 @@ export function planMends(job: Job, kit: Kit, know: KnowData, alsoArcs: WarmAsk[
     wire: all.flatMap(mend => (mend.wireM > 0 ? [{ filler: mend.filler ?? '', massG: wireG(mend.wireM) }] : [])),
     gasL: sum(mend => mend.gasL),
     checks: [...new Set(all.flatMap(mend => mend.checks))],
+    shared: planned?.totals.shared ?? [],
     warm: planned?.warm ?? null,
     assumedG,
   }

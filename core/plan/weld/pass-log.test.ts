@@ -74,6 +74,13 @@ describe('the passes of a mend', () => {
     expect(rowOf(job, 'crack').log.passes[0]!.done).toBe(true)
     expect(rowOf(job, 'pad').log.passes[0]!.done).toBe(false)
   })
+  it('are listed up to what a log can number, however much is to be laid', () => {
+    const job = cover(one => void (one.mends[0]!.readings = { lengthMm: mm(19_000), sides: '1' }))
+    job.takeIn.wallMm = mm(2000)
+    const row = rowOf(job, 'crack')
+    if (row.planned && row.planned.passes > 1000) expect(row.log.passes).toHaveLength(1000)
+    else expect(row.log.passes.length).toBeLessThanOrEqual(1000)
+  })
   it('are none where nothing can be planned', () => {
     const job = cover(one => void (one.mends[0]!.readings = {}))
     expect(rowOf(job, 'crack').log).toMatchObject({ passes: [], nextMove: null })

@@ -23,34 +23,46 @@ export interface MendLog {
 
 export const NO_LOG: MendLog = { passes: [], nextMove: null, again: { passes: 0, minutes: 0, rods: 0 } }
 
+/** More passes than a log numbers are not listed: nobody lays them by hand. */
+const MOST_PASSES = 1000
+
 /** What lays a pass, in a few words. */
 const layWords = ({ process, filler }: PlannedMend['lays'][number]) =>
   `${PROCESSES[process].name}${filler ? `, ${filler}` : ''}`
 
 /**
  * The passes of a mend in the order of its lays, numbered through: boil-out without rod is no pass. The first on each
- * side is its root, the last its cap; TIG's current falls evenly from where it starts to what it is eased to.
+ * side is its root, the last its cap; TIG's current falls evenly from where it starts to what it is eased to. At most
+ * a thousand are listed.
  */
 export function mendLog(job: Job, mend: StoredMend, planned: PlannedMend): MendLog {
   const log = logOf(job, mend.id)
-  const laid = planned.lays
-    .filter(lay => lay.filler !== null)
-    .flatMap(lay => Array.from({ length: lay.passes }, () => lay))
+  const laid: PlannedMend['lays'] = []
+  for (const lay of planned.lays)
+    for (let n = 0; lay.filler !== null && n < lay.passes && laid.length < MOST_PASSES; n++) laid.push(lay)
+  const [first, last] = [new Map<1 | 2, number>(), new Map<1 | 2, number>()]
+  laid.forEach(({ side }, n) => {
+    if (!first.has(side)) first.set(side, n)
+    last.set(side, n)
+  })
   const { startA, easedA } = planned
   const ease = (n: number) => {
     if (startA === null || easedA === null) return null
     const at = (step: number) => startA + ((easedA - startA) * step) / laid.length
     return { fromA: at(n), toA: at(n + 1) }
   }
+  const seen = new Map<number, LogEntry[]>()
+  for (const entry of log) seen.set(entry.pass, [...(seen.get(entry.pass) ?? []), entry])
+  const done = new Set(mend.done)
   const passes = laid.map((lay, n): WeldPass => {
-    const onSide = laid.map((other, at) => ({ side: other.side, at })).filter(({ side }) => side === lay.side)
+    const opens = first.get(lay.side) === n
     return {
       number: n + 1,
       side: lay.side,
-      kind: onSide[0]!.at === n ? 'root' : onSide.at(-1)!.at === n ? 'cap' : 'fill',
+      kind: opens ? 'root' : last.get(lay.side) === n ? 'cap' : 'fill',
       by: layWords(lay),
-      done: mend.done.includes(passStep(n + 1)),
-      log: log.filter(entry => entry.pass === n + 1),
+      done: done.has(passStep(n + 1)),
+      log: seen.get(n + 1) ?? [],
       ease: ease(n),
     }
   })
