@@ -88,3 +88,29 @@ test('three damages of three kinds on one part: each drawn, planned, laid, rebui
   await visit(page, '/job/press-tray/prove')
   await expect(page.locator('main')).toContainText('Fit with the real part')
 })
+
+test('each mend has its passes to tick and its own log, at Weld and in gloves, and the record names it', async ({
+  page,
+}) => {
+  await bringDemo(page)
+  await visit(page, '/job/lamp-yoke/weld?mend=ear')
+  const first = page.locator('.passes input').first()
+  await first.check()
+  await expect(page.getByText(/^What pass 2 did/)).toBeVisible()
+  await page.locator('[data-saw="black-specks"]').click()
+  await expect(page.getByRole('status').filter({ hasText: 'Next move' })).toBeVisible()
+  await saved(page)
+  await page.getByTestId('to-bench').click()
+  await expect(page.locator('.pass')).toContainText('Pass 2')
+  await page.getByTestId('pass-laid').click()
+  await page.getByRole('link', { name: 'Back' }).click()
+  await expect(page).toHaveURL(/mend=ear/)
+  await saved(page)
+  await page.reload()
+  await expect(page.locator('.passes input').nth(1)).toBeChecked()
+  // The other mends know nothing of it.
+  await visit(page, '/job/lamp-yoke/weld?mend=clamp')
+  await expect(page.locator('.passes input').first()).not.toBeChecked()
+  await visit(page, '/job/lamp-yoke/record')
+  await expect(page.getByRole('row', { name: /black specks/ })).toContainText(/ear|lug|joint/i)
+})

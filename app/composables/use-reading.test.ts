@@ -101,4 +101,16 @@ describe('a reading as a field', () => {
     wall.take('9'.repeat(200))
     expect(job.job!.takeIn.wallMm.typed).toHaveLength(60)
   })
+  it.each<[string, UnitKey, string, RegExp]>([
+    ['open.rootRadiusMm', 'mm', '-3 mm', /at least 0 mm/],
+    ['open.crackMm', 'mm', '0', /more than 0 mm/],
+    ['open.crackMm', 'mm', '40 m', /at most 20000 mm/],
+    ['weld.enPct', 'pct', '120 %', /at most 99 %/],
+  ])('says in %s (%s) that %s lies outside its limits, and keeps it as typed', (path, unit, typed, says) => {
+    const one = field(path, unit)
+    one.take(typed)
+    expect(one.error.value).toMatch(says)
+    const [section, key] = path.split('.') as ['open', 'crackMm']
+    expect(job.job![section][key].typed).toBe(typed)
+  })
 })

@@ -20,7 +20,8 @@ const BARE_UNIT: Partial<Record<UnitKey, { inch: string }>> = {
 
 /**
  * A reading of the open job as a field: what is typed, what was understood, what is wrong with it.
- * Stored at every keystroke; a text that is not understood, or lies outside its limits, is kept as typed with no value.
+ * Stored at every keystroke; a text that is not understood is kept as typed, with no value. One outside its limits is
+ * kept too and said to be, and what is planned with it says so in its turn.
  */
 export function useReading(path: Ref<string>, unit: Ref<UnitKey>, own?: Ref<Limits | undefined>) {
   const store = useJob()
@@ -35,15 +36,13 @@ export function useReading(path: Ref<string>, unit: Ref<UnitKey>, own?: Ref<Limi
     },
   )
 
-  const understand = (text: string): Reading => {
-    const reading = read(text, unit.value, settings.system)
-    const trouble = reading.ok ? outside(reading.value, unit.value, own?.value ?? declaredAt(path.value)?.limits) : null
-    return trouble ? { ok: false, message: trouble } : reading
-  }
+  const understand = (text: string): Reading => read(text, unit.value, settings.system)
   const error = computed(() => {
     if (typed.value.trim() === '') return null
     const reading = understand(typed.value)
-    return reading.ok ? null : reading.message
+    return reading.ok
+      ? outside(reading.value, unit.value, own?.value ?? declaredAt(path.value)?.limits)
+      : reading.message
   })
   /** What a bare number is taken for; it stands where nothing is typed yet. */
   const bareUnit = computed(

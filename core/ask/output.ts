@@ -34,6 +34,7 @@ const NAMES: Partial<Record<UnitKey, string>> = {
   s: 'time',
   v: 'voltage',
   min: 'minutes',
+  sccm: 'leak',
 }
 
 /** A unit's key as it ends a name: mm → Mm, kPa → KPa. */

@@ -52,6 +52,17 @@ describe('the passes of a mend', () => {
       if (own.length > 1) expect(own.at(-1)!.kind).toBe('cap')
     }
   })
+  it('go from side to side turn about, and side by side where one is finished first', () => {
+    const sides = (order: 'alternate' | 'one-then-other') =>
+      rowOf(
+        cover(one => void (one.mends[0]!.order = order)),
+        'crack',
+      ).log.passes.map(pass => pass.side)
+    const [about, after] = [sides('alternate'), sides('one-then-other')]
+    expect(about.toSorted()).toEqual(after)
+    expect(about.slice(0, 2)).toEqual([1, 2])
+    expect(after).toEqual(after.toSorted())
+  })
   it('say what lays each where a mend is laid by several', () => {
     const job = cover(one => {
       one.mends[0]!.lays = [

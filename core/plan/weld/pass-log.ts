@@ -26,9 +26,32 @@ export const NO_LOG: MendLog = { passes: [], nextMove: null, again: { passes: 0,
 /** More passes than a log numbers are not listed: nobody lays them by hand. */
 const MOST_PASSES = 1000
 
+type PlannedLay = PlannedMend['lays'][number]
+
+/**
+ * The lay of each pass in the order they are laid. Turn about, what both sides are laid with goes pass by pass from one
+ * side to the other; else each lay is laid out before the next.
+ */
+function passByPass(lays: readonly PlannedLay[], order: StoredMend['order']): PlannedLay[] {
+  const together: PlannedLay[][] = []
+  for (const lay of lays) {
+    if (lay.filler === null) continue
+    const [before] = together.slice(-1)
+    const pairs =
+      order === 'alternate' &&
+      before?.every(one => one.process === lay.process && one.filler === lay.filler && one.side !== lay.side)
+    if (pairs) before!.push(lay)
+    else together.push([lay])
+  }
+  const laid: PlannedLay[] = []
+  for (const pair of together)
+    for (let n = 0; laid.length < MOST_PASSES && pair.some(lay => n < lay.passes); n++)
+      laid.push(...pair.filter(lay => n < lay.passes))
+  return laid.slice(0, MOST_PASSES)
+}
+
 /** What lays a pass, in a few words. */
-const layWords = ({ process, filler }: PlannedMend['lays'][number]) =>
-  `${PROCESSES[process].name}${filler ? `, ${filler}` : ''}`
+const layWords = ({ process, filler }: PlannedLay) => `${PROCESSES[process].name}${filler ? `, ${filler}` : ''}`
 
 /**
  * The passes of a mend in the order of its lays, numbered through: boil-out without rod is no pass. The first on each
@@ -37,9 +60,7 @@ const layWords = ({ process, filler }: PlannedMend['lays'][number]) =>
  */
 export function mendLog(job: Job, mend: StoredMend, planned: PlannedMend): MendLog {
   const log = logOf(job, mend.id)
-  const laid: PlannedMend['lays'] = []
-  for (const lay of planned.lays)
-    for (let n = 0; lay.filler !== null && n < lay.passes && laid.length < MOST_PASSES; n++) laid.push(lay)
+  const laid = passByPass(planned.lays, mend.order)
   const [first, last] = [new Map<1 | 2, number>(), new Map<1 | 2, number>()]
   laid.forEach(({ side }, n) => {
     if (!first.has(side)) first.set(side, n)
