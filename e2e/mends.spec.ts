@@ -104,7 +104,7 @@ test('each mend has its passes to tick and its own log, at Weld and in gloves, a
   await expect(page.locator('.pass')).toContainText('Pass 2')
   await page.getByTestId('pass-laid').click()
   await page.getByRole('link', { name: 'Back' }).click()
-  await expect(page).toHaveURL(/mend=ear/)
+  await expect(page).toHaveURL(/weld\?mend=ear/)
   await saved(page)
   await page.reload()
   await expect(page.locator('.passes input').nth(1)).toBeChecked()
