@@ -1,6 +1,7 @@
 import '../quantity/zod-config'
 import { z } from 'zod'
 import { KEY_UNITS, type UnitKey } from '../quantity/units.table'
+import { inside } from './inside'
 
 /** How a figure of an answer is shown: its unit, the end of a name that says it, and what it is where that is all. */
 export interface FigureMeta {
@@ -71,19 +72,6 @@ export const stepOut = z.strictObject({
   unit: z.string(),
   source: z.string(),
 })
-
-interface Inside {
-  def: {
-    type: string
-    innerType?: z.core.$ZodType
-    element?: z.core.$ZodType
-    valueType?: z.core.$ZodType
-    shape?: Record<string, z.core.$ZodType>
-    options?: z.core.$ZodType[]
-    items?: z.core.$ZodType[]
-  }
-}
-const inside = (schema: z.core.$ZodType) => (schema as unknown as { _zod: Inside })._zod.def
 
 /** The schema of a value within an answer's, optional and nullable taken off; undefined where there is none. */
 export function within(schema: z.core.$ZodType | undefined, key: string): z.core.$ZodType | undefined {

@@ -1,22 +1,13 @@
 import type { z } from 'zod'
+import { inside } from '../ask/inside'
 import { isPlain, entryKey } from './entry-key'
 import { jobSchema } from './job.schema'
 import { WORDS } from './text'
 
-interface Inside {
-  def: {
-    type: string
-    innerType?: z.core.$ZodType
-    element?: z.core.$ZodType
-    valueType?: z.core.$ZodType
-    shape?: Record<string, z.core.$ZodType>
-  }
-}
-
 /** Paths of a schema that hold a person's words; `*` stands for any entry. */
 function wordPaths(schema: z.core.$ZodType, path: readonly string[] = []): string[] {
   if (WORDS.has(schema as z.ZodType)) return [path.join('.')]
-  const { def } = (schema as unknown as { _zod: Inside })._zod
+  const def = inside(schema)
   if (def.innerType) return wordPaths(def.innerType, path)
   if (def.element) return wordPaths(def.element, [...path, '*'])
   if (def.valueType) return wordPaths(def.valueType, [...path, '*'])
