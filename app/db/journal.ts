@@ -1,4 +1,5 @@
 import type { Kit } from '#core/job/job.schema'
+import { db, type StoredClock } from './database'
 import { writePatches, type MadePatch } from './shelf'
 import { ofShop } from './which-shop'
 
@@ -14,58 +15,74 @@ export interface Entry extends MadePatch {
 
 const PREFIX = `${ofShop('ws-journal')}:`
 const KIT = ofShop('ws-journal-kit')
-const TAB = `${PREFIX}${crypto.randomUUID()}`
+const CLOCKS = `${ofShop('ws-journal-clocks')}:`
+const ID = crypto.randomUUID()
+const TAB = `${PREFIX}${ID}`
+const TAB_CLOCKS = `${CLOCKS}${ID}`
 
-/** Writes what is still waiting; nothing waiting takes the journal away. @returns whether the browser took it */
-export function journal(entries: readonly Entry[]): boolean {
+/** Writes what is still waiting; nothing waiting takes it away. @returns whether the browser took it */
+function write(key: string, waiting: unknown): boolean {
   try {
-    if (entries.length) localStorage.setItem(TAB, JSON.stringify(entries))
-    else localStorage.removeItem(TAB)
+    if (waiting) localStorage.setItem(key, JSON.stringify(waiting))
+    else localStorage.removeItem(key)
     return true
   } catch {
     return false
   }
 }
 
-export function journalKit(kit: Kit | null): boolean {
-  try {
-    if (kit) localStorage.setItem(KIT, JSON.stringify(kit))
-    else localStorage.removeItem(KIT)
-    return true
-  } catch {
-    return false
-  }
-}
+export const journal = (entries: readonly Entry[]): boolean => write(TAB, entries.length && entries)
+export const journalKit = (kit: Kit | null): boolean => write(KIT, kit)
+export const journalClocks = (clocks: readonly StoredClock[]): boolean => write(TAB_CLOCKS, clocks.length && clocks)
 
-function entriesIn(text: string | null): Entry[] {
+function listIn<T>(key: string, isOne: (found: Partial<T> | null) => boolean): T[] {
   try {
-    const found: unknown = JSON.parse(text ?? '[]')
-    return Array.isArray(found)
-      ? found.filter(
-          (entry): entry is Entry =>
-            typeof entry?.jobId === 'string' && Array.isArray(entry.path) && typeof entry.at === 'string',
-        )
-      : []
+    const found: unknown = JSON.parse(localStorage.getItem(key) ?? '[]')
+    return Array.isArray(found) ? found.filter((one): one is T => isOne(one)) : []
   } catch {
     return []
   }
 }
+const isEntry = (found: Partial<Entry> | null) =>
+  typeof found?.jobId === 'string' && Array.isArray(found.path) && typeof found.at === 'string'
+const isClock = (found: Partial<StoredClock> | null) =>
+  typeof found?.id === 'string' &&
+  typeof found.name === 'string' &&
+  Number.isFinite(found.startedAt) &&
+  Number.isFinite(found.endsAt)
+
+const keysOfOthers = (prefix: string, mine: string) =>
+  Array.from({ length: localStorage.length ?? 0 }, (_, n) => localStorage.key(n)!).filter(
+    key => key.startsWith(prefix) && key !== mine,
+  )
 
 /**
  * Stores what tabs left behind when they were closed in the middle of it. What cannot be stored now stays for the next
  * time.
  */
 export async function replayJournals(): Promise<void> {
-  const keys = Array.from({ length: localStorage.length ?? 0 }, (_, n) => localStorage.key(n)!).filter(
-    key => key.startsWith(PREFIX) && key !== TAB,
-  )
-  for (const key of keys) {
-    const entries = entriesIn(localStorage.getItem(key))
+  for (const key of keysOfOthers(PREFIX, TAB)) {
+    const entries = listIn<Entry>(key, isEntry)
     try {
       for (const jobId of new Set(entries.map(entry => entry.jobId))) {
         const mine = entries.filter(entry => entry.jobId === jobId)
         await writePatches(jobId, mine, mine.at(-1)!.at, true)
       }
+      localStorage.removeItem(key)
+    } catch {
+      /* It stays where it is, and is tried again at the next start. */
+    }
+  }
+}
+
+/** Stores the clocks that tabs had just started when they were closed. What is stored already is left as it is. */
+export async function replayClocks(): Promise<void> {
+  for (const key of keysOfOthers(CLOCKS, TAB_CLOCKS)) {
+    const clocks = listIn<StoredClock>(key, isClock)
+    try {
+      await db.transaction('rw', db.clocks, async () => {
+        for (const clock of clocks) if ((await db.clocks.get(clock.id)) === undefined) await db.clocks.add(clock)
+      })
       localStorage.removeItem(key)
     } catch {
       /* It stays where it is, and is tried again at the next start. */

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { db } from '~/db/database'
+import { replayClocks } from '~/db/journal'
 import { jobOnTheBench, settled } from '~/at-the-bench.fixture'
 import { useClocks } from './clocks'
 
@@ -41,6 +42,34 @@ describe('named clocks', () => {
     expect(clocks.saveError).toBeNull()
     expect(await db.clocks.count()).toBe(1)
     expect(clocks.running).toHaveLength(1)
+  })
+  it('live through a page that is left before they are stored, and are not started again once stopped', async () => {
+    const kept = new Map<string, string>()
+    vi.stubGlobal('localStorage', {
+      get length() {
+        return kept.size
+      },
+      key: (n: number) => [...kept.keys()][n] ?? null,
+      getItem: (key: string) => kept.get(key) ?? null,
+      setItem: (key: string, text: string) => kept.set(key, text),
+      removeItem: (key: string) => kept.delete(key),
+    })
+    const put = vi.spyOn(db.clocks, 'put').mockReturnValue(new Promise(() => undefined) as never)
+    void clocks.start('Bake', 3600, 'a')
+    const [left] = [...kept.values()]
+    put.mockRestore()
+    expect(JSON.parse(left!)).toMatchObject([{ name: 'Bake', jobId: 'a' }])
+    // The same clock, as the tab opened next finds it, beside one that is no clock at all.
+    kept.set('ws-journal-clocks:gone', left!)
+    kept.set('ws-journal-clocks:odd', '[{"id":4},null]')
+    kept.set('ws-journal-clocks:broken', '[{')
+    await replayClocks()
+    expect(await db.clocks.toArray()).toMatchObject([{ name: 'Bake' }])
+    expect([...kept.keys()]).toHaveLength(1)
+    await clocks.stop((await db.clocks.toArray())[0]!.id)
+    expect(kept.size).toBe(0)
+    await replayClocks()
+    expect(await db.clocks.count()).toBe(0)
   })
   it('keep their ends in the database: a reload, or a day with the bench shut, changes nothing', async () => {
     await clocks.start('Soak', 600, 'a')

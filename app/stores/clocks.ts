@@ -4,8 +4,12 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { refusalWords } from '~/composables/refusal'
 import { db, type StoredClock } from '~/db/database'
+import { journalClocks, replayClocks } from '~/db/journal'
 
-/** Named clocks of all jobs; their ends are stored, so a reload or a closed tab changes nothing. */
+/**
+ * Named clocks of all jobs; their ends are stored, so a reload or a closed tab changes nothing, even at the very moment
+ * one is started.
+ */
 export const useClocks = defineStore('clocks', () => {
   const clocks = shallowRef<StoredClock[]>([])
   /** Started here and not stored yet: they run on this page, and are tried again. */
@@ -21,6 +25,12 @@ export const useClocks = defineStore('clocks', () => {
   liveQuery(() => db.clocks.orderBy('endsAt').toArray()).subscribe(found => {
     clocks.value = found
   })
+  void replayClocks()
+
+  function setUnstored(waiting: readonly StoredClock[]) {
+    unstored.value = waiting
+    journalClocks(waiting)
+  }
 
   const running = computed(() =>
     [...clocks.value, ...unstored.value.filter(clock => !clocks.value.some(({ id }) => id === clock.id))]
@@ -32,7 +42,7 @@ export const useClocks = defineStore('clocks', () => {
     for (const clock of unstored.value) {
       try {
         await db.clocks.put(clock)
-        unstored.value = unstored.value.filter(({ id }) => id !== clock.id)
+        setUnstored(unstored.value.filter(({ id }) => id !== clock.id))
         saveError.value = null
       } catch (error) {
         saveError.value = refusalWords(error)
@@ -44,7 +54,7 @@ export const useClocks = defineStore('clocks', () => {
   /** @param task the task of the day that it times, where it is one */
   async function start(name: string, seconds: number, jobId: string | null, task?: string) {
     const startedAt = (now.value = Date.now())
-    unstored.value = [
+    setUnstored([
       ...unstored.value,
       {
         id: crypto.randomUUID(),
@@ -54,12 +64,12 @@ export const useClocks = defineStore('clocks', () => {
         endsAt: startedAt + seconds * 1000,
         ...(task === undefined ? {} : { task }),
       },
-    ]
+    ])
     await store()
   }
 
   async function stop(id: string) {
-    unstored.value = unstored.value.filter(clock => clock.id !== id)
+    setUnstored(unstored.value.filter(clock => clock.id !== id))
     if (!unstored.value.length) saveError.value = null
     await db.clocks.delete(id)
   }
