@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { KindId } from '#core/mend/registry'
-import { KIND_SKETCHES } from './kind-sketches'
+import { kindOf, type KindId } from '#core/mend/registry'
 
 /** A small sketch of a kind of mend, for lists; its name stands beside it. */
 const props = defineProps<{ kind: KindId }>()
-const sketch = computed(() => KIND_SKETCHES[props.kind])
+const sketch = computed(() => kindOf(props.kind).sketch)
 </script>
 
 <template>

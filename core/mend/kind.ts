@@ -3,6 +3,8 @@ import type { Fields, ValuesOf } from '../field/field'
 import type { Alloy } from '../metal/alloys.table'
 import type { Does, Moves } from '../part/words.table'
 import type { Soak } from '../call/process.table'
+import type { GrooveCut } from './grooved'
+import type { Section } from './section/shapes'
 
 /** What one piece of the part is: the casting, the bracket of plate welded to it. */
 export interface PartBody {
@@ -71,10 +73,38 @@ export interface MendWork {
   readonly refused: string | null
 }
 
+/** A few strokes in a box of 48 by 32 that tell a kind of mend from the others. */
+export interface KindSketch {
+  readonly metal: string
+  readonly gone?: string
+  readonly fresh?: string
+}
+
+/** What a mend is drawn by: its readings, the wall it is in, that of the other piece, and the way it is mended. */
+export interface Drawn<F extends Fields> {
+  readonly values: ValuesOf<F>
+  readonly wallMm: number
+  readonly otherMm: number
+  readonly way: string | null
+}
+
+/** What a mend is drawn by, of what it is planned by. */
+export const drawn = <V>(values: V, [{ wallMm }, other]: readonly [PartBody, PartBody?]) => ({
+  values,
+  wallMm,
+  otherMm: other?.wallMm ?? wallMm,
+  way: null,
+})
+
 export interface MendKind<Id extends string = string, F extends Fields = Fields> {
   readonly id: Id
   readonly name: string
   readonly fields: F
+  readonly sketch: KindSketch
+  /** The groove it is opened to; null where these readings want none. Left out where the kind is never grooved. */
+  readonly cut?: (given: Drawn<F>) => GrooveCut | null
+  /** It in section, to scale. */
+  readonly section: (given: Drawn<F>) => Section
   readonly plan: (input: KindInput<F>) => MendWork
   /** Whole sentences by code: opening and rebuilding steps, risks, refusals. */
   readonly words: Readonly<Record<string, string>>

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { grooved } from './grooved'
+import { grooved, ROUND } from './grooved'
 import { halfWidthMm } from '../groove/section'
 import { coneMm3, domeMm3, filletMm3, ringMm3, taperedRoundMm } from './volumes'
 
@@ -46,19 +46,21 @@ describe('closed forms of laid metal against numerical integration', () => {
         integral(u => 2 * halfWidthMm(shape, u ** 2) * 2 * u, 0, Math.sqrt(shape.depthMm)) +
         integral(x => 1.5 * (1 - (x / top) ** 2), -top, top)
       const { laid } = grooved({
+        ...ROUND,
         sides,
         includedDeg: 70,
         rootRadiusMm: 2,
         landMm: 2,
         capMm: 1.5,
         wallMm: 10,
-        runMm: 70,
+        alongMm: 70,
       })
       expect(laid).toHaveLength(sides)
       for (const one of laid) expect(one.volumeMm3 / (section * 70)).toBeCloseTo(1, 4)
     }
     expect(
-      grooved({ sides: 1, includedDeg: 70, rootRadiusMm: 2, landMm: 8, capMm: 1, wallMm: 6, runMm: 10 }).refused,
+      grooved({ ...ROUND, sides: 1, includedDeg: 70, rootRadiusMm: 2, landMm: 8, capMm: 1, wallMm: 6, alongMm: 10 })
+        .refused,
     ).toBe('no-groove')
   })
   it('round a plate with tapered ends is longer than its two edges and shorter than its box', () => {

@@ -1,6 +1,7 @@
 import { KIND_POINTS } from '../../call/judge.table'
 import { mendKind, PLAIN } from '../kind'
 import { PRESS_STEP_MIN } from '../minutes.table'
+import { section, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
 
@@ -18,6 +19,8 @@ export const bent = mendKind({
   name: 'bent rim or ear',
   fields,
   words,
+  sketch,
+  section,
   plan: ({ values, bodies: [body], part }) => {
     const share = values.bentMm / values.overMm
     const steps = Math.min(MOST_STEPS, Math.max(2, Math.ceil(share / STEP_SHARE)))

@@ -3,11 +3,11 @@ import { mendKind, PLAIN } from '../kind'
 import { BORE_MIN, MILL_FIND_MIN } from '../minutes.table'
 import { wipe } from '../steps'
 import { ringMm3 } from '../volumes'
+import { section, sketch } from './drawing'
 import { fields } from './fields'
+import { PROUD_MM } from './proud'
 import { words } from './words'
 
-/** Built up inside the finished bore, so that it is bored in full metal, mm: common practice, no source. */
-const PROUD_MM = 1.5
 const SCRUB_MIN = 3
 const [BORE_MOVES_POINTS] = KIND_POINTS.bore
 
@@ -17,6 +17,8 @@ export const bore = mendKind({
   name: 'bore or bearing seat',
   fields,
   words,
+  sketch,
+  section,
   plan: ({ values, bodies: [body], opened }) => {
     const { boreMm, deepMm, lowMm } = values
     const areaMm2 =

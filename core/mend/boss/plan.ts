@@ -1,8 +1,9 @@
-import { grooved } from '../grooved'
+import { EDGE_TO_EDGE, grooved } from '../grooved'
 import { mendKind } from '../kind'
 import { CUT_MIN_PER_CM3, CUT_START_MIN } from '../minutes.table'
 import { planThread } from '../thread/work'
 import { bossOf } from '../thread/ways'
+import { section, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
 
@@ -14,12 +15,14 @@ export const boss = mendKind({
   name: 'boss',
   fields,
   words,
+  sketch,
+  section,
   plan: input => {
     const { values, opened } = input
     const wallMm = (bossOf(values.thread, values.bossMm) - values.thread.majorMm) / 2
     const split =
       values.state.includes('cracked') && !values.state.includes('gone') && wallMm > 0
-        ? grooved({ ...GROOVE, wallMm, runMm: values.deepMm })
+        ? grooved({ ...EDGE_TO_EDGE, ...GROOVE, wallMm, alongMm: values.deepMm })
         : null
     return planThread(
       input,

@@ -1,7 +1,8 @@
-import { mendKind, PLAIN } from '../kind'
+import { drawn, mendKind, PLAIN } from '../kind'
 import { grooved } from '../grooved'
 import { BACK_GRIND_MIN, LOCATE_MIN } from '../minutes.table'
 import { cutting, dressing, wipe } from '../steps'
+import { cut, section, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
 
@@ -11,15 +12,11 @@ export const broken = mendKind({
   name: 'piece broken off',
   fields,
   words,
+  sketch,
+  cut,
+  section,
   plan: ({ values, bodies: [body], part, opened }) => {
-    const tips = [values.startsIn, values.endsIn].filter(end => end === 'tip').length
-    const landMm = values.keepBreak ? Math.min(values.landMm, body.wallMm / 3) : 0
-    const { laid, removedMm3, refused } = grooved({
-      ...values,
-      landMm,
-      wallMm: body.wallMm,
-      runMm: values.lengthMm + tips * values.pastTipMm,
-    })
+    const { laid, removedMm3, refused } = grooved(cut(drawn(values, [body])))
     return {
       ...PLAIN,
       wallMm: body.wallMm,

@@ -1,12 +1,10 @@
-import { mendKind, PLAIN } from '../kind'
+import { drawn, mendKind, PLAIN } from '../kind'
 import { FIND_ENDS_MIN, STOP_HOLE_MIN } from '../minutes.table'
-import { grooved } from '../grooved'
+import { grooved, tipsOf } from '../grooved'
 import { cutting, dressing, wipe } from '../steps'
+import { cut, section, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
-
-/** A keeper of the break leaves at least this much of it, mm: common practice, no source. */
-const KEPT_MM = 2
 
 /** A crack, part or all through the wall, open or running into a hole or an edge. */
 export const crack = mendKind({
@@ -14,14 +12,13 @@ export const crack = mendKind({
   name: 'crack',
   fields,
   words,
+  sketch,
+  cut,
+  section,
   plan: ({ values, bodies: [body], part, opened }) => {
-    const tips = [values.startsIn, values.endsIn].filter(end => end === 'tip').length
-    const { laid, removedMm3, refused } = grooved({
-      ...values,
-      landMm: values.keepBreak ? Math.max(values.landMm, KEPT_MM) : values.landMm,
-      wallMm: body.wallMm,
-      runMm: values.lengthMm + tips * values.pastTipMm,
-    })
+    const groove = cut(drawn(values, [body]))
+    const tips = tipsOf(groove)
+    const { laid, removedMm3, refused } = grooved(groove)
     return {
       ...PLAIN,
       wallMm: body.wallMm,

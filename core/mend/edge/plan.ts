@@ -1,6 +1,7 @@
 import { mendKind, PLAIN } from '../kind'
 import { CUT_START_MIN } from '../minutes.table'
 import { dressing, wipe } from '../steps'
+import { section, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
 
@@ -13,6 +14,8 @@ export const edge = mendKind({
   name: 'lost edge',
   fields,
   words,
+  sketch,
+  section,
   plan: ({ values, bodies: [body], opened }) => {
     const [long, wide, high] = [
       values.longMm + 2 * values.proudMm,

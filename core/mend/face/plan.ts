@@ -1,11 +1,11 @@
 import { facingCutsMm } from '../../face/facing-cuts'
 import { mendKind, PLAIN } from '../kind'
 import { facing, wipe } from '../steps'
+import { section, sketch } from './drawing'
 import { fields } from './fields'
+import { PROUD_MM } from './proud'
 import { words } from './words'
 
-/** Built up over what is missing, so that every cut is in full metal, mm: common practice, no source. */
-const PROUD_MM = 1.5
 const SCRAPE_MIN = 2
 const SCRAPE_MIN_PER_CM2 = 0.15
 
@@ -15,6 +15,8 @@ export const face = mendKind({
   name: 'sealing face',
   fields,
   words,
+  sketch,
+  section,
   plan: ({ values, bodies: [body], opened }) => {
     const areaMm2 = values.areaMm2 ?? (values.wideMm ?? 0) * (values.longMm ?? 0)
     const runMm = values.longMm ?? Math.sqrt(areaMm2)

@@ -1,25 +1,19 @@
 import { grooved } from '../grooved'
-import { mendKind, PLAIN, type KindInput, type MendWork } from '../kind'
+import { drawn, mendKind, PLAIN, type KindInput, type MendWork } from '../kind'
 import { HOLE_PREP_MIN, LOCATE_MIN, PATCH_CUT_MIN } from '../minutes.table'
 import { cutting, dressing, wipe } from '../steps'
 import { coneMm3, domeMm3 } from '../volumes'
+import { coneOf } from './cone'
+import { cut, section, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
 
-/**
- * Opened to this included angle from the side it is filled from, degrees; a plated one is drilled out one size, mm.
- * Common practice, no source.
- */
-const OPEN_DEG = 60
-const ONE_SIZE_MM = 0.5
-const BLIND_SHARE = 2 / 3
 /**
  * A hole that carries nothing and is wider than this many of its walls, and than so much, takes a patch: filled solid
  * it would draw the wall in. Common practice that a thin wall takes a patch, no source; the figures are judgement.
  */
 const PATCH_WALLS = 4
 const PATCH_FROM_MM = 16
-const PATCH_BEVEL = { sides: 1, includedDeg: 70, rootRadiusMm: 1, landMm: 0, capMm: 1 } as const
 
 type Input = KindInput<typeof fields>
 
@@ -32,11 +26,7 @@ function wayOf({ values, bodies: [body], part }: Input): 'filled' | 'patched' {
 
 /** A disc of the part's own wall, a bevel all round it. */
 function patched({ values, bodies: [body], part, opened }: Input): MendWork {
-  const { laid, removedMm3, refused } = grooved({
-    ...PATCH_BEVEL,
-    wallMm: body.wallMm,
-    runMm: Math.PI * values.diameterMm,
-  })
+  const { laid, removedMm3, refused } = grooved(cut({ ...drawn(values, [body]), way: 'patched' })!)
   return {
     ...PLAIN,
     wallMm: body.wallMm,
@@ -67,13 +57,14 @@ export const hole = mendKind({
   name: 'hole to fill',
   fields,
   words,
+  sketch,
+  cut,
+  section,
   plan: input => {
     if (wayOf(input) === 'patched') return patched(input)
     const { values, bodies, part, opened } = input
     const [body] = bodies
-    const deepMm = values.through ? body.wallMm : values.deepMm || BLIND_SHARE * body.wallMm
-    const across = values.diameterMm + (values.plated ? ONE_SIZE_MM : 0)
-    const mouthMm = across + 2 * deepMm * Math.tan(((OPEN_DEG / 2) * Math.PI) / 180)
+    const { acrossMm: across, mouthMm, deepMm } = coneOf(values, body.wallMm)
     const volumeMm3 = coneMm3(across, mouthMm, deepMm) + domeMm3(mouthMm, values.capMm)
     const removedMm3 = coneMm3(across, mouthMm, deepMm) - coneMm3(values.diameterMm, values.diameterMm, deepMm)
     // Rings that close in: the mean of them is half way from the wall of the hole to its middle.

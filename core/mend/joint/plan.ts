@@ -1,15 +1,13 @@
 import type { Laid } from '../kind'
-import { mendKind, PLAIN } from '../kind'
+import { drawn, mendKind, PLAIN } from '../kind'
 import { grooved } from '../grooved'
 import { JOINT_FIT_MIN } from '../minutes.table'
 import { cutting, dressing, wipe } from '../steps'
 import { filletMm3 } from '../volumes'
+import { cut, isSquare, legOf, section, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
 
-/** Walls up to this are butted square, mm: common practice, no source. */
-const SQUARE_TO_MM = 3
-const BUTT_DEG = 60
 /** Set so that an ear of 6 mm plate on a 3 to 4 mm casting comes to about 200 A: common practice, no source. */
 const THICKER_SHARE = 0.3
 const TWO_METALS_POINTS = -3
@@ -23,10 +21,13 @@ export const joint = mendKind({
   name: 'joint of two pieces',
   fields,
   words,
+  sketch,
+  cut,
+  section,
   plan: ({ values, bodies: [a, second], part, opened }) => {
     const b = second ?? a
     const [thinMm, thickMm] = [Math.min(a.wallMm, b.wallMm), Math.max(a.wallMm, b.wallMm)]
-    const legMm = values.legMm ?? thinMm
+    const legMm = legOf(values, a.wallMm, b.wallMm)
     const risks = a.alloy.family === b.alloy.family ? [] : [{ code: 'two-metals', points: TWO_METALS_POINTS }]
     // The thinner sets it out; the arc, held on the thicker, asks for a share of what that has more.
     const common = {
@@ -36,17 +37,10 @@ export const joint = mendKind({
       checks: ['look', 'alignment', ...(part.does === 'static' ? [] : ['dye'])],
     }
     const fit = { code: 'fit-joint', handMin: JOINT_FIT_MIN }
-    if (values.joint === 'butt') {
-      const square = thinMm <= SQUARE_TO_MM
-      const found = grooved({
-        sides: square ? 1 : values.sidesWelded,
-        includedDeg: BUTT_DEG,
-        rootRadiusMm: square ? 0.5 : 1,
-        landMm: square ? 0 : 1,
-        capMm: 1,
-        wallMm: thinMm,
-        runMm: values.lengthMm,
-      })
+    const bevel = cut(drawn(values, [a, b]))
+    if (bevel && values.joint === 'butt') {
+      const square = isSquare(a.wallMm, b.wallMm)
+      const found = grooved(bevel)
       return {
         ...common,
         joint: 'butt',

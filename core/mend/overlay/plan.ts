@@ -2,6 +2,7 @@ import { mendKind, PLAIN } from '../kind'
 import { PATCH_LAP_MIN } from '../minutes.table'
 import { dressing, wipe } from '../steps'
 import { filletMm3 } from '../volumes'
+import { section, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
 
@@ -13,6 +14,8 @@ export const overlay = mendKind({
   name: 'patch lapped over',
   fields,
   words,
+  sketch,
+  section,
   plan: ({ values, bodies: [body], opened }) => {
     const wallMm = Math.min(body.wallMm, values.patchMm ?? body.wallMm)
     const runMm = 2 * (values.wideMm + values.highMm)

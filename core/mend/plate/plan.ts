@@ -2,6 +2,7 @@ import { mendKind, PLAIN } from '../kind'
 import { LOCATE_MIN, PLATE_CUT_MIN } from '../minutes.table'
 import { dressing, wipe } from '../steps'
 import { filletMm3, taperedRoundMm } from '../volumes'
+import { section, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
 
@@ -11,6 +12,8 @@ export const plate = mendKind({
   name: 'plate over an arm',
   fields,
   words,
+  sketch,
+  section,
   plan: ({ values, bodies: [body], part, opened }) => {
     const legMm = Math.min(values.plateMm, body.wallMm)
     const runMm = taperedRoundMm(values.longMm, values.wideMm)

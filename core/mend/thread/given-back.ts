@@ -3,19 +3,8 @@ import type { Thread } from '../../thread/thread'
 import type { Laid, Work } from '../kind'
 import { BORE_MIN, DRILL_TAP_MIN, FACE_CUT_MIN, INSERT_OUT_MIN, MILL_FIND_MIN, STUD_OUT_MIN } from '../minutes.table'
 import { filletMm3, ringMm3 } from '../volumes'
+import { BOSS_LEG_MM, BRIGHT_MM, CAST_DEPTH, CAST_WIDE_MM, PROUD_MM, SLUG_OVER_THREAD } from './sizes.table'
 import type { State, Way } from './states.table'
-
-/** Bored out to bright metal all round before it is filled, and left proud, mm. Common practice, no source. */
-const BRIGHT_MM = 1
-const PROUD_MM = 1.5
-/**
- * A slug over the thread's major, the leg of the weld round a new boss, and how deep and wide a thread is cast round a
- * screw. Common practice, no source.
- */
-const SLUG_OVER_THREAD = 1.7
-const BOSS_LEG_MM = 5
-const CAST_DEPTH = 0.6
-const CAST_WIDE_MM = 3
 
 export interface GivenBack {
   laid: Laid[]

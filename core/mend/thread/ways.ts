@@ -21,7 +21,6 @@ const ASKS: Readonly<Record<Way, number>> = {
   'pressed-slug': 75,
   'new-boss': 100,
 }
-/** A slug under this much wall is sleeved, not pressed: judgement. */
 
 export interface WayChoice {
   way: Way | null

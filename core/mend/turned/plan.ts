@@ -3,6 +3,7 @@ import { CUT_START_MIN, MILL_FIND_MIN, TURN_CUT_MIN } from '../minutes.table'
 import { facingCutsMm } from '../../face/facing-cuts'
 import { wipe } from '../steps'
 import { ringMm3 } from '../volumes'
+import { section, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
 
@@ -14,6 +15,8 @@ export const turned = mendKind({
   name: 'groove of a turned part',
   fields,
   words,
+  sketch,
+  section,
   plan: ({ values, bodies: [body], opened }) => {
     const { turnedMm, wideMm, deepMm, proudMm } = values
     const volumeMm3 = ringMm3(turnedMm + 2 * proudMm, Math.max(0, turnedMm - 2 * deepMm), wideMm)

@@ -1,8 +1,8 @@
-import { patchRoundMm } from '../../groove/run'
 import { grooved } from '../grooved'
-import { mendKind, PLAIN } from '../kind'
+import { drawn, mendKind, PLAIN } from '../kind'
 import { LOCATE_MIN, PATCH_CUT_MIN } from '../minutes.table'
 import { cutting, dressing, wipe } from '../steps'
+import { cut, section, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
 
@@ -12,19 +12,16 @@ export const window = mendKind({
   name: 'patch let in',
   fields,
   words,
+  sketch,
+  cut,
+  section,
   plan: ({ values, bodies: [body], part, opened }) => {
-    const wallMm = Math.min(body.wallMm, values.patchMm ?? body.wallMm)
-    const { laid, removedMm3, refused } = grooved({
-      ...values,
-      sides: 1,
-      landMm: 0,
-      wallMm,
-      runMm: patchRoundMm(values.wideMm, values.highMm, values.cornerMm),
-    })
+    const groove = cut(drawn(values, [body]))
+    const { laid, removedMm3, refused } = grooved(groove)
     const goes = { longMm: values.wideMm, wideMm: values.highMm }
     return {
       ...PLAIN,
-      wallMm,
+      wallMm: groove.wallMm,
       joint: 'butt',
       laid: laid.map(one => ({ ...one, goes })),
       removedMm3: opened ? 0 : removedMm3,

@@ -10,7 +10,6 @@ import type { Job, Kit } from '../../job/job.schema'
 import type { StoredMend } from '../../job/mend.schema'
 import { kindOf } from '../../mend/registry'
 import { wayName } from '../../mend/way-name'
-import { sectionOf } from '../../mend/section/section'
 import type { Section } from '../../mend/section/shapes'
 import { ALLOYS } from '../../metal/alloys.table'
 import { findAlloy } from '../../metal/find-alloy'
@@ -208,7 +207,7 @@ export function planMends(job: Job, kit: Kit, know: KnowData, alsoArcs: WarmAsk[
       turn: turnOf(planned?.order ?? [], mend.id),
       section:
         'values' in found
-          ? sectionOf(mend.kind, {
+          ? kindOf(mend.kind).section({
               values: found.values,
               wallMm: part.bodies[0]!.wallMm,
               otherMm: bodies.find(body => body.id === mend.id)?.wallMm ?? part.bodies[0]!.wallMm,

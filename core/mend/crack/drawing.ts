@@ -1,0 +1,20 @@
+import { acrossGroove } from '../section/across-groove'
+import type { GrooveCut } from '../grooved'
+import type { Drawn, KindSketch } from '../kind'
+import type { fields } from './fields'
+
+export const sketch: KindSketch = { metal: 'M4 8h40v16H4z', gone: 'M10 24l6-5-3-3 8-2-2-4 6-2' }
+
+/** A keeper of the break leaves at least this much of it, mm: common practice, no source. */
+const KEPT_MM = 2
+
+/** Past the damage at each tip, and no deeper than leaves what is kept of it. */
+export const cut = ({ values, wallMm }: Drawn<typeof fields>): GrooveCut => ({
+  ...values,
+  wallMm,
+  landMm: values.keepBreak ? Math.max(values.landMm, KEPT_MM) : values.landMm,
+  alongMm: values.lengthMm,
+  ends: [values.startsIn, values.endsIn],
+})
+
+export const section = (given: Drawn<typeof fields>) => acrossGroove('Across it', cut(given))

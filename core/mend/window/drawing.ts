@@ -1,0 +1,22 @@
+import { acrossGroove } from '../section/across-groove'
+import type { GrooveCut } from '../grooved'
+import type { Drawn, KindSketch } from '../kind'
+import type { fields } from './fields'
+import { patchRoundMm } from '../../groove/run'
+import { ROUND } from '../grooved'
+
+export const sketch: KindSketch = { metal: 'M4 8h40v16H4z', fresh: 'M17 12h14v8H17z' }
+
+/** All round the patch, through the thinner of patch and wall. */
+export const cut = ({ values, wallMm }: Drawn<typeof fields>): GrooveCut => ({
+  ...ROUND,
+  sides: 1,
+  landMm: 0,
+  includedDeg: values.includedDeg,
+  rootRadiusMm: values.rootRadiusMm,
+  capMm: values.capMm,
+  wallMm: Math.min(wallMm, values.patchMm ?? wallMm),
+  alongMm: patchRoundMm(values.wideMm, values.highMm, values.cornerMm),
+})
+
+export const section = (given: Drawn<typeof fields>) => acrossGroove('Across the edge of the patch', cut(given))
