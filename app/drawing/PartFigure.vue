@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue'
 import type { StationId } from '#core/job/stations.table'
-import { notesOnPart, openingOnPart, stepsOnPart } from '#core/plan/take-in/on-the-part'
+import { notesOnPart, groovesOnPart, stepsOnPart } from '#core/plan/take-in/on-the-part'
 import { MARK_KINDS } from '#core/solid/stored/marks.table'
 import { pathOf } from '#core/solid/stored/to-shape'
 import { VIEWS, type ViewId } from '#core/solid/views'
@@ -38,7 +38,7 @@ const laid = computed(() => new Set(steps.value.slice(0, at.value).map(each => e
 /** Where the first opening is drilled and tacked, on its own line. */
 const opened = computed((): DrawnMark[] =>
   props.station === 'open' && store.plan && store.job
-    ? openingOnPart(store.job, store.plan).map(({ kind, at: place, acrossMm, turn }, n) => ({
+    ? groovesOnPart(store.job, store.plan).map(({ kind, at: place, acrossMm, turn }, n) => ({
         id: `${kind}-${n}`,
         number: null,
         name: turn ? `tack ${turn}` : 'stop-hole',

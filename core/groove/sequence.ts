@@ -27,6 +27,8 @@ export interface SequenceInput {
   closed: boolean
   passesPerSide: number
   keepBreak: boolean
+  /** Passes go from side to side; else one side is finished first. True where nothing is said. */
+  turnAbout?: boolean
   startsIn: 'tip' | 'hole' | 'edge'
   endsIn: 'tip' | 'hole' | 'edge'
 }
@@ -65,12 +67,20 @@ export function sideOrder(sides: 1 | 2, passesPerSide: number): { side: 1 | 2; w
 export const passNumber = (sides: 1 | 2, side: 1 | 2, within: number): number =>
   sides === 1 ? within + 1 : 2 * within + side
 
+function sidesWhy(sides: 1 | 2, turnAbout: boolean): string {
+  if (sides === 1)
+    return 'One side only pulls towards itself: set it a degree or two the other way first, and let it cool between passes.'
+  return turnAbout
+    ? 'The two sides turn about: what one pass pulls, the next pulls back. Before the second root, cut the back of the first to bright metal.'
+    : 'The side laid first pulls the part towards itself, and the other does not quite pull it back: set it a degree or two the other way first. Before the second root, cut the back of the first to bright metal.'
+}
+
 /**
  * The order of tacks and passes: what holds it first, which side first, which way each run goes, and why.
  * Order: common practice, no source.
  */
 export function sequenceOf(input: SequenceInput): Sequence {
-  const { lengthMm, wallMm, sides, closed, passesPerSide, keepBreak, startsIn, endsIn } = input
+  const { lengthMm, wallMm, sides, closed, passesPerSide, keepBreak, turnAbout = true, startsIn, endsIn } = input
   const gap = Math.max(CLOSEST_TACKS_MM, TACK_WALLS * wallMm)
   // Round a ring an even number, so that each has one opposite.
   const count = closed
@@ -111,9 +121,7 @@ export function sequenceOf(input: SequenceInput): Sequence {
     keepBreak
       ? 'Tack while the break still locates it; grind each tack to a feather before the root runs over it.'
       : 'Jig it, tack it in the jig, and check it before the root.',
-    sides === 2
-      ? 'The two sides turn about: what one pass pulls, the next pulls back. Before the second root, cut the back of the first to bright metal.'
-      : 'One side only pulls towards itself: set it a degree or two the other way first, and let it cool between passes.',
+    sidesWhy(sides, turnAbout),
   ]
   if (lengthMm > 2 * BACKSTEP_MM)
     why.push('Longer than a hand: pieces laid each back towards the last, so that the heat and the pull stay small.')

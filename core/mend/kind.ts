@@ -3,7 +3,7 @@ import type { Fields, ValuesOf } from '../field/field'
 import type { Alloy } from '../metal/alloys.table'
 import type { Does, Moves } from '../part/words.table'
 import type { Soak } from '../call/process.table'
-import type { GrooveCut } from './grooved'
+import type { GrooveCut } from '../groove/cut'
 import type { Section } from './section/shapes'
 
 /** What one piece of the part is: the casting, the bracket of plate welded to it. */
@@ -96,6 +96,12 @@ export const drawn = <V>(values: V, [{ wallMm }, other]: readonly [PartBody, Par
   way: null,
 })
 
+/** What dragging a groove's lip and its root comes to, in a kind's own readings. */
+export interface GrooveHandles<F extends Fields> {
+  readonly angle: (includedDeg: number) => Partial<ValuesOf<F>>
+  readonly land?: (landMm: number) => Partial<ValuesOf<F>>
+}
+
 export interface MendKind<Id extends string = string, F extends Fields = Fields> {
   readonly id: Id
   readonly name: string
@@ -103,6 +109,8 @@ export interface MendKind<Id extends string = string, F extends Fields = Fields>
   readonly sketch: KindSketch
   /** The groove it is opened to; null where these readings want none. Left out where the kind is never grooved. */
   readonly cut?: (given: Drawn<F>) => GrooveCut | null
+  /** What dragging the groove's lip and its root sets; left out where nothing of it can be set. */
+  readonly handles?: GrooveHandles<F>
   /** It in section, to scale. */
   readonly section: (given: Drawn<F>) => Section
   readonly plan: (input: KindInput<F>) => MendWork

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { grooved, ROUND } from './grooved'
+import { ROUND } from '../groove/cut'
+import { grooved } from './grooved'
 import { halfWidthMm } from '../groove/section'
 import { coneMm3, domeMm3, filletMm3, ringMm3, taperedRoundMm } from './volumes'
 

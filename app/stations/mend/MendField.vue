@@ -21,12 +21,13 @@ const few = computed(() => items.value.length <= 3)
 const many = computed(() => (Array.isArray(chosen.value) ? chosen.value : []) as string[])
 const set = (value: unknown) => store.edit(keys.value, value ?? undefined)
 const tick = (id: string, on: boolean | null) => set(on ? [...many.value, id] : many.value.filter(each => each !== id))
+const isSaid = computed(() => Boolean((held.value as { typed?: string } | undefined)?.typed))
 const note = computed(
   () =>
     props.field.help ??
     (props.field.usual !== undefined && props.field.unit
       ? `usually ${settings.text(props.field.usual as number, props.field.unit)}`
-      : props.field.required
+      : props.field.required && !isSaid.value
         ? 'wanted'
         : undefined),
 )

@@ -8,6 +8,7 @@ import SectionDrawing from '~/drawing/SectionDrawing.vue'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 import { useShop } from '~/stores/shop'
+import MendGroove from './MendGroove.vue'
 
 /** One mend drawn in section, with its steps, lays and what it takes. */
 const props = defineProps<{ row: MendRow; station: 'open' | 'weld' | 'rebuild' }>()
@@ -31,7 +32,8 @@ const tick = (code: string, on: boolean | null) =>
 </script>
 
 <template>
-  <SectionDrawing v-if="row.section" :section="row.section" />
+  <MendGroove v-if="row.groove" :row="row" :groove="row.groove" :along="station !== 'rebuild'" />
+  <SectionDrawing v-else-if="row.section" :section="row.section" />
   <p v-else class="quiet">It is drawn here to scale once it has {{ row.wants.join(' and ') || 'its readings' }}.</p>
   <template v-if="planned">
     <template v-if="steps.length">

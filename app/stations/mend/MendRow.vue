@@ -40,6 +40,16 @@ const standing = (id: string) => {
       <b>{{ OPENING_WORKS[store.job!.open.work] }}</b><span class="small quiet">the opening</span>
     </button>
     <button
+      v-else-if="all.length"
+      type="button"
+      class="mend"
+      :aria-current="current ? undefined : 'true'"
+      data-testid="whole-part"
+      @click="show(null)"
+    >
+      <b>The whole part</b><span class="small quiet">what is done for all of them</span>
+    </button>
+    <button
       v-for="mend in all"
       :key="mend.id"
       type="button"

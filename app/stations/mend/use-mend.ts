@@ -19,6 +19,7 @@ export function useMends() {
     })),
   )
 
+  const to = (id: string) => ({ query: { ...route.query, mend: id } })
   const show = (id: string | null) => router.replace({ query: { ...route.query, mend: id ?? undefined } })
   /** Puts a mend on the part and shows it. A job that had nothing but its first question has no opening beside it. */
   function add(kind: KindId): string | null {
@@ -61,5 +62,5 @@ export function useMends() {
     store.edit(['mends'], list)
   }
   const kinds = KIND_IDS.map(id => ({ id, name: kindOf(id).name }))
-  return { all, current, row, fields, show, add, remove, move, kinds }
+  return { all, current, row, fields, to, show, add, remove, move, kinds }
 }

@@ -3,12 +3,12 @@ import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'
 import StationFrame from '~/bench/StationFrame.vue'
 import MendRow from '~/stations/mend/MendRow.vue'
+import MendsAtOnce from '~/stations/mend/MendsAtOnce.vue'
 import { useJob } from '~/stores/job'
 import { computed } from 'vue'
 import BreakChoice from './BreakChoice.vue'
 import BuildUpSection from './BuildUpSection.vue'
-import CrackAlong from './CrackAlong.vue'
-import GrooveSection from './GrooveSection.vue'
+import OpenedGroove from './OpenedGroove.vue'
 import OpeningList from './OpeningList.vue'
 import SidesChoice from './SidesChoice.vue'
 
@@ -24,7 +24,7 @@ const work = computed(() => store.job?.open.work ?? 'crack')
       <NuxtLink class="plain-button slight" :to="`/job/${route.params.id}/pictures`" data-testid="to-pictures"
         >Measure it in a picture</NuxtLink
       >
-      <PickField path="open.work" />
+      <PickField v-if="work !== 'none' || !store.job!.mends.length" path="open.work" />
       <template v-if="work === 'crack'">
         <ReadingField path="open.crackMm" />
         <PickField v-if="!store.job!.open.closed" path="open.startsIn" />
@@ -74,11 +74,8 @@ const work = computed(() => store.job?.open.work ?? 'crack')
     </template>
     <template #piece>
       <BuildUpSection v-if="work === 'build-up'" />
-      <p v-else-if="work === 'none'" class="quiet">Each mend above is drawn, opened and priced by itself: press one.</p>
-      <template v-else>
-        <GrooveSection />
-        <CrackAlong />
-      </template>
+      <MendsAtOnce v-else-if="work === 'none'" station="open" />
+      <OpenedGroove v-else />
       <OpeningList />
     </template>
   </StationFrame>

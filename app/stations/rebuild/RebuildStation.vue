@@ -5,6 +5,7 @@ import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'
 import StationFrame from '~/bench/StationFrame.vue'
 import MendRow from '~/stations/mend/MendRow.vue'
+import MendsAtOnce from '~/stations/mend/MendsAtOnce.vue'
 import WordsField from '~/bench/WordsField.vue'
 import BossSection from './BossSection.vue'
 import BossWays from './BossWays.vue'
@@ -89,7 +90,7 @@ const machined = computed(() => store.job!.rebuild.machined)
       </template>
     </template>
     <template #piece="{ working }">
-      <p v-if="ofMends && view === 'dress'" class="quiet">Each mend above is rebuilt by itself: press one.</p>
+      <MendsAtOnce v-if="ofMends && view === 'dress'" station="rebuild" />
       <template v-else-if="view === 'thread'"><BossSection /><BossWays /></template>
       <template v-else-if="view === 'slug'"><SlugPiece @working="working" /></template>
       <MachiningPiece v-else-if="view === 'list'" />

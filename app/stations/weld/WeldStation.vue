@@ -5,9 +5,10 @@ import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'
 import StationFrame from '~/bench/StationFrame.vue'
 import MendRow from '~/stations/mend/MendRow.vue'
+import MendsAtOnce from '~/stations/mend/MendsAtOnce.vue'
 import { useJob } from '~/stores/job'
 import { useShop } from '~/stores/shop'
-import CrackAlong from '~/stations/open/CrackAlong.vue'
+import GrooveAlong from '~/drawing/GrooveAlong.vue'
 import BrazePiece from './BrazePiece.vue'
 import FlamePiece from './FlamePiece.vue'
 import KeptReadings from './KeptReadings.vue'
@@ -19,6 +20,7 @@ import WavePiece from './WavePiece.vue'
 const shop = useShop()
 const store = useJob()
 const weld = computed(() => store.plan?.weld.data)
+const groove = computed(() => store.plan?.open.data.drawn ?? null)
 const ofMends = computed(() => store.job!.open.work === 'none')
 const brazing = computed(() => (weld.value ? BRAZE_ROD_OF[weld.value.process] !== undefined : false))
 const flaming = computed(() => weld.value?.process === 'oxy-fuel')
@@ -74,18 +76,18 @@ const torches = computed(() => Object.fromEntries(shop.kit.torches.map(torch => 
       <NuxtLink class="plain-button slight" :to="`/job/${store.job!.id}/pull`" data-testid="to-pull-bench"
         >Pull bench: what the weld does to what may not move</NuxtLink
       >
-      <p v-if="ofMends" class="quiet">Each mend above is laid by itself: press one.</p>
+      <MendsAtOnce v-if="ofMends" station="weld" />
       <BrazePiece v-else-if="brazing" @working="working" />
       <template v-else-if="flaming">
         <FlamePiece @working="working" />
-        <CrackAlong />
+        <GrooveAlong v-if="groove" :groove="groove" />
         <PassLog />
       </template>
       <template v-else>
         <WavePiece v-if="!gun" />
         <SettingsTable @working="working" />
         <TurnDownPiece v-if="gun" />
-        <CrackAlong />
+        <GrooveAlong v-if="groove" :groove="groove" />
         <PassLog />
       </template>
       <KeptReadings />

@@ -1,4 +1,5 @@
-import { EDGE_TO_EDGE, grooved } from '../grooved'
+import { EDGE_TO_EDGE } from '../../groove/cut'
+import { grooved } from '../grooved'
 import { mendKind } from '../kind'
 import { CUT_MIN_PER_CM3, CUT_START_MIN } from '../minutes.table'
 import { planThread } from '../thread/work'

@@ -1,6 +1,6 @@
 import { acrossGroove } from '../section/across-groove'
-import type { GrooveCut } from '../grooved'
-import type { Drawn, KindSketch } from '../kind'
+import type { GrooveCut } from '../../groove/cut'
+import type { Drawn, GrooveHandles, KindSketch } from '../kind'
 import type { fields } from './fields'
 
 export const sketch: KindSketch = { metal: 'M4 8h22l-3 5 4 4-3 7H4z', gone: 'M31 8h13v16H29l3-7-4-4z' }
@@ -19,3 +19,9 @@ export const cut = ({ values, wallMm }: Drawn<typeof fields>): GrooveCut => ({
 })
 
 export const section = (given: Drawn<typeof fields>) => acrossGroove('Across the break', cut(given))
+
+/** Dragged to the middle, nothing is kept of the break. */
+export const handles: GrooveHandles<typeof fields> = {
+  angle: includedDeg => ({ includedDeg }),
+  land: landMm => ({ landMm, keepBreak: landMm > 0 }),
+}

@@ -2,7 +2,7 @@ import { drawn, mendKind, PLAIN } from '../kind'
 import { grooved } from '../grooved'
 import { BACK_GRIND_MIN, LOCATE_MIN } from '../minutes.table'
 import { cutting, dressing, wipe } from '../steps'
-import { cut, section, sketch } from './drawing'
+import { cut, handles, section, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
 
@@ -14,6 +14,7 @@ export const broken = mendKind({
   words,
   sketch,
   cut,
+  handles,
   section,
   plan: ({ values, bodies: [body], part, opened }) => {
     const { laid, removedMm3, refused } = grooved(cut(drawn(values, [body])))

@@ -1,6 +1,6 @@
 import { acrossGroove } from '../section/across-groove'
-import type { GrooveCut } from '../grooved'
-import type { Drawn, KindSketch } from '../kind'
+import type { GrooveCut } from '../../groove/cut'
+import type { Drawn, GrooveHandles, KindSketch } from '../kind'
 import type { fields } from './fields'
 
 export const sketch: KindSketch = { metal: 'M4 8h40v16H4z', gone: 'M10 24l6-5-3-3 8-2-2-4 6-2' }
@@ -18,3 +18,9 @@ export const cut = ({ values, wallMm }: Drawn<typeof fields>): GrooveCut => ({
 })
 
 export const section = (given: Drawn<typeof fields>) => acrossGroove('Across it', cut(given))
+
+/** Less left than a locator needs is a root face, and no locator is kept. */
+export const handles: GrooveHandles<typeof fields> = {
+  angle: includedDeg => ({ includedDeg }),
+  land: landMm => (landMm < KEPT_MM ? { landMm, keepBreak: false } : { landMm }),
+}

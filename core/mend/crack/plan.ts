@@ -1,8 +1,9 @@
 import { drawn, mendKind, PLAIN } from '../kind'
 import { FIND_ENDS_MIN, STOP_HOLE_MIN } from '../minutes.table'
-import { grooved, tipsOf } from '../grooved'
+import { tipsOf } from '../../groove/cut'
+import { grooved } from '../grooved'
 import { cutting, dressing, wipe } from '../steps'
-import { cut, section, sketch } from './drawing'
+import { cut, handles, section, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
 
@@ -14,6 +15,7 @@ export const crack = mendKind({
   words,
   sketch,
   cut,
+  handles,
   section,
   plan: ({ values, bodies: [body], part, opened }) => {
     const groove = cut(drawn(values, [body]))

@@ -1,5 +1,5 @@
 import { acrossGroove } from '../section/across-groove'
-import { ROUND, type GrooveCut } from '../grooved'
+import { ROUND, type GrooveCut } from '../../groove/cut'
 import type { Drawn, KindSketch } from '../kind'
 import { poly, box, type Section } from '../section/shapes'
 import { coneOf } from './cone'

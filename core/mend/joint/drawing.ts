@@ -1,5 +1,5 @@
 import { acrossGroove } from '../section/across-groove'
-import { EDGE_TO_EDGE, type GrooveCut } from '../grooved'
+import { EDGE_TO_EDGE, type GrooveCut } from '../../groove/cut'
 import type { Drawn, KindSketch } from '../kind'
 import { lapped } from '../section/lapped'
 import { box, fillet, poly, type DrawnSize, type Section } from '../section/shapes'

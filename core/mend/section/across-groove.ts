@@ -1,4 +1,4 @@
-import { shapeOfCut, type GrooveCut } from '../grooved'
+import { shapeOfCut, type GrooveCut } from '../../groove/cut'
 import { box, grooveShape, poly, type DrawnShape, type Section } from './shapes'
 
 /** Metal shown either side of a groove, as walls. */

@@ -1,9 +1,8 @@
 import { acrossGroove } from '../section/across-groove'
-import type { GrooveCut } from '../grooved'
-import type { Drawn, KindSketch } from '../kind'
+import { ROUND, type GrooveCut } from '../../groove/cut'
+import type { Drawn, GrooveHandles, KindSketch } from '../kind'
 import type { fields } from './fields'
 import { patchRoundMm } from '../../groove/run'
-import { ROUND } from '../grooved'
 
 export const sketch: KindSketch = { metal: 'M4 8h40v16H4z', fresh: 'M17 12h14v8H17z' }
 
@@ -20,3 +19,5 @@ export const cut = ({ values, wallMm }: Drawn<typeof fields>): GrooveCut => ({
 })
 
 export const section = (given: Drawn<typeof fields>) => acrossGroove('Across the edge of the patch', cut(given))
+
+export const handles: GrooveHandles<typeof fields> = { angle: includedDeg => ({ includedDeg }) }

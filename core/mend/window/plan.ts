@@ -2,7 +2,7 @@ import { grooved } from '../grooved'
 import { drawn, mendKind, PLAIN } from '../kind'
 import { LOCATE_MIN, PATCH_CUT_MIN } from '../minutes.table'
 import { cutting, dressing, wipe } from '../steps'
-import { cut, section, sketch } from './drawing'
+import { cut, handles, section, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
 
@@ -14,6 +14,7 @@ export const window = mendKind({
   words,
   sketch,
   cut,
+  handles,
   section,
   plan: ({ values, bodies: [body], part, opened }) => {
     const groove = cut(drawn(values, [body]))

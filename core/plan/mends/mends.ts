@@ -11,6 +11,9 @@ import type { StoredMend } from '../../job/mend.schema'
 import { kindOf } from '../../mend/registry'
 import { wayName } from '../../mend/way-name'
 import type { Section } from '../../mend/section/shapes'
+import { drawnGroove, type DrawnGroove } from '../../groove/drawn'
+import type { Drawn } from '../../mend/kind'
+import type { Fields } from '../../field/field'
 import { ALLOYS } from '../../metal/alloys.table'
 import { findAlloy } from '../../metal/find-alloy'
 import type { KnowData } from '../know/know'
@@ -34,6 +37,8 @@ export interface MendRow {
   planned: PlannedMend | null
   /** It in section, to scale; null while it wants something. */
   section: Section | null
+  /** The groove it is opened to, bead by bead; null where it is opened to none. */
+  groove: DrawnGroove | null
   /** Where it comes among the mends, counted from 1, and why there; null where it can't be planned. */
   turn: { place: number; of: number; why: string } | null
   /** Its passes, and what was seen in them. */
@@ -143,6 +148,13 @@ function turnOf(order: JobPlanned['order'], id: string): MendRow['turn'] {
   return at < 0 ? null : { place: at + 1, of: order.length, why: order[at]!.why }
 }
 
+/** The groove of a mend with the passes of its log in it, where it is opened to one. */
+function grooveOf(mend: StoredMend, given: Drawn<Fields>, { passes }: MendLog): DrawnGroove | null {
+  const cut = kindOf(mend.kind).cut?.(given)
+  if (!cut) return null
+  return drawnGroove(cut, passes, { keepBreak: given.values.keepBreak === true, turnAbout: mend.order === 'alternate' })
+}
+
 /** Every place being mended beside the opening, worked out by the same plan that answers `job.plan`. */
 export function planMends(job: Job, kit: Kit, know: KnowData, alsoArcs: WarmAsk['arcs'] = []): MendsData {
   if (!job.mends.length) return { rows: [], ...NOTHING }
@@ -196,6 +208,16 @@ export function planMends(job: Job, kit: Kit, know: KnowData, alsoArcs: WarmAsk[
   }
   const rows = ready.map(({ mend, found }): MendRow => {
     const own = planned?.mends.find(one => one.id === mend.id) ?? null
+    const log = own ? mendLog(job, mend, own) : NO_LOG
+    const given =
+      'values' in found
+        ? {
+            values: found.values,
+            wallMm: part.bodies[0]!.wallMm,
+            otherMm: bodies.find(body => body.id === mend.id)?.wallMm ?? part.bodies[0]!.wallMm,
+            way: own?.way ?? null,
+          }
+        : null
     return {
       id: mend.id,
       kind: mend.kind,
@@ -203,17 +225,10 @@ export function planMends(job: Job, kit: Kit, know: KnowData, alsoArcs: WarmAsk[
       wants: 'wants' in found ? found.wants : [],
       reason: 'reason' in found && found.reason ? found.reason : 'values' in found ? trouble : null,
       planned: own,
-      log: own ? mendLog(job, mend, own) : NO_LOG,
+      log,
       turn: turnOf(planned?.order ?? [], mend.id),
-      section:
-        'values' in found
-          ? kindOf(mend.kind).section({
-              values: found.values,
-              wallMm: part.bodies[0]!.wallMm,
-              otherMm: bodies.find(body => body.id === mend.id)?.wallMm ?? part.bodies[0]!.wallMm,
-              way: own?.way ?? null,
-            })
-          : null,
+      section: given && kindOf(mend.kind).section(given),
+      groove: given && grooveOf(mend, given, log),
     }
   })
   const all = planned?.mends ?? []

@@ -8,7 +8,9 @@ import type { Job } from '../../job/job.schema'
 import { OPENING_WORKS } from '../../job/words.table'
 import { patchRoundMm, turnedRoundMm } from '../../groove/run'
 import { centroidMm } from '../../groove/section'
-import { sequenceOf, type Sequence } from '../../groove/sequence'
+import type { GrooveCut } from '../../groove/cut'
+import { drawnGroove, type DrawnGroove } from '../../groove/drawn'
+import { sideOrder } from '../../groove/sequence'
 import { caution } from '../../safety/cautions.table'
 import { askFor, type AskedForPlan } from '../ask-core'
 import { openingSteps, type WorkStep } from './opening-steps'
@@ -20,7 +22,8 @@ export interface OpenData {
   groove: AnswerTo<typeof groovePlan> | null
   steps: WorkStep[]
   refused: string | null
-  sequence: Sequence | null
+  /** As it is drawn; null for an edge that is built up. */
+  drawn: DrawnGroove | null
   plate: (AnswerTo<typeof plateReinforce> & { coverMm: number | null }) | null
 }
 
@@ -36,7 +39,7 @@ const OPENED = {
 const BACK_BELOW_MM = 4
 
 type Asking =
-  | { work: 'groove'; title: string; input: z.input<typeof groovePlan.input> }
+  | { work: 'groove'; title: string; cut: GrooveCut; input: z.input<typeof groovePlan.input> }
   | { work: 'build-up'; title: string; input: z.input<typeof grooveBuildUp.input> }
 
 /** What is asked of the core for this work, or what it still wants. */
@@ -79,6 +82,14 @@ function askingOf(job: Job, filler: string): Asking | { wants: string[] } {
   const landMm = open.keepBreak ? sizes.landMm : 0
   const shape = { includedDeg: sizes.includedDeg, rootRadiusMm: sizes.rootRadiusMm }
   const depthMm = Math.max(0, (wallMm - landMm) / open.sides)
+  const closed = open.work !== 'crack' || open.closed
+  const cut = {
+    wallMm,
+    sides: open.sides,
+    capMm: sizes.capMm,
+    stopHoleMm: sizes.stopHoleMm,
+    pastTipMm: sizes.pastTipMm,
+  }
   const crackMm =
     open.work === 'patch'
       ? patchRoundMm(open.patchWideMm.value!, open.patchHighMm.value!, sizes.patchCornerMm)
@@ -88,20 +99,8 @@ function askingOf(job: Job, filler: string): Asking | { wants: string[] } {
   return {
     work: 'groove',
     title: 'The groove and what fills it',
-    input: {
-      crackMm,
-      wallMm,
-      sides: open.sides,
-      closed: open.work === 'crack' ? open.closed : true,
-      ...rod,
-      landMm,
-      ...shape,
-      capMm: sizes.capMm,
-      stopHoleMm: sizes.stopHoleMm,
-      pastTipMm: sizes.pastTipMm,
-      startsIn: open.startsIn,
-      endsIn: open.endsIn,
-    },
+    cut: { ...cut, ...shape, landMm, alongMm: crackMm, ends: closed ? null : [open.startsIn, open.endsIn] },
+    input: { ...cut, ...rod, ...shape, landMm, crackMm, closed, startsIn: open.startsIn, endsIn: open.endsIn },
   }
 }
 
@@ -151,19 +150,9 @@ export function planOpen(job: Job, filler: string, process: ProcessId): StationP
   const refused = asked && !asked.ok ? asked.reason : null
   const steps = openingSteps(job, (groove ? groove.removedAreaMm2 * groove.runMm : 0) / 1000, process)
   const wants = 'wants' in asking ? asking.wants : []
-  const closed = open.work !== 'build-up' && (open.work !== 'crack' || open.closed)
-  const sequence =
-    groove && open.work !== 'build-up'
-      ? sequenceOf({
-          lengthMm: groove.runMm,
-          wallMm: takeIn.wallMm.value!,
-          sides: open.sides,
-          closed,
-          passesPerSide: groove.passesPerSide,
-          keepBreak: open.keepBreak,
-          startsIn: open.startsIn,
-          endsIn: open.endsIn,
-        })
+  const drawn =
+    groove && 'work' in asking && asking.work === 'groove'
+      ? drawnGroove(asking.cut, sideOrder(open.sides, groove.passesPerSide), { keepBreak: open.keepBreak })
       : null
   const plated = plateOf(job)
   const plate = plated?.ok
@@ -289,6 +278,6 @@ export function planOpen(job: Job, filler: string, process: ProcessId): StationP
       filler: filler,
       passes: groove ? String(groove.passes) : '',
     },
-    data: { groove, steps, refused, sequence, plate },
+    data: { groove, steps, refused, drawn, plate },
   }
 }

@@ -9,7 +9,7 @@ import { shapeOfPieces } from '../../solid/stored/to-shape'
 import { warpInput } from '../../warp/schema'
 import type { Watched } from '../../warp/watch'
 import { pathLongMm, pathOf, placeAlongMm } from '../../solid/stored/to-shape'
-import { notesOnPart, openingOnPart, stepsOnPart, unmarked } from '../take-in/on-the-part'
+import { notesOnPart, groovesOnPart, stepsOnPart, unmarked } from '../take-in/on-the-part'
 import { planJob } from '../plan-job'
 import { pullBench } from './pull-bench'
 import { bestWay, foretoldWhy, heldSentence, pullSentence, pullWhy } from './pull-says'
@@ -208,7 +208,7 @@ describe('marks on the part', () => {
   })
   it('carry the stop-holes past both ends of the crack as it was walked along, and the tacks on it', () => {
     const path = pathOf(cover.shape.marks[0]!)!
-    const found = openingOnPart(cover, planJob(cover, kit))
+    const found = groovesOnPart(cover, planJob(cover, kit))
     const holes = found.filter(each => each.kind === 'stop-hole')
     expect(holes).toHaveLength(2)
     const past = (4.7625 / 111.125) * pathLongMm(path)

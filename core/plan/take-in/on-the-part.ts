@@ -1,3 +1,4 @@
+import type { DrawnGroove } from '../../groove/drawn'
 import { said } from '../../job/fields/said'
 import { PROCESSES } from '../../call/process.table'
 import type { Job } from '../../job/job.schema'
@@ -180,7 +181,7 @@ export const unmarked = (job: Job): string[] => {
     .map(id => MUST_NOT_MOVE[id])
 }
 
-/** A hole or a tack of the first opening, where it comes on the line that was walked along on the part. */
+/** A hole or a tack of a groove, where it comes on the line that was walked along on the part. */
 export interface PlacedWork {
   kind: 'stop-hole' | 'tack'
   at: Triple
@@ -190,26 +191,36 @@ export interface PlacedWork {
   turn: number | null
 }
 
-/** Stop-holes and tacks of the first opening on its line; what the plan counts along the crack is stretched to it. */
-export function openingOnPart(job: Job, plan: JobPlan): PlacedWork[] {
-  const mark = job.shape.marks.find(each => each.kind === 'mend' && each.mend === OPENING)
-  const path = mark && pathOf(mark)
-  const { groove, sequence } = plan.open.data
-  const said = job.open.crackMm.value
-  if (!path || path.length < 2 || !groove || !said || job.open.work !== 'crack') return []
-  const along = (mm: number) => placeAlongMm(path, (mm / said) * pathLongMm(path))
-  return [
-    ...groove.stopHoles.map(({ alongMm, diameterMm }): PlacedWork => ({
-      kind: 'stop-hole',
-      at: along(alongMm),
-      acrossMm: diameterMm,
-      turn: null,
-    })),
-    ...(sequence?.tacks ?? []).map(({ alongMm }, n): PlacedWork => ({
-      kind: 'tack',
-      at: along(alongMm),
-      acrossMm: null,
-      turn: n + 1,
-    })),
+/** The grooves of a job by what their marks name: the first opening's and each mend's. */
+function groovesOf(job: Job, plan: JobPlan): ReadonlyMap<string, DrawnGroove> {
+  const drawn = [
+    ...(job.open.work === 'crack' ? [[OPENING, plan.open.data.drawn] as const] : []),
+    ...plan.mends.rows.map(row => [row.id, row.groove] as const),
   ]
+  return new Map(drawn.flatMap(([id, groove]) => (groove && !groove.closed ? [[id, groove] as const] : [])))
+}
+
+/** Stop-holes and tacks of every groove on its line; what the plan counts along the damage is stretched to it. */
+export function groovesOnPart(job: Job, plan: JobPlan): PlacedWork[] {
+  const grooves = groovesOf(job, plan)
+  return job.shape.marks.flatMap(mark => {
+    const groove = mark.kind === 'mend' && mark.mend ? grooves.get(mark.mend) : undefined
+    const path = pathOf(mark)
+    if (!path || path.length < 2 || !groove) return []
+    const along = (mm: number) => placeAlongMm(path, (mm / groove.alongMm) * pathLongMm(path))
+    return [
+      ...groove.stopHoles.map(({ alongMm, diameterMm }): PlacedWork => ({
+        kind: 'stop-hole',
+        at: along(alongMm),
+        acrossMm: diameterMm,
+        turn: null,
+      })),
+      ...groove.sequence.tacks.map(({ alongMm }, n): PlacedWork => ({
+        kind: 'tack',
+        at: along(groove.fromMm + alongMm),
+        acrossMm: null,
+        turn: n + 1,
+      })),
+    ]
+  })
 }
