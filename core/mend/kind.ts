@@ -5,6 +5,7 @@ import type { Does, Moves } from '../part/words.table'
 import type { Soak } from '../call/process.table'
 import type { GrooveCut } from '../groove/cut'
 import type { Section } from './section/shapes'
+import type { WaysCompared } from './thread/ways'
 
 /** What one piece of the part is: the casting, the bracket of plate welded to it. */
 export interface PartBody {
@@ -67,6 +68,8 @@ export interface MendWork {
   readonly way: string | null
   /** Ways that its state rules out, each with the code of its reason. */
   readonly ruledOut?: readonly { way: string; why: string }[]
+  /** Ways of giving a thread back, compared; nothing where the kind gives none back. */
+  readonly ways?: WaysCompared | null
   /** What it takes off the chance that it lasts, points, each with the code of its reason. */
   readonly risks: readonly { code: string; points: number }[]
   /** Why it can't be mended at all, as a code; null where it can. */

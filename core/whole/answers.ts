@@ -47,6 +47,23 @@ export const jobPlan = z.strictObject({
       filler: z.string().nullable(),
       way: z.string().nullable(),
       ruledOut: z.array(z.strictObject({ way: z.string(), why: z.string() })),
+      ways: z
+        .strictObject({
+          loadN: of.n,
+          ranked: z.array(
+            z.strictObject({
+              way: z.string(),
+              stripN: of.n,
+              factor: plain,
+              minutes: of.min,
+              heat: z.string(),
+              wallLeftMm: of.mm,
+              reasons: z.array(z.string()),
+              why: z.string().nullable(),
+            }),
+          ),
+        })
+        .nullable(),
       lays: z.array(
         z.strictObject({ process: z.enum(PROCESS_IDS), filler: z.string().nullable(), side: plain, passes: plain }),
       ),

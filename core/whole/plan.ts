@@ -1,3 +1,4 @@
+import type { WaysCompared } from '../mend/thread/ways'
 import { mostCurrent, strongest } from '../arc/machine-reach'
 import { dutyAt, elapsedMin } from '../arc/duty'
 import { gasUse } from '../arc/gas'
@@ -106,6 +107,8 @@ export interface PlannedMend {
   filler: string | null
   way: string | null
   ruledOut: { way: string; why: string }[]
+  /** Ways of giving a thread back, compared; null where it is no thread. */
+  ways: WaysCompared | null
   lays: PlannedLay[]
   /** How its longest run goes about its place, and how long that is; nothing where nothing is laid. */
   run: { goes: Goes | 'straight'; longMm: number } | null
@@ -652,6 +655,7 @@ function planOne(
     filler: laid.length ? filler : null,
     way: work.way,
     ruledOut: [...(work.ruledOut ?? [])],
+    ways: work.ways ?? null,
     lays: laid.map(({ lay, means }) => ({
       process: lay.process,
       filler: lay.filler,

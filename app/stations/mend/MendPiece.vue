@@ -5,18 +5,19 @@ import { wordsFor } from '#core/mend/registry'
 import type { MendRow } from '#core/plan/mends/mends'
 import { minutesOf } from '#core/plan/mends/mends'
 import SectionDrawing from '~/drawing/SectionDrawing.vue'
-import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 import { useShop } from '~/stores/shop'
 import MendGroove from './MendGroove.vue'
+import MendThread from './MendThread.vue'
+import BossSection from '~/stations/rebuild/BossSection.vue'
+import { useMendSteps } from './use-mend-steps'
 
 /** One mend drawn in section, with its steps, lays and what it takes. */
 const props = defineProps<{ row: MendRow; station: 'open' | 'weld' | 'rebuild' }>()
-const store = useJob()
 const shop = useShop()
 const settings = useSettings()
 const planned = computed(() => props.row.planned)
-const done = computed(() => store.job!.mends.find(mend => mend.id === props.row.id)?.done ?? [])
+const { done, tick } = useMendSteps(() => props.row.id)
 const steps = computed(
   () =>
     (props.station === 'open' ? planned.value?.opening : props.station === 'rebuild' ? planned.value?.rebuild : []) ??
@@ -24,15 +25,11 @@ const steps = computed(
 )
 const say = (code: string) =>
   code === 'uncoat' ? 'Take the coating off for 12 mm each side.' : wordsFor(props.row.kind, code)
-const tick = (code: string, on: boolean | null) =>
-  store.edit(
-    ['mends', `#${props.row.id}`, 'done'],
-    on ? [...done.value, code] : done.value.filter(each => each !== code),
-  )
 </script>
 
 <template>
   <MendGroove v-if="row.groove" :row="row" :groove="row.groove" :along="station !== 'rebuild'" />
+  <BossSection v-else-if="station === 'rebuild' && row.back" :back="row.back" />
   <SectionDrawing v-else-if="row.section" :section="row.section" />
   <p v-else class="quiet">It is drawn here to scale once it has {{ row.wants.join(' and ') || 'its readings' }}.</p>
   <template v-if="planned">
@@ -101,6 +98,7 @@ const tick = (code: string, on: boolean | null) =>
         </tr>
       </tbody>
     </table>
+    <MendThread v-if="station === 'rebuild' && planned.ways" :row="row" />
   </template>
 </template>
 

@@ -10,7 +10,7 @@ import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 
 /** What is decided of one mend, why, and what could hurt. */
-const props = defineProps<{ row: MendRow }>()
+const props = defineProps<{ row: MendRow; comparedBeside?: boolean }>()
 const store = useJob()
 const settings = useSettings()
 const planned = computed(() => props.row.planned)
@@ -42,7 +42,7 @@ const warm = computed(() => store.plan?.mends.warm ?? null)
       <p v-for="code in planned.because" :key="code">
         {{ planned.decision === 'decline' ? because(code) : `Against it: ${because(code)}.` }}
       </p>
-      <template v-if="planned.ruledOut.length"
+      <template v-if="planned.ruledOut.length && !comparedBeside"
         ><p class="label">Ruled out by its state</p>
         <p v-for="entry in planned.ruledOut" :key="entry.way" class="small way">
           <b>{{ wayName(row.kind, entry.way) }}</b>: {{ wordsFor(row.kind, entry.why) }}

@@ -62,7 +62,7 @@ const { current, row, fields, remove, move } = useMends()
       <section class="piece" aria-label="The piece">
         <MendPiece :row="row" :station="props.station" /><PassLog v-if="props.station === 'weld'" :mend="current.id" />
       </section>
-      <MendSays class="call" :row="row" />
+      <MendSays class="call" :row="row" :compared-beside="props.station === 'rebuild'" />
     </div>
   </div>
 </template>

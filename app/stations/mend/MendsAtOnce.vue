@@ -6,7 +6,7 @@ import SectionDrawing from '~/drawing/SectionDrawing.vue'
 import { useJob } from '~/stores/job'
 import { useMends } from './use-mend'
 
-/** Every mend of the part at a glance, in the order they are taken on: its section, and what this station says of it. */
+/** Every mend of the part at a glance, in the order they are taken on: its section, and what a station says of it. */
 defineProps<{ station: 'open' | 'weld' | 'rebuild' }>()
 const store = useJob()
 const { to } = useMends()

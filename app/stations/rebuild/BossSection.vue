@@ -1,23 +1,23 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, useId } from 'vue'
+import type { ThreadBack } from '#core/plan/rebuild/thread-back'
 import DimensionLine from '~/bench/DimensionLine.vue'
 import HatchPattern from '~/bench/HatchPattern.vue'
 import { useDrawing } from '~/composables/use-drawing'
 import { capital } from '#core/plan/parts'
 import { BOSS_WORDS } from '#core/thread/methods.table'
-import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 
-const store = useJob()
+/** A boss in section with its thread, the bolt, new metal and what lies beneath. */
+const props = defineProps<{ back: ThreadBack }>()
 const settings = useSettings()
-const data = computed(() => store.plan?.rebuild.data)
-const rebuild = computed(() => store.job!.rebuild)
-const thread = computed(() => data.value?.thread ?? null)
-const boss = computed(() => rebuild.value.bossMm.value ?? 0)
-const deep = computed(() => rebuild.value.threadDeepMm.value ?? 0)
-const beneath = computed(() => rebuild.value.beneathMm.value)
+const hatch = `hatch-${useId().replace(/\W/g, '')}`
+const thread = computed(() => props.back.thread)
+const boss = computed(() => props.back.bossMm)
+const deep = computed(() => props.back.deepMm)
+const beneath = computed(() => props.back.beneathMm)
 const slug = computed(() =>
-  data.value?.way === 'pressed-slug' && data.value.slug && 'answer' in data.value.slug ? data.value.slug.answer : null,
+  props.back.way === 'pressed-slug' && props.back.slug && 'answer' in props.back.slug ? props.back.slug.answer : null,
 )
 const highMm = computed(() => Math.max(deep.value * 1.5, beneath.value ?? 0) + deep.value * 0.5)
 const { scale, scaleText } = useDrawing(
@@ -27,10 +27,9 @@ const { scale, scaleText } = useDrawing(
 const px = (mm: number) => mm * scale.value
 const TOP = 100
 const MIDDLE = 260
-const newMm = computed(() => data.value?.newMetal?.acrossMm ?? 0)
-const newDeep = computed(() => data.value?.newMetal?.deepMm ?? 0)
+const newMm = computed(() => props.back.newMetal?.acrossMm ?? 0)
+const newDeep = computed(() => props.back.newMetal?.deepMm ?? 0)
 const teeth = computed(() => {
-  if (!thread.value) return ''
   const { majorMm, minorInternalMm, pitchMm } = thread.value
   const [R, r] = [px(majorMm / 2), px(minorInternalMm / 2)]
   const turns = Math.floor(deep.value / pitchMm)
@@ -42,16 +41,16 @@ const bottomY = computed(() => TOP + px(beneath.value ?? deep.value * 1.5))
 </script>
 
 <template>
-  <template v-if="thread && boss > thread.majorMm && deep > 0 && data?.way">
-    <p class="label">{{ capital(BOSS_WORDS[data.way]) }}, in section, {{ scaleText }}</p>
+  <template v-if="boss > thread.majorMm && deep > 0 && back.way">
+    <p class="label">{{ capital(BOSS_WORDS[back.way]) }}, in section, {{ scaleText }}</p>
     <svg
       class="drawing"
       :viewBox="`0 0 520 ${bottomY + 60}`"
       role="img"
       aria-label="The boss in section with its thread, the bolt, new metal and what lies beneath"
     >
-      <defs><HatchPattern id="hatch-boss" /></defs>
-      <rect :x="MIDDLE - px(boss / 2)" :y="TOP" :width="px(boss)" :height="bottomY - TOP" fill="url(#hatch-boss)" />
+      <defs><HatchPattern :id="hatch" /></defs>
+      <rect :x="MIDDLE - px(boss / 2)" :y="TOP" :width="px(boss)" :height="bottomY - TOP" :fill="`url(#${hatch})`" />
       <rect :x="MIDDLE - px(boss / 2)" :y="TOP" :width="px(boss)" :height="bottomY - TOP" class="edge" />
       <rect class="new" :x="MIDDLE - px(newMm / 2)" :y="TOP" :width="px(newMm)" :height="px(newDeep)" />
       <path

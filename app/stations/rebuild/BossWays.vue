@@ -1,25 +1,33 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { GOOD_FACTOR } from '#core/thread/boss'
-import { BOSS_WORDS } from '#core/thread/methods.table'
-import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 
-const store = useJob()
+/** Ways of giving a thread back, side by side: what each holds of what it must. */
+const props = defineProps<{
+  ways: readonly {
+    id: string
+    name: string
+    factor: number
+    minutes: number
+    heat: 'none' | 'little' | 'much'
+    reasons: readonly string[]
+    possible: boolean
+    tap: { name: string; inKit: boolean } | null
+  }[]
+}>()
 const settings = useSettings()
-const boss = computed(() => store.plan?.rebuild.data.boss ?? null)
-const taps = computed(() => store.plan?.rebuild.data.taps ?? {})
-const most = computed(() => Math.max(1, ...(boss.value?.ranked.map(way => way.factor) ?? [])))
+const most = computed(() => Math.max(1, ...props.ways.map(way => way.factor)))
 const HEAT = { none: 'no heat', little: 'a little heat', much: 'much heat' }
 </script>
 
 <template>
-  <section v-if="boss" class="ways" aria-label="Ways of giving the thread back">
+  <section v-if="ways.length" class="ways" aria-label="Ways of giving the thread back">
     <p class="label">What each way holds, against the load on the bolt</p>
     <ol>
-      <li v-for="way in boss.ranked" :key="way.method" :class="{ out: !way.possible }">
+      <li v-for="way in ways" :key="way.id" :class="{ out: !way.possible }">
         <p>
-          <b>{{ BOSS_WORDS[way.method] }}</b>{{ ' ' }}
+          <b>{{ way.name }}</b>{{ ' ' }}
           <span class="quiet small">about {{ settings.text(way.minutes, 'min') }}, {{ HEAT[way.heat] }}</span>
         </p>
         <div class="bar" role="img" :aria-label="`holds ${way.factor.toFixed(1)} times the load`">
@@ -29,8 +37,8 @@ const HEAT = { none: 'no heat', little: 'a little heat', much: 'much heat' }
         </div>
         <p class="small">
           <span class="figure">{{ way.factor.toFixed(1) }}×</span>: {{ way.reasons.join('; ')
-          }}<template v-if="taps[way.method]"
-            >; {{ taps[way.method]!.name }}: {{ taps[way.method]!.inKit ? 'in the kit' : 'not in the kit' }}</template
+          }}<template v-if="way.tap"
+            >; {{ way.tap.name }}: {{ way.tap.inKit ? 'in the kit' : 'not in the kit' }}</template
           >.
         </p>
       </li>

@@ -1,25 +1,21 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { MachiningList } from '#core/plan/rebuild/machining'
 import SentenceLine from '~/bench/SentenceLine.vue'
-import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 
-const store = useJob()
+/** The list at the machine, step by step, with what is done of it. */
+const props = defineProps<{ list: MachiningList | null; done: readonly string[] }>()
+const emit = defineEmits<{ tick: [id: string, on: boolean] }>()
 const settings = useSettings()
-const list = computed(() => store.plan?.rebuild.data.list ?? null)
-const done = computed(() => store.job!.rebuild.listDone)
-const tick = (id: string, on: boolean | null) =>
-  store.edit(['rebuild', 'listDone'], on ? [...done.value, id] : done.value.filter(each => each !== id))
+const ticked = computed(() => props.list?.steps.filter(step => props.done.includes(step.id)).length ?? 0)
 const print = () => window.print()
 </script>
 
 <template>
   <template v-if="list">
     <div class="row head">
-      <p class="label">
-        At the machine, {{ done.filter(id => list!.steps.some(step => step.id === id)).length }} of
-        {{ list.steps.length }}
-      </p>
+      <p class="label">At the machine, {{ ticked }} of {{ list.steps.length }}</p>
       <button type="button" class="plain-button slight no-print" @click="print()">Print</button>
     </div>
     <ol class="list" data-testid="machining">
@@ -27,7 +23,7 @@ const print = () => window.print()
         <v-checkbox
           :model-value="done.includes(step.id)"
           :aria-label="step.id"
-          @update:model-value="tick(step.id, $event)"
+          @update:model-value="emit('tick', step.id, $event === true)"
         />
         <div>
           <SentenceLine :sentence="step.say" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { BOSS_WORDS } from '#core/thread/methods.table'
 import { useJob } from '~/stores/job'
 import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'
@@ -38,6 +39,19 @@ const view = ref<keyof typeof VIEWS>(
 const ofMends = computed(
   () => store.job!.open.work === 'none' && !store.job!.rebuild.thread.trim() && !store.job!.rebuild.face.points.length,
 )
+const data = computed(() => store.plan?.rebuild.data)
+const ways = computed(() =>
+  (data.value?.boss?.ranked ?? []).map(row => ({
+    ...row,
+    id: row.method,
+    name: BOSS_WORDS[row.method],
+    tap: data.value?.back?.taps[row.method] ?? null,
+  })),
+)
+const tick = (id: string, on: boolean) => {
+  const done = store.job!.rebuild.listDone
+  store.edit(['rebuild', 'listDone'], on ? [...done, id] : done.filter(each => each !== id))
+}
 const machined = computed(() => store.job!.rebuild.machined)
 </script>
 
@@ -91,9 +105,18 @@ const machined = computed(() => store.job!.rebuild.machined)
     </template>
     <template #piece="{ working }">
       <MendsAtOnce v-if="ofMends && view === 'dress'" station="rebuild" />
-      <template v-else-if="view === 'thread'"><BossSection /><BossWays /></template>
-      <template v-else-if="view === 'slug'"><SlugPiece @working="working" /></template>
-      <MachiningPiece v-else-if="view === 'list'" />
+      <template v-else-if="view === 'thread'"
+        ><BossSection v-if="data?.back" :back="data.back" /><BossWays :ways="ways"
+      /></template>
+      <template v-else-if="view === 'slug'"
+        ><SlugPiece :found="data?.back?.slug ?? null" outlines @working="working"
+      /></template>
+      <MachiningPiece
+        v-else-if="view === 'list'"
+        :list="data?.back?.list ?? null"
+        :done="store.job!.rebuild.listDone"
+        @tick="tick"
+      />
       <template v-else-if="view === 'face'"><FaceMap @working="working" /><ForetoldFaces /><BluedFaces /></template>
       <HolesPiece v-else-if="view === 'holes'" @working="working" />
       <template v-else>

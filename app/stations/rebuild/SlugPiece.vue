@@ -1,19 +1,19 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { Line } from 'vue-chartjs'
+import type { ThreadBack } from '#core/plan/rebuild/thread-back'
 import { COLD } from '#core/fit/cold.table'
 import { useChartLook, useLineOptions } from '~/composables/use-chart-look'
-import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 import { useOutlines } from './use-outlines'
 
+/** The slug of a boss: the clock of its fit, its sizes, and what cools it; its outlines where they are asked for. */
+const props = defineProps<{ found: ThreadBack['slug']; outlines?: boolean }>()
 const emit = defineEmits<{ working: [ref: string] }>()
-const store = useJob()
 const settings = useSettings()
 const look = useChartLook()
 const { saveDxf, saveSvg } = useOutlines()
-const found = computed(() => store.plan?.rebuild.data.slug ?? null)
-const slug = computed(() => (found.value && 'answer' in found.value ? found.value.answer : null))
+const slug = computed(() => (props.found && 'answer' in props.found ? props.found.answer : null))
 const data = computed(() => ({
   datasets: [
     {
@@ -102,7 +102,7 @@ const options = useLineOptions(() => ({ x: 'seconds in the bore', y: 'gap across
         </tr>
       </tbody>
     </table>
-    <div class="row gap">
+    <div v-if="outlines" class="row gap">
       <button type="button" class="plain-button slight" data-testid="dxf-slug" @click="saveDxf('slug')">
         Slug as DXF</button
       ><button type="button" class="plain-button slight" @click="saveSvg('slug')">as SVG</button

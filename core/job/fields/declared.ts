@@ -183,7 +183,7 @@ export const words = (label: string, longest = 400, shown: Shown & { usual?: str
   long: shown.long,
   help: shown.help,
   schema: shown.usual === undefined ? text(longest) : text(longest).default(shown.usual),
-  resolve: (held: string) => held.trim(),
+  resolve: (held: string) => held.trim() || (shown.usual ?? ''),
 })
 
 /** As much money as a job can mean. */

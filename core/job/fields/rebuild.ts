@@ -27,7 +27,7 @@ export const rebuild = {
   threadDeepMm: sameAs(thread.deepMm, { label: 'Thread deep' }),
   bossMm: sameAs(thread.bossMm, { help: undefined }),
   torqueNm: sameAs(thread.torqueNm, { help: 'empty: as usual for the bolt' }),
-  beneathMm: reading('mm', 'Down to what lies beneath', { above: 0, max: 5000, help: 'empty: nothing near' }),
+  beneathMm: sameAs(thread.beneathMm),
   way: maybePick('The way taken; empty: the best', BOSS_WORDS),
   /** The slug: empty readings are worked out. */
   slugAlloy: words('Slug of', 40, { usual: '6061' }),

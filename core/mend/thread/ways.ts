@@ -1,7 +1,7 @@
 import { NoAnswer } from '../../ask/question'
 import type { Alloy } from '../../metal/alloys.table'
 import { ALLOYS } from '../../metal/alloys.table'
-import { compareBoss, GOOD_FACTOR, tensileMPa } from '../../thread/boss'
+import { compareBoss, GOOD_FACTOR, tensileMPa, type Rebuild } from '../../thread/boss'
 import { shearAreaMm2PerMm } from '../../thread/strength'
 import type { Thread } from '../../thread/thread'
 import type { Soak } from '../../call/process.table'
@@ -22,11 +22,23 @@ const ASKS: Readonly<Record<Way, number>> = {
   'new-boss': 100,
 }
 
+/** One way as it is compared with the others; `why` is the code of what rules it out. */
+export interface WayRow extends Pick<Rebuild, 'stripN' | 'factor' | 'minutes' | 'heat' | 'wallLeftMm' | 'reasons'> {
+  way: Way
+  why: string | null
+}
+
+/** The ways of giving a thread back, the one taken first, and the load that they must hold. */
+export interface WaysCompared {
+  loadN: number
+  ranked: WayRow[]
+}
+
 export interface WayChoice {
   way: Way | null
   factor: number
-  possible: { way: Way; factor: number }[]
   ruledOut: { way: Way; why: string }[]
+  compared: WaysCompared | null
 }
 
 export const bossOf = (thread: Thread, bossMm: number | undefined): number =>
@@ -61,18 +73,26 @@ export function judgeWays(input: {
     slug,
   })
   const soundN = shearAreaMm2PerMm(thread).body * Math.min(input.soundMm, deepMm) * tensileMPa(body) * SHEAR_SHARE
-  const rows = new Map<Way, { factor: number; why: string | null }>(
-    ranked.map(row => [
-      row.method,
-      {
-        factor: (row.stripN + (row.method === 'cast-on-screw' ? soundN : 0)) / loadN,
-        why: row.possible ? null : 'wall-too-thin',
-      },
-    ]),
+  const rows = new Map<Way, WayRow>(
+    ranked.map(({ method, stripN, possible, minutes, heat, wallLeftMm, reasons }) => {
+      const holdsN = stripN + (method === 'cast-on-screw' ? soundN : 0)
+      const why = possible ? null : method === 'cast-on-screw' ? 'mouth-only' : 'wall-too-thin'
+      return [method, { way: method, stripN: holdsN, factor: holdsN / loadN, why, minutes, heat, wallLeftMm, reasons }]
+    }),
   )
-  rows.set('longer-bolt', { factor: soundN / loadN, why: soundN / loadN >= GOOD_FACTOR ? null : 'too-little-left' })
+  rows.set('longer-bolt', {
+    way: 'longer-bolt',
+    stripN: soundN,
+    factor: soundN / loadN,
+    why: soundN / loadN >= GOOD_FACTOR ? null : 'too-little-left',
+    minutes: ASKS['longer-bolt'],
+    heat: 'none',
+    wallLeftMm: (bossMm - thread.majorMm) / 2,
+    reasons: ['the sound thread that is left holds it'],
+  })
   const ruledOut: { way: Way; why: string }[] = []
-  const possible: { way: Way; factor: number }[] = []
+  const possible: WayRow[] = []
+  const barred: WayRow[] = []
   for (const way of Object.keys(WAYS) as Way[]) {
     const row = rows.get(way)
     // Oil in the pores lets an insert in a boss that lost one go again.
@@ -82,12 +102,18 @@ export function judgeWays(input: {
         : undefined
     const why = states.map(state => RULED_OUT[state][way]).find(Boolean) ?? oily ?? (row ? row.why : 'no-such-insert')
     if (why) ruledOut.push({ way, why })
-    else possible.push({ way, factor: row!.factor })
+    if (row && why) barred.push({ ...row, why })
+    else if (row) possible.push(row)
   }
-  const rank = ({ way, factor }: { way: Way; factor: number }) => (factor >= GOOD_FACTOR ? ASKS[way] : 1000 - factor)
+  const rank = ({ way, factor }: WayRow) => (factor >= GOOD_FACTOR ? ASKS[way] : 1000 - factor)
   possible.sort((p, q) => rank(p) - rank(q))
   const chosen = possible.find(({ way }) => way === input.wanted) ?? (input.wanted ? undefined : possible[0])
-  return { way: chosen?.way ?? null, factor: chosen?.factor ?? 0, possible, ruledOut }
+  return {
+    way: chosen?.way ?? null,
+    factor: chosen?.factor ?? 0,
+    ruledOut,
+    compared: { loadN, ranked: [...(chosen ? [chosen] : []), ...possible.filter(row => row !== chosen), ...barred] },
+  }
 }
 
 /**
@@ -98,7 +124,7 @@ export const safeWays = (input: Parameters<typeof judgeWays>[0]): WayChoice => {
   try {
     return judgeWays(input)
   } catch (error) {
-    if (error instanceof NoAnswer) return { way: null, factor: 0, possible: [], ruledOut: [] }
+    if (error instanceof NoAnswer) return { way: null, factor: 0, ruledOut: [], compared: null }
     throw error
   }
 }

@@ -31,6 +31,7 @@ export const words = {
   'nothing-left': 'Nothing is left to hold it.',
   'oil-in-boss': 'Oil in the pores let the first one go, and will let the next.',
   'wall-too-thin': 'It leaves too little wall.',
+  'mouth-only': 'A thread is cast round a screw at its mouth only, and this one is deeper.',
   'too-little-left': 'Too little sound thread is left.',
   'no-such-insert': 'No insert is made for this thread.',
 } as const

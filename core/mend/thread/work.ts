@@ -28,7 +28,7 @@ export function planThread(
     filler,
     wanted: values.way,
   })
-  const common = { ...PLAIN, joint: 'groove' as const, ruledOut: chosen.ruledOut }
+  const common = { ...PLAIN, joint: 'groove' as const, ruledOut: chosen.ruledOut, ways: chosen.compared }
   if (!chosen.way)
     return { ...common, wallMm: body.wallMm, laid: [], way: null, refused: values.way ? 'way-ruled-out' : 'no-way' }
   const { laid, removedMm3, opening, rebuild, wallMm } = givenBack(

@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { readFile } from '../../job/files'
+import type { StoredMend } from '../../job/mend.schema'
+import { machineStep } from '../../job/mend-steps'
 import { planJob } from '../plan-job'
 
 const file = readFile(readFileSync(new URL('../../../demo/larkmoor-bench.json', import.meta.url), 'utf8'))
@@ -27,5 +29,95 @@ describe('mends in turn', () => {
     expect(mends.rows.map(({ turn }) => turn?.place ?? null)).toEqual([null, 1, 2])
     expect(mends.rows.at(-1)!.turn).toEqual({ place: 2, of: 2, why: 'true-places-after' })
     expect(phasesOf([{ ...ear!, readings: {} }, ...rest])).toEqual(['mend-clamp', 'mend-pad'])
+  })
+})
+
+const named = (id: string) => file.jobs.find(job => job.id === id)!
+const reading = (value: number) => ({ typed: String(value), value })
+const mendOf = (kind: StoredMend['kind'], readings: StoredMend['readings']): StoredMend => ({
+  ...yoke.mends[0]!,
+  id: 'it',
+  kind,
+  name: '',
+  lays: [],
+  other: { alloy: '', wallMm: { typed: '', value: null } },
+  readings,
+  done: [],
+})
+
+describe('a thread is planned alike, as a mend and at Rebuild by itself', () => {
+  const bracket = named('signal-bracket')
+  const alone = planJob(bracket, kit).rebuild.data
+  const { threadDeepMm, bossMm, torqueNm, beneathMm, thread } = bracket.rebuild
+  const row = (more: StoredMend['readings'], job = bracket) =>
+    planJob(
+      { ...job, mends: [mendOf('thread', { thread, deepMm: threadDeepMm, bossMm, torqueNm, beneathMm, ...more })] },
+      kit,
+    ).mends.rows[0]!
+
+  it('has the same slug, section and list at the machine', () => {
+    const { back, planned } = row({ way: 'pressed-slug' })
+    expect(planned!.way).toBe('pressed-slug')
+    expect(back!.list!.steps.map(step => step.id)).toEqual(
+      alone.back!.list!.steps.map(step => step.id).filter(id => !id.startsWith('face-')),
+    )
+    expect(back!.slug).toMatchObject({ answer: { turnToMm: expect.any(Number), slugMm: 14 } })
+    expect(back!.newMetal).toEqual(alone.back!.newMetal)
+    expect(back!.taps).toEqual(alone.back!.taps)
+  })
+  it('compares the same ways by the same figures', () => {
+    const ranked = new Map(row({}).planned!.ways!.ranked.map(way => [way.way as string, way]))
+    for (const way of alone.boss!.ranked) expect(ranked.get(way.method)!.factor).toBeCloseTo(way.factor, 9)
+    expect(row({}).planned!.ways!.loadN).toBeCloseTo(alone.boss!.loadN, 6)
+  })
+  it('says of a way that its state rules out why, last and not as one that could be taken', () => {
+    const { ranked } = row({ state: ['crooked'] }).planned!.ways!
+    const barred = ranked.filter(way => way.why !== null).map(way => way.way)
+    expect(barred).toEqual(expect.arrayContaining(['wire-insert', 'solid-insert', 'longer-bolt']))
+    expect(ranked.slice(-barred.length).map(way => way.way)).toEqual(barred)
+    expect(row({ state: ['crooked'] }).planned!.way).toBe(ranked[0]!.way)
+  })
+  it('stays off what lies beneath, and is drilled and tapped by no list where a longer bolt does', () => {
+    expect(row({ way: 'weld-and-tap', beneathMm: reading(18) }).back!.list!.stopMm).toBe(17)
+    const longer = row({ soundMm: reading(16), way: 'longer-bolt' })
+    expect(longer.planned!.way).toBe('longer-bolt')
+    expect(longer.back).toBeNull()
+  })
+  it('names each of its steps at the machine apart from the steps of the hand', () => {
+    const { back, planned } = row({ way: 'weld-and-tap' })
+    const hand = [...planned!.opening, ...planned!.rebuild].map(step => step.code)
+    for (const step of back!.list!.steps) expect(hand).not.toContain(machineStep(step.id))
+  })
+})
+
+describe('a groove is drawn alike, as a mend and as the first opening', () => {
+  const cover = named('gearbox-cover')
+  const opening = planJob(cover, kit).open.data.drawn!
+  const { crackMm, landMm, stopHoleMm } = cover.open
+  const row = (more: Partial<StoredMend>) =>
+    planJob({ ...cover, mends: [{ ...mendOf('crack', { lengthMm: crackMm, landMm, stopHoleMm }), ...more }] }, kit)
+      .mends.rows[0]!
+
+  it('has the same shape, run and stop-holes', () => {
+    const { groove } = row({})
+    expect(groove!.shape).toEqual(opening.shape)
+    expect(groove!.topWidthMm).toBeCloseTo(opening.topWidthMm, 9)
+    expect(groove!.stopHoles.map(hole => hole.diameterMm)).toEqual(opening.stopHoles.map(hole => hole.diameterMm))
+    expect(groove!.runMm).toBeCloseTo(groove!.alongMm + 2 * 4.8, 9)
+  })
+  it('has a bead for each pass of its log, on the side and with the number that the log gives it', () => {
+    for (const order of ['alternate', 'one-then-other', 'roots-then-fills'] as const) {
+      const { groove, log } = row({ order, readings: { lengthMm: reading(60), sides: '2' } })
+      expect(log.passes.length).toBeGreaterThan(2)
+      expect(
+        groove!.beads.map(({ number, side }) => ({ number, side })).toSorted((a, b) => a.number - b.number),
+      ).toEqual(log.passes.map(({ number, side }) => ({ number, side })))
+    }
+  })
+  it('is drawn while nothing can lay it, without beads; a fillet has none', () => {
+    const { groove, planned } = row({ readings: { lengthMm: reading(60), landMm: reading(100) } })
+    expect(groove).toBeNull()
+    expect(planned!.decision).toBe('decline')
+    expect(planJob(yoke, kit).mends.rows.map(each => each.groove)).toEqual([null, null, null])
   })
 })

@@ -1,3 +1,5 @@
+import { threadOfMend } from './thread-of-mend'
+import type { ThreadBack } from '../rebuild/thread-back'
 import { mendLog, NO_LOG, type MendLog } from '../weld/pass-log'
 import { ASSUMED_WALL_MM } from '../../job/fields/take-in'
 import { said } from '../../job/fields/said'
@@ -41,6 +43,8 @@ export interface MendRow {
   groove: DrawnGroove | null
   /** Where it comes among the mends, counted from 1, and why there; null where it can't be planned. */
   turn: { place: number; of: number; why: string } | null
+  /** Its thread at the bench, where it gives one back by drill or tap. */
+  back: ThreadBack | null
   /** Its passes, and what was seen in them. */
   log: MendLog
 }
@@ -229,6 +233,7 @@ export function planMends(job: Job, kit: Kit, know: KnowData, alsoArcs: WarmAsk[
       turn: turnOf(planned?.order ?? [], mend.id),
       section: given && kindOf(mend.kind).section(given),
       groove: given && grooveOf(mend, given, log),
+      back: given && threadOfMend(job, kit, mend.kind, part.bodies[0]!.alloy, given),
     }
   })
   const all = planned?.mends ?? []

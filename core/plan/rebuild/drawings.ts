@@ -133,7 +133,7 @@ export function outlinesOf(job: Job, plan: JobPlan, what: Drawn): Outline[] | nu
           groove ? groove.topWidthMm / 2 : 0,
         )
       : null
-  const found = plan.rebuild.data.slug
+  const found = plan.rebuild.data.back?.slug
   if (!found || !('answer' in found)) return null
   const { answer: slug } = found
   const chamferMm = said(job, 'rebuild').chamferMm

@@ -194,7 +194,8 @@ export function machiningList({
         [n === cutsMm.length - 1 ? 'Last facing cut, ' : 'Facing cut, ', figure(cut, 'mm'), '.'],
         n ? {} : { spindle: speed('endmill', 16, metal) },
       )
-  const choices = tapDrills(thread, drills)
+  // An insert is drilled for by its own maker's size, and a thread cast round a screw is not drilled at all.
+  const choices = insert || way === 'cast-on-screw' ? [] : tapDrills(thread, drills)
   const best = choices[0]
   if (insert) {
     add('drill', ['Drill ', figure(insert.drillMm, 'mm'), ', stop at ', figure(stopMm, 'mm'), '.'], {

@@ -3,7 +3,6 @@ import { bendStraighten } from '../../face/question'
 import { flatLap } from '../../flat/question'
 import { flatEvaluate } from '../../flat/question'
 import { holesCircle } from '../../face/question'
-import { fitSlug } from '../../fit/question'
 import { said } from '../../job/fields/said'
 import { findAlloy } from '../../metal/find-alloy'
 import { mechanicalOf } from '../../metal/mechanical.table'
@@ -15,79 +14,53 @@ import { serviceHeatC } from '../../job/service-heat'
 import type { Job, Kit } from '../../job/job.schema'
 import type { ProcessId } from '../../call/process.table'
 import { findThread } from '../../thread/find'
-import { kitDrills } from '../../thread/kit-drills'
 import type { BossMethod } from '../../thread/methods.table'
 import type { Thread } from '../../thread/thread'
-import { askFor, type AskedForPlan } from '../ask-core'
+import { askFor } from '../ask-core'
 import { BRAZE_ROD_OF } from '../../call/braze-rod.table'
-import { machiningList, type MachiningList } from './machining'
 import type { Working } from '../parts'
-
-/** An answer with its working, or in words why there is none; null where nothing was asked. */
-export type Found<T> = { answer: T; working: Working } | { reason: string } | null
-
-const found = <T>(asked: AskedForPlan<T>): Found<T> =>
-  asked.ok ? { answer: asked.answer, working: asked.working } : { reason: asked.reason }
+import { found, type Found } from './found'
+import { threadBack, type ThreadBack } from './thread-back'
 
 /** The thread named at Rebuild, or null. */
 export const threadOf = ({ rebuild }: Job): Thread | null =>
   rebuild.thread.trim() ? (findThread(rebuild.thread) ?? null) : null
 
-/** The slug that this boss takes. */
-export function slugOf(job: Job, body: Alloy, thread: Thread | null): Found<AnswerTo<typeof fitSlug>> {
-  const { rebuild } = job
-  if (!thread || !rebuild.bossMm.value || !rebuild.threadDeepMm.value) return null
-  const { clearanceMm, chamferMm, facedMm } = said(job, 'rebuild')
-  const or = <T>(key: string, value: T | null) => (value === null ? {} : { [key]: value })
-  return found(
-    askFor(fitSlug, 'The slug', {
-      threadMajorMm: thread.majorMm,
-      bossMm: rebuild.bossMm.value,
-      depthMm: rebuild.threadDeepMm.value,
-      bodyAlloy: body.name,
-      slugAlloy: rebuild.slugAlloy || '6061',
-      cold: rebuild.cold,
-      clearanceMm: Math.max(0, clearanceMm),
-      serviceC: serviceHeatC(job),
-      chamferMm,
-      facedMm: Math.max(0, facedMm),
-      ...or('beneathMm', rebuild.beneathMm.value),
-      ...or('slugMm', rebuild.slugMm.value),
-      ...or('interferenceMm', rebuild.interferenceMm.value),
-      ...or('hubC', rebuild.hubC.value),
-    }),
-  )
-}
-
-/** The list at the machine for the way chosen. */
-export function listOf(
+/** The thread named at Rebuild with its boss, where both its depth and its boss are known; the slug by what is said. */
+export function threadBackOf(
   job: Job,
   kit: Kit,
   body: Alloy,
-  thread: Thread | null,
   way: BossMethod | null,
-  slug: AnswerTo<typeof fitSlug> | null,
-  proudMm: number,
-  cutsMm: readonly number[],
-): MachiningList | null {
+  faced: { proudMm: number; cutsMm: readonly number[] },
+): ThreadBack | null {
   const { rebuild } = job
-  if (!thread || !way || !rebuild.threadDeepMm.value || (way === 'pressed-slug' && !slug)) return null
-  if ((way === 'wire-insert' || way === 'solid-insert') && (thread.flankDeg !== 60 || thread.taperDeg > 0)) return null
-  const { chamferMm, facedMm } = said(job, 'rebuild')
-  return machiningList({
-    way,
-    thread,
-    depthMm: Math.max(0.5, rebuild.threadDeepMm.value),
-    beneathMm: rebuild.beneathMm.value,
-    proudMm,
-    cutsMm,
-    slug,
-    chamferMm,
-    facedMm: Math.min(Math.max(0, facedMm), chamferMm * 0.9),
+  const thread = threadOf(job)
+  if (!thread || !rebuild.bossMm.value || !rebuild.threadDeepMm.value) return null
+  const { slugAlloy, clearanceMm, chamferMm, facedMm } = said(job, 'rebuild')
+  return threadBack(
+    {
+      ...faced,
+      thread,
+      way,
+      deepMm: rebuild.threadDeepMm.value,
+      bossMm: rebuild.bossMm.value,
+      beneathMm: rebuild.beneathMm.value,
+      slug: {
+        alloy: slugAlloy,
+        slugMm: rebuild.slugMm.value,
+        interferenceMm: rebuild.interferenceMm.value,
+        clearanceMm,
+        cold: rebuild.cold,
+        hubC: rebuild.hubC.value,
+        chamferMm,
+        facedMm,
+        serviceC: serviceHeatC(job),
+      },
+    },
     body,
-    slugAlloy: findAlloy(rebuild.slugAlloy) ?? findAlloy('6061')!,
-    drills: kitDrills(kit.drills).drills,
-  })
+    kit,
+  )
 }
 
 /** The bolt circle nearest to the holes measured. */

@@ -20,7 +20,7 @@ const edit = (path: string, value: unknown, job = bracket) => applyPatch(job, { 
 const plan = (job = bracket) => planJob(job, kit).rebuild
 
 describe('the list at the machine', () => {
-  const by = (way: string) => plan(edit('rebuild.way', way)).data.list!
+  const by = (way: string) => plan(edit('rebuild.way', way)).data.back!.list!
   it.each(BOSS_METHODS)('%s: starts at zero, ends with the real bolt, and says everything in figures', way => {
     const { steps } = by(way)
     expect(steps[0]!.id).toBe('zero')
@@ -48,9 +48,12 @@ describe('the list at the machine', () => {
     expect(tapDrills[0]!.name).toBe('6.8 mm')
     expect(tapDrills.every(drill => kitDrills(kit.drills).drills.some(own => own.name === drill.name))).toBe(true)
   })
+  it('names tap drills only where the thread itself is drilled for', () => {
+    for (const way of BOSS_METHODS) expect(by(way).tapDrills.length > 0, way).toBe(!/insert|screw/.test(way))
+  })
   it('has none without a thread, and says why a slug cannot be', () => {
-    expect(plan(edit('rebuild.thread', '')).data.list).toBeNull()
-    expect(plan(edit('rebuild.bossMm', { typed: '12 mm', value: 12 })).data.slug).toMatchObject({
+    expect(plan(edit('rebuild.thread', '')).data.back).toBeNull()
+    expect(plan(edit('rebuild.bossMm', { typed: '12 mm', value: 12 })).data.back!.slug).toMatchObject({
       reason: expect.stringContaining('no wall'),
     })
   })
@@ -58,7 +61,7 @@ describe('the list at the machine', () => {
 
 describe('the boss in section', () => {
   it("shows the new metal of the way taken: the slug's own bore, the insert's outside (ASME B18.29.1: d + 1.299 P), the whole boss", () => {
-    const metal = (way: string) => plan(edit('rebuild.way', way)).data.newMetal!
+    const metal = (way: string) => plan(edit('rebuild.way', way)).data.back!.newMetal!
     expect(metal('pressed-slug').acrossMm).toBe(14)
     expect(metal('wire-insert').acrossMm).toBeCloseTo(8 + 1.299038 * 1.25, 4)
     expect(metal('new-boss').acrossMm).toBe(26)

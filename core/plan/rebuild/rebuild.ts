@@ -14,25 +14,14 @@ import type { ProcessId } from '../../call/process.table'
 import type { Alloy } from '../../metal/alloys.table'
 import { caution } from '../../safety/cautions.table'
 import type { Rebuild } from '../../thread/boss'
-import { tapFor } from '../../thread/kit-taps'
 import { BOSS_WORDS, type BossMethod } from '../../thread/methods.table'
 import type { Thread } from '../../thread/thread'
 import { askFor } from '../ask-core'
-import { newMetalOf, type NewMetal } from './boss-section'
-import type { MachiningList } from './machining'
 import type { OpenData } from '../open/open'
 import { capital, count, figure, fine, type Sentence, type StationPlan, type Working } from '../parts'
-import {
-  bendOf,
-  circleOf,
-  faceOf,
-  finishOf,
-  listOf,
-  slugOf,
-  threadOf,
-  type FaceData,
-  type Found,
-} from './rebuild-parts'
+import { bendOf, circleOf, faceOf, finishOf, threadBackOf, threadOf, type FaceData } from './rebuild-parts'
+import type { Found } from './found'
+import type { ThreadBack } from './thread-back'
 
 export interface RebuildData {
   proudMm: number
@@ -43,14 +32,10 @@ export interface RebuildData {
   /** Ways of giving a stripped thread back, and the load it must hold; null where none is named. */
   boss: { ranked: Rebuild[]; loadN: number } | null
   bossReason: string | null
-  /** The tap each way needs, and whether the kit has it; none where no taps are listed. */
-  taps: Partial<Record<BossMethod, { name: string; inKit: boolean }>>
   /** The way taken: the one picked, else the best. */
   way: BossMethod | null
-  slug: Found<AnswerTo<typeof fitSlug>>
-  /** New metal in section, for the way taken. */
-  newMetal: NewMetal | null
-  list: MachiningList | null
+  /** The thread at the bench: slug, section, taps, list; null where none is named or its boss is not known. */
+  back: ThreadBack | null
   circle: Found<AnswerTo<typeof holesCircle>>
   face: FaceData | { reason: string } | null
   bend: Found<AnswerTo<typeof bendStraighten>>
@@ -96,7 +81,8 @@ function whyOf(job: Job, kit: Kit, data: RebuildData): Sentence[] {
   const why: Sentence[] = foretoldWhy(job.weld.foretold, measuredMm)
   const learnt = bowSentence(kit.learnt)
   if (why.length && learnt) why.push(learnt)
-  const { slug, face, circle, bend, way } = data
+  const { face, circle, bend, way } = data
+  const slug = data.back?.slug
   if (way === 'pressed-slug' && slug) {
     if ('reason' in slug) why.push([`No slug: ${slug.reason}.`])
     else {
@@ -206,7 +192,8 @@ export function planRebuild(
   const thread = threadOf(job)
   const chosen = boss ? (boss.ranked.find(row => row.method === rebuild.way) ?? boss.ranked[0] ?? null) : null
   const way = chosen?.method ?? null
-  const slug = slugOf(job, alloy, thread)
+  const back = threadBackOf(job, kit, alloy, way, { proudMm, cutsMm })
+  const slug = back?.slug ?? null
   const data: RebuildData = {
     proudMm,
     cutsMm,
@@ -216,27 +203,7 @@ export function planRebuild(
     boss,
     bossReason: reason,
     way,
-    slug,
-    newMetal:
-      way && thread
-        ? newMetalOf(
-            way,
-            thread,
-            rebuild.threadDeepMm.value!,
-            rebuild.bossMm.value!,
-            slug && 'answer' in slug ? slug.answer : null,
-          )
-        : null,
-    taps:
-      thread && boss
-        ? Object.fromEntries(
-            boss.ranked.flatMap(row => {
-              const tap = tapFor(row.method, thread, kit.taps)
-              return tap ? [[row.method, tap]] : []
-            }),
-          )
-        : {},
-    list: listOf(job, kit, alloy, thread, way, slug && 'answer' in slug ? slug.answer : null, proudMm, cutsMm),
+    back,
     circle: circleOf(job),
     face: faceOf(job, alloy),
     bend: bendOf(job, alloy),
