@@ -102,6 +102,15 @@ function gearboxCover(): Job {
   })
   Object.assign(job.warm, { torch: 'propylene', targetC: reading('110 °C', 'c'), startC: reading('16 °C', 'c') })
   job.weld.machine = 'tig-200'
+  job.mends = [
+    mend('drain', 'thread', 'drain boss', {
+      thread: 'M10',
+      deepMm: '20 mm',
+      bossMm: '28 mm',
+      state: ['stripped', 'leaking'],
+    }),
+    mend('gasket', 'face', 'gasket face', { wideMm: '24 mm', longMm: '60 mm', lowMm: '0.4 mm' }),
+  ]
   job.pictures = [flangePicture()]
   let done = settle(job, '2026-11-12T10:05:00Z', 'take-in', 'know', 'call')
   // Warm was settled on a thinner wall than the caliper found afterwards, so it stands stale.

@@ -62,6 +62,8 @@ const COVER: Job['shape'] = {
         [10, 168, 57.15],
       ],
     }),
+    mark('drain', 'mend', [66, 94, -14], { mend: 'drain', name: 'drain thread stripped', face: 'bottom' }),
+    mark('pitted', 'mend', [90, 180, 57.15], { mend: 'gasket', name: 'pitted beside a bolt hole' }),
     mark('face', 'fixed-face', [140, 11, 57.15], { name: 'gasket face' }),
     mark('bore', 'fixed-bore', [190, 95, 14], { name: 'bearing bore', acrossMm: 47 }),
     mark('lip', 'seal', [190, 71, 14], { name: 'lip seal' }),

@@ -13,6 +13,7 @@ import { notesOnPart, groovesOnPart, stepsOnPart, unmarked } from '../take-in/on
 import { planJob } from '../plan-job'
 import { pullBench } from './pull-bench'
 import { bestWay, foretoldWhy, heldSentence, pullSentence, pullWhy } from './pull-says'
+import { openingOnly } from '../opening-only.fixture'
 import { readySetup, partSolid } from '../take-in/part-solid'
 import { firstSetup } from '../warm/heat-bench'
 import { sentenceText } from '../hand-over/record'
@@ -21,7 +22,8 @@ const file = readFile(readFileSync(new URL('../../../demo/larkmoor-bench.json', 
 if (!file.ok) throw new Error('the demo does not read')
 const kit = file.kit!
 const jobOf = (id: string) => file.jobs.find(job => job.id === id)!
-const cover = jobOf('gearbox-cover')
+const whole = jobOf('gearbox-cover')
+const cover = openingOnly(whole)
 const yoke = jobOf('lamp-yoke')
 const shapeOf = (job: Job) => shapeOfPieces(job.shape.pieces)
 const benchOf = (job: Job) => pullBench(job, planJob(job, kit), shapeOf(job))
@@ -200,6 +202,11 @@ describe('marks on the part', () => {
     const words = (station: Parameters<typeof notesOnPart>[0]) =>
       notesOnPart(station, cover, plan).map(note => `${note.number} ${sentenceText(note.words, 'metric')}`)
     expect(words('open')).toEqual(['1 crack through the flange: 2 stop-holes of 3.2 mm'])
+    expect(notesOnPart('open', whole, planJob(whole, kit)).map(note => sentenceText(note.words, 'metric'))).toEqual([
+      'crack through the flange: 2 stop-holes of 3.2 mm',
+      'drain thread stripped: 2 steps',
+      'pitted beside a bolt hole: 2 steps',
+    ])
     expect(words('weld')[0]).toContain('7 passes, AC TIG')
     expect(words('warm').join()).toContain('lip seal: not over 100 °C')
     expect(words('prove').join()).toContain('gasket face: ')

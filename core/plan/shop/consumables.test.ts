@@ -1,3 +1,4 @@
+import { openingOnly } from '../opening-only.fixture'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { EMPTY_KIT } from '../../job/empty-kit'
@@ -100,7 +101,10 @@ describe('a line on the shelf', () => {
     expect(line.waits.find(wait => wait.kind === 'stale')!.words).toMatch(/^Warm: wall/)
   })
   it('says what is to buy, who is to have it, and what is wanted of a new one', () => {
-    expect(shelfLine(cover, { ...kit, rods: [] }).waits).toContainEqual({ kind: 'buy', words: 'two rods of 4043' })
+    expect(shelfLine(openingOnly(cover), { ...kit, rods: [] }).waits).toContainEqual({
+      kind: 'buy',
+      words: 'two rods of 4043',
+    })
     expect(shelfLine(jobOf('bar-hanger'), kit)).toMatchObject({ says: 'goes to somebody else' })
     expect(shelfLine(jobOf('press-tray'), kit).says).toMatch(/^wants /)
     expect(shelfLine(jobOf('dome-shutter'), kit)).toMatchObject({ says: 'handed over', waits: [] })

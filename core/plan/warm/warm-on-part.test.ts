@@ -1,3 +1,4 @@
+import { openingOnly } from '../opening-only.fixture'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import Module from 'manifold-3d'
@@ -15,7 +16,8 @@ import { sentenceText } from '../hand-over/record'
 const file = readFile(readFileSync(new URL('../../../demo/larkmoor-bench.json', import.meta.url), 'utf8'))
 if (!file.ok) throw new Error('the demo shop does not read')
 const kit: Kit = file.kit!
-const cover: Job = file.jobs.find(job => job.id === 'gearbox-cover')!
+const whole: Job = file.jobs.find(job => job.id === 'gearbox-cover')!
+const cover = openingOnly(whole)
 const warmOf = (job: Job, shop = kit) => planJob(job, shop).warm
 const text = (sentence: Parameters<typeof sentenceText>[0]) => sentenceText(sentence, 'metric')
 /** The cover with its lip seal marked somewhere else. */
@@ -85,6 +87,17 @@ describe('warming on the part itself', () => {
     expect(data.reachC).toBe(110)
     // All of it, as one lump, takes longer and is told beside it.
     expect(data.heating!.timeS!).toBeGreaterThan(data.zones[0]!.onS!)
+  })
+
+  it('warms each placed mend that is laid hot by itself, and says the time of all of them', () => {
+    const { data, short, why } = warmOf(whole)
+    expect(data.zones).toHaveLength(3)
+    for (const zone of data.zones) expect(zone.onS).toBeGreaterThan(0)
+    // One after the other takes what each takes by itself, and no less than the slowest.
+    const minutes = Number(/in (\d+) min/.exec(short)![1])
+    const slowest = Math.max(...data.zones.map(zone => zone.onS!)) / 60
+    expect(minutes).toBeGreaterThanOrEqual(Math.floor(slowest))
+    expect(why.map(text).join(' ')).not.toContain('not placed')
   })
 
   it('says of what is marked how hot it gets, by where it sits', () => {
