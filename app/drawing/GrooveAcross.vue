@@ -8,7 +8,7 @@ import { useSettings } from '~/stores/settings'
 import { useGrooveAcross } from './use-groove-across'
 
 /** A groove across, bead by bead, with its lip and its root to take hold of where they can be set. */
-const props = defineProps<{ groove: DrawnGroove; title: string; lip?: boolean; root?: boolean }>()
+const props = defineProps<{ groove: DrawnGroove; title: string; liveDeg?: number; lip?: boolean; root?: boolean }>()
 const emit = defineEmits<{ angle: [includedDeg: number]; land: [landMm: number] }>()
 const settings = useSettings()
 
@@ -34,7 +34,10 @@ const {
   WIDTH,
   LEAST_DEG,
   MOST_DEG,
-} = useGrooveAcross(toRef(props, 'groove'), { angle: deg => emit('angle', deg), land: mm => emit('land', mm) })
+} = useGrooveAcross(toRef(props, 'groove'), toRef(props, 'liveDeg'), {
+  angle: deg => emit('angle', deg),
+  land: mm => emit('land', mm),
+})
 const hatch = `hatch-${useId().replace(/\W/g, '')}`
 const svg = ref<SVGSVGElement | null>(null)
 const dragging = ref<'lip' | 'root' | null>(null)

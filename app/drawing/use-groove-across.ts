@@ -1,6 +1,7 @@
 import { computed, type Ref } from 'vue'
 import type { DrawnGroove } from '#core/groove/drawn'
 import { grooveOutline, includedDegForHalfWidth } from '#core/groove/outline'
+import { halfWidthMm } from '#core/groove/section'
 import { useDrawing } from '~/composables/use-drawing'
 
 const WIDTH = 520
@@ -15,10 +16,14 @@ export interface GrooveHands {
 }
 
 /** The groove in section: its shape in millimetres laid into the drawing, and what dragging a lip or the root means. */
-export function useGrooveAcross(groove: Ref<DrawnGroove>, hands: GrooveHands) {
+/** @param liveDeg the included angle as it is typed now: a hand that goes on does not wait for the plan */
+export function useGrooveAcross(groove: Ref<DrawnGroove>, liveDeg: Ref<number | undefined>, hands: GrooveHands) {
   const wallMm = computed(() => groove.value.wallMm)
   const sides = computed(() => groove.value.sides)
-  const shape = computed(() => groove.value.shape)
+  const shape = computed(() => ({
+    ...groove.value.shape,
+    includedDeg: liveDeg.value ?? groove.value.shape.includedDeg,
+  }))
   const capMm = computed(() => groove.value.capMm)
   const box = computed(() => ({ widthMm: groove.value.topWidthMm * 1.7, heightMm: wallMm.value + 2 * capMm.value }))
   const { scale, scaleText } = useDrawing(box, { width: WIDTH, height: HEIGHT, margin: 30 })
@@ -56,7 +61,7 @@ export function useGrooveAcross(groove: Ref<DrawnGroove>, hands: GrooveHands) {
       }
     }),
   )
-  const lip = computed(() => ({ x: middle + px(groove.value.topWidthMm / 2), y: TOP }))
+  const lip = computed(() => ({ x: middle + px(halfWidthMm(shape.value, shape.value.depthMm)), y: TOP }))
   const root = computed(() => ({ x: middle, y: TOP + px(shape.value.depthMm) }))
 
   const setAngle = (deg: number) => hands.angle(Math.round(Math.min(MOST_DEG, Math.max(LEAST_DEG, deg))))

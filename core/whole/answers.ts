@@ -77,6 +77,8 @@ export const jobPlan = z.strictObject({
       depositG: of.g,
       rods: plain,
       wireM: of.metres,
+      wallMm: of.mm,
+      foundC: of.c,
       startA: of.a.nullable(),
       easedA: of.a.nullable(),
       arcMin: of.min,

@@ -1,3 +1,4 @@
+import type { Joint } from '../arc/amps'
 import type { WaysCompared } from '../mend/thread/ways'
 import { mostCurrent, strongest } from '../arc/machine-reach'
 import { dutyAt, elapsedMin } from '../arc/duty'
@@ -116,6 +117,10 @@ export interface PlannedMend {
   depositG: number
   rods: number
   wireM: number
+  /** The wall that the current goes by, in which joint, and how warm the mends before it have left the part. */
+  wallMm: number
+  joint: Joint
+  foundC: number
   startA: number | null
   easedA: number | null
   arcMin: number
@@ -667,6 +672,9 @@ function planOne(
     depositG: sum(laid.map(({ means }) => means.massG)),
     rods: sum(wholeRods.map(entry => entry.rods)),
     wireM,
+    wallMm: work.wallMm,
+    joint: work.joint,
+    foundC,
     startA: current?.startA ?? null,
     easedA: current?.easedA ?? null,
     arcMin,

@@ -119,10 +119,16 @@ export const jobPlan = question({
   },
   solve: input => {
     const planned = planWhole({ ...input, kit: input.kit ?? STARTER_KIT })
-    const { working, cautions, totals, ...answer } = planned
+    const { working, cautions, totals, mends, ...answer } = planned
     const { ofNewPct, ...rest } = totals
     return {
-      answer: { ...answer, totals: { ...rest, ...(ofNewPct === null ? {} : { ofNewPct }) }, cautions },
+      answer: {
+        ...answer,
+        // How the arc sees a joint is the set-up's affair: a code there reads like a groove where none is.
+        mends: mends.map(({ joint: _, ...mend }) => mend),
+        totals: { ...rest, ...(ofNewPct === null ? {} : { ofNewPct }) },
+        cautions,
+      },
       working,
       cautions: cautions.map(caution),
     }

@@ -7,13 +7,14 @@ import { useGrooveHands } from './use-groove-hands'
 
 /** A mend's groove across and along; what its kind lets a hand set is dragged on the drawing. */
 const props = defineProps<{ row: MendRow; groove: DrawnGroove; along: boolean }>()
-const { lip, root, setAngle, setLand } = useGrooveHands(() => props.row.id)
+const { liveDeg, lip, root, setAngle, setLand } = useGrooveHands(() => props.row.id)
 </script>
 
 <template>
   <GrooveAcross
     :groove="groove"
     :title="row.section?.title ?? 'Across it'"
+    :live-deg="liveDeg"
     :lip="lip"
     :root="root"
     @angle="setAngle"

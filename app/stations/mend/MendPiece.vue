@@ -8,6 +8,7 @@ import SectionDrawing from '~/drawing/SectionDrawing.vue'
 import { useSettings } from '~/stores/settings'
 import { useShop } from '~/stores/shop'
 import MendGroove from './MendGroove.vue'
+import MendSetUp from './MendSetUp.vue'
 import MendThread from './MendThread.vue'
 import BossSection from '~/stations/rebuild/BossSection.vue'
 import { useMendSteps } from './use-mend-steps'
@@ -67,6 +68,9 @@ const say = (code: string) =>
           </tr>
         </tbody>
       </table>
+    </template>
+    <template v-if="station === 'weld'">
+      <MendSetUp v-for="setUp in row.setUps" :key="`${setUp.process} ${setUp.filler}`" :set-up="setUp" />
     </template>
     <table class="takes">
       <tbody>

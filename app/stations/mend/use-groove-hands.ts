@@ -17,7 +17,14 @@ export function useGrooveHands(id: () => string) {
     for (const [key, value] of Object.entries(set ?? {}))
       store.edit(['mends', `#${id()}`, 'readings', key], storedAs(kind.value!.fields[key]!, value))
   }
+  /** The angle as it is typed now, where the kind has one that is understood. */
+  const liveDeg = computed(() => {
+    const held = mend.value?.readings.includedDeg
+    const typed = typeof held === 'object' && !Array.isArray(held) ? held.value : null
+    return typed ?? undefined
+  })
   return {
+    liveDeg,
     lip: computed(() => kind.value?.handles !== undefined),
     root: computed(() => kind.value?.handles?.land !== undefined),
     setAngle: (deg: number) => put(kind.value?.handles?.angle(deg)),

@@ -1,13 +1,11 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { DIAL_WORDS } from '#core/plan/weld/weld-data'
-import { useJob } from '~/stores/job'
+import { DIAL_WORDS, type ArcSet } from '#core/plan/weld/weld-data'
 import { useSettings } from '~/stores/settings'
 
+/** What is set on the machine, line by line. */
+defineProps<{ weld: ArcSet }>()
 const emit = defineEmits<{ working: [ref: string] }>()
-const store = useJob()
 const settings = useSettings()
-const weld = computed(() => store.plan?.weld.data)
 const opener = (ref: string) => ({
   type: 'button' as const,
   class: 'open-figure figure',
@@ -16,7 +14,7 @@ const opener = (ref: string) => ({
 </script>
 
 <template>
-  <table v-if="weld?.machine" class="settings">
+  <table v-if="weld.machine" class="settings">
     <tbody>
       <tr>
         <th scope="row">Current</th>

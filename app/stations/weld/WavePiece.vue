@@ -1,13 +1,19 @@
 <script setup lang="ts">
+import { toRef, useId } from 'vue'
+import type { ArcSet } from '#core/plan/weld/weld-data'
 import { useWave } from './use-wave'
 
-const { svg, weld, line, boxes, handles, now, grab, move, nudge, drop, ticks, y, MIDDLE } = useWave()
+/** The alternating current as it swings, with its handles. */
+const props = defineProps<{ weld: ArcSet }>()
+const clip = `wave-${useId().replace(/\W/g, '')}`
+
+const { svg, line, boxes, handles, now, grab, move, nudge, drop, ticks, y, MIDDLE } = useWave(toRef(props, 'weld'))
 </script>
 
 <template>
   <p class="label">The current, over 25 thousandths of a second</p>
   <svg
-    v-if="weld?.wave && weld.machine"
+    v-if="weld.wave && weld.machine"
     ref="svg"
     class="drawing"
     viewBox="0 0 520 236"
@@ -17,7 +23,7 @@ const { svg, weld, line, boxes, handles, now, grab, move, nudge, drop, ticks, y,
     @pointerup="drop"
     @pointercancel="drop"
   >
-    <clipPath id="wave-window"><rect x="44" y="10" width="442" height="200" /></clipPath>
+    <clipPath :id="clip"><rect x="44" y="10" width="442" height="200" /></clipPath>
     <template v-for="box in boxes" :key="box.from">
       <rect
         class="negative"
@@ -35,7 +41,7 @@ const { svg, weld, line, boxes, handles, now, grab, move, nudge, drop, ticks, y,
       />
     </template>
     <path class="thin" :d="`M46 ${MIDDLE}H486`" />
-    <path class="edge" clip-path="url(#wave-window)" :d="line" />
+    <path class="edge" :clip-path="`url(#${clip})`" :d="line" />
     <template v-for="tick in ticks" :key="tick.ms">
       <path class="thin" :d="`M${tick.x} 204v6`" />
       <text :x="tick.x" y="224" text-anchor="middle">{{ tick.ms }}</text>

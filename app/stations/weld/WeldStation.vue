@@ -84,8 +84,8 @@ const torches = computed(() => Object.fromEntries(shop.kit.torches.map(torch => 
         <PassLog />
       </template>
       <template v-else>
-        <WavePiece v-if="!gun" />
-        <SettingsTable @working="working" />
+        <WavePiece v-if="!gun && weld" :weld="weld" />
+        <SettingsTable v-if="weld" :weld="weld" @working="working" />
         <TurnDownPiece v-if="gun" />
         <GrooveAlong v-if="groove" :groove="groove" />
         <PassLog />

@@ -1,4 +1,5 @@
-import { computed, ref } from 'vue'
+import { computed, ref, type Ref } from 'vue'
+import type { ArcSet } from '#core/plan/weld/weld-data'
 import { acWave, wavePoints } from '#core/arc/wave'
 import { pointIn } from '~/composables/use-drawing'
 import { useJob } from '~/stores/job'
@@ -13,29 +14,28 @@ const HIGH = 80
 type Grip = 'balance' | 'frequency' | 'negative' | 'positive'
 
 /** The AC wave as drawn, and its four handles: dragging one changes the number it stands for. */
-export function useWave() {
+export function useWave(weld: Ref<ArcSet>) {
   const store = useJob()
   const svg = ref<SVGSVGElement | null>(null)
   const held = ref<Grip | null>(null)
-  const weld = computed(() => store.plan?.weld.data ?? null)
-  const topA = computed(() => Math.max(weld.value?.machine?.highA ?? 1, weld.value?.enA ?? 1, weld.value?.epA ?? 1))
-  const periodMs = computed(() => (weld.value ? 1000 / weld.value.frequencyHz : 10))
+  const topA = computed(() => Math.max(weld.value.machine?.highA ?? 1, weld.value.enA, weld.value.epA))
+  const periodMs = computed(() => 1000 / weld.value.frequencyHz)
   const x = (ms: number) => LEFT + (Math.min(WINDOW_MS, ms) / WINDOW_MS) * WIDE
   const y = (a: number) => MIDDLE - (a / topA.value) * HIGH
   const turns = computed(() => Math.ceil(WINDOW_MS / periodMs.value))
   const line = computed(() =>
-    weld.value?.wave
+    weld.value.wave
       ? `M${wavePoints(weld.value.enA, weld.value.epA, weld.value.enPct, weld.value.frequencyHz, turns.value)
           .map(point => `${(LEFT + (point.ms / WINDOW_MS) * WIDE).toFixed(1)} ${y(point.a).toFixed(1)}`)
           .join('L')}`
       : '',
   )
   const boxes = computed(() =>
-    weld.value?.wave
+    weld.value.wave
       ? Array.from({ length: turns.value }, (_, turn) => {
           const [from, over, to] = [
             turn * periodMs.value,
-            turn * periodMs.value + weld.value!.wave!.enMs,
+            turn * periodMs.value + weld.value.wave!.enMs,
             (turn + 1) * periodMs.value,
           ].map(x) as [number, number, number]
           return { from, over, to }
@@ -49,25 +49,25 @@ export function useWave() {
       store.edit(['weld', 'enPct'], { typed: `${value} %`, value })
     },
     frequency: hz => {
-      const value = whole(weld.value!.machine!.lowHz, hz, weld.value!.machine!.highHz)
+      const value = whole(weld.value.machine!.lowHz, hz, weld.value.machine!.highHz)
       store.edit(['weld', 'frequencyHz'], { typed: `${value} Hz`, value })
     },
     negative: enA => {
-      const { machine, epA, enPct, frequencyHz } = weld.value!
+      const { machine, epA, enPct, frequencyHz } = weld.value
       const apart = machine!.halves === 'apart' && store.job!.weld.epA.value !== null
       const value = whole(machine!.lowA, apart ? acWave(enA, epA, enPct, frequencyHz).averageA : enA, machine!.highA)
       store.edit(['weld', 'currentA'], { typed: `${value} A`, value })
     },
     positive: a => {
-      const value = whole(weld.value!.machine!.lowA, a, weld.value!.machine!.highA)
+      const value = whole(weld.value.machine!.lowA, a, weld.value.machine!.highA)
       store.edit(['weld', 'epA'], { typed: `${value} A`, value })
     },
   }
   const now = computed<Record<Grip, number>>(() => ({
-    balance: weld.value?.enPct ?? 0,
-    frequency: weld.value?.frequencyHz ?? 0,
-    negative: weld.value?.enA ?? 0,
-    positive: weld.value?.epA ?? 0,
+    balance: weld.value.enPct,
+    frequency: weld.value.frequencyHz,
+    negative: weld.value.enA,
+    positive: weld.value.epA,
   }))
 
   function grab(grip: Grip, event: PointerEvent) {
@@ -75,7 +75,7 @@ export function useWave() {
     svg.value?.setPointerCapture(event.pointerId)
   }
   function move(event: PointerEvent) {
-    if (!held.value || !svg.value || !weld.value) return
+    if (!held.value || !svg.value) return
     const at = pointIn(svg.value, event)
     const ms = ((at.x - LEFT) / WIDE) * WINDOW_MS
     if (held.value === 'balance') puts.balance((ms / periodMs.value) * 100)

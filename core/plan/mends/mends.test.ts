@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { readFile } from '../../job/files'
+import type { Job } from '../../job/job.schema'
 import type { StoredMend } from '../../job/mend.schema'
 import { machineStep } from '../../job/mend-steps'
 import { planJob } from '../plan-job'
@@ -119,5 +120,38 @@ describe('a groove is drawn alike, as a mend and as the first opening', () => {
     expect(groove).toBeNull()
     expect(planned!.decision).toBe('decline')
     expect(planJob(yoke, kit).mends.rows.map(each => each.groove)).toEqual([null, null, null])
+  })
+})
+
+describe('the machine set up for a mend', () => {
+  const bench = (job: Job) => planJob(job, kit).mends.rows
+  it('stands at the current that the mend is planned with, by its own wall and joint', () => {
+    for (const row of bench(yoke)) {
+      const [first] = row.setUps
+      expect(first!.set.setA).toBeCloseTo(row.planned!.startA!, 6)
+      expect(first!.workings.amps!.input).toMatchObject({ wallMm: row.planned!.wallMm, joint: row.planned!.joint })
+      expect(first!.set.duty!.dutyPct).toBeGreaterThan(0)
+      expect(first!.set.gas!.litres).toBeGreaterThan(0)
+    }
+  })
+  it('is set once for each process and filler, the gun without wave or tungsten', () => {
+    const pad = bench(yoke).find(row => row.id === 'pad')!
+    expect(pad.setUps.map(({ process, filler }) => [process, filler])).toEqual([
+      ['ac-tig', '4043'],
+      ['mig-spool', '4043'],
+    ])
+    const [tig, gun] = pad.setUps
+    expect(tig!.set).toMatchObject({ mig: null, dial: expect.any(Number) })
+    expect(gun!.set).toMatchObject({ tig: null, wave: null, mig: { wireMMin: expect.any(Number) } })
+  })
+  it('goes by what is set by hand, and is none where rod and flame or nothing lays it', () => {
+    const byHand = bench({ ...yoke, weld: { ...yoke.weld, currentA: reading(90) } })
+    expect(byHand[0]!.setUps[0]!.set).toMatchObject({ byHand: true, setA: 90 })
+    expect(bench(named('finder-ring'))[0]!.setUps).toEqual([])
+    const brazed = {
+      ...yoke.mends[0]!,
+      lays: [{ id: 'x', process: 'al-si-braze', filler: '4047', upTo: 'cap' } as const],
+    }
+    expect(bench({ ...yoke, mends: [brazed] })[0]!.setUps).toEqual([])
   })
 })

@@ -1,3 +1,4 @@
+import { setUpsOf, type MendSetUp } from './mend-set-up'
 import { threadOfMend } from './thread-of-mend'
 import type { ThreadBack } from '../rebuild/thread-back'
 import { mendLog, NO_LOG, type MendLog } from '../weld/pass-log'
@@ -45,6 +46,8 @@ export interface MendRow {
   turn: { place: number; of: number; why: string } | null
   /** Its thread at the bench, where it gives one back by drill or tap. */
   back: ThreadBack | null
+  /** What is set on the machine for it, process by process. */
+  setUps: MendSetUp[]
   /** Its passes, and what was seen in them. */
   log: MendLog
 }
@@ -230,6 +233,7 @@ export function planMends(job: Job, kit: Kit, know: KnowData, alsoArcs: WarmAsk[
       reason: 'reason' in found && found.reason ? found.reason : 'values' in found ? trouble : null,
       planned: own,
       log,
+      setUps: own ? setUpsOf(job, kit, own) : [],
       turn: turnOf(planned?.order ?? [], mend.id),
       section: given && kindOf(mend.kind).section(given),
       groove: given && grooveOf(mend, given, log),

@@ -245,6 +245,14 @@ describe('marks on the part', () => {
   })
   it('are what the heat bench watches, on the metal of a bore and not in its middle', () => {
     const setup = readySetup(cover, firstSetup(cover, kit))
+    const zones = (made = firstSetup(whole, kit)) =>
+      readySetup(whole, made).places.flatMap(place => (place.kind === 'weld-zone' ? [place.id] : []))
+    // A flame is meant for what it is held on; an oven warms every mend.
+    expect(zones()).toEqual(['crack'])
+    const first = firstSetup(whole, kit)
+    const drain = whole.shape.marks.find(mark => mark.id === 'drain')!
+    expect(zones({ ...first, heat: { ...first.heat, at: drain.at } })).toEqual(['drain'])
+    expect(zones({ ...first, heat: { ...first.heat, kind: 'oven' } })).toEqual(['crack', 'drain', 'pitted'])
     expect(setup.parts).toEqual(cover.shape.pieces)
     expect(setup.places.map(place => place.kind)).toContain('weld-zone')
     const bore = setup.places.find(place => place.name === 'bearing bore')!

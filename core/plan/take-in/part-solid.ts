@@ -120,9 +120,39 @@ export const watchedPlaces = ({ shape }: Pick<Job, 'shape'>): HeatSetup['places'
     return kind ? [{ id: mark.id, kind, name: mark.name, at: inMetal(mark), limitC: { typed: '', value: null } }] : []
   })
 
+type Spot = HeatSetup['heat']['at']
+const tripleOf = ({ x, y, z }: Spot) => [x.value, y.value, z.value] as const
+/** How far a place is from a line between two others, mm; null where any of them is not known. */
+function offLineMm(at: Spot, from: Spot, to: Spot): number | null {
+  const [p, a, b] = [tripleOf(at), tripleOf(from), tripleOf(to)]
+  if ([...p, ...a, ...b].some(value => value === null)) return null
+  const along = a.map((value, axis) => b[axis]! - value!)
+  const beside = a.map((value, axis) => p[axis]! - value!)
+  const long2 = along.reduce((sum, value) => sum + value ** 2, 0)
+  const dot = along.reduce((sum, value, axis) => sum + value * beside[axis]!, 0)
+  const share = long2 > 0 ? Math.min(1, Math.max(0, dot / long2)) : 0
+  return Math.hypot(...beside.map((value, axis) => value - share * along[axis]!))
+}
+
+/** A flame is meant for mends this near to it, mm: judgement, less than from one boss to the next on most parts. */
+const MEANT_MM = 60
+const FLAME_KINDS: ReadonlySet<HeatSetup['heat']['kind']> = new Set(['held', 'walked', 'air', 'arc'])
+
+/**
+ * The places without the weld zones of mends that a flame is not meant for: of several mends, those it is held near, or
+ * else the nearest. An oven means them all.
+ */
+function meantFor(places: HeatSetup['places'], { kind, at, to }: HeatSetup['heat']): HeatSetup['places'] {
+  const zones = places.filter(place => place.kind === 'weld-zone')
+  if (zones.length < 2 || !FLAME_KINDS.has(kind)) return places
+  const off = new Map(zones.map(zone => [zone.id, offLineMm(zone.at, at, kind === 'arc' ? to : at) ?? 0]))
+  const least = Math.min(...off.values())
+  return places.filter(place => (off.get(place.id) ?? 0) <= Math.max(MEANT_MM, least))
+}
+
 /** A set-up as it is run: with the part's own shape where it has none of its own, and the marks on it as its places. */
 export function readySetup(job: Pick<Job, 'takeIn' | 'shape'>, setup: HeatSetup): HeatSetup {
-  const places = [...watchedPlaces(job), ...setup.places].slice(0, MOST_PLACES)
+  const places = [...meantFor(watchedPlaces(job), setup.heat), ...setup.places].slice(0, MOST_PLACES)
   if (setup.parts.length || setup.mesh) return { ...setup, places }
   const own = partSolid(job)
   return { ...setup, places, parts: [...(own?.solid.pieces ?? [])], mesh: own?.solid.mesh?.file ?? null }

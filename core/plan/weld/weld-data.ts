@@ -26,11 +26,15 @@ export interface WeldPass {
    */
   ease: { fromA: number; toA: number } | null
 }
-export interface WeldData extends Omit<WeldSettings, 'workings'> {
-  process: ProcessId
+/** What is set on a machine, and what its arc takes in all. */
+export interface ArcSet extends Omit<WeldSettings, 'workings'> {
   gas: AnswerTo<typeof gasUseQuestion> | null
-  arcMin: number
   elapsedMin: number
+}
+
+export interface WeldData extends ArcSet {
+  process: ProcessId
+  arcMin: number
   passes: WeldPass[]
   /** Rods for the groove and for what was ground out and laid again; a gun takes none. */
   rods: number

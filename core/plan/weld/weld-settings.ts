@@ -11,6 +11,7 @@ import { dialForBalance } from '../../arc/balance'
 import { copiedBalance, type Copied } from '../../arc/copied'
 import { elapsedMin } from '../../arc/duty'
 import { halvesFor } from '../../arc/halves'
+import type { Joint } from '../../arc/amps'
 import type { MigMode } from '../../arc/mig'
 import { postflowS } from '../../arc/setup'
 import { mostCurrent } from '../../arc/machine-reach'
@@ -60,8 +61,15 @@ const clamp = (low: number, value: number, high: number) => Math.min(high, Math.
 
 /** Which way a gun is run unless it is said: cold on thin walls with a spool gun, pulsed where the machine pulses. */
 const THIN_MM = 4
-const modeOf = (job: Job, process: ArcProcess): MigMode =>
-  job.weld.migMode ?? (process === 'mig-pulse' ? 'pulse' : (job.takeIn.wallMm.value ?? 0) <= THIN_MM ? 'cold' : 'spray')
+const modeOf = (job: Job, process: ArcProcess, wallMm: number | null): MigMode =>
+  job.weld.migMode ?? (process === 'mig-pulse' ? 'pulse' : (wallMm ?? 0) <= THIN_MM ? 'cold' : 'spray')
+
+/** What is welded: the wall that the current goes by, in which joint, and the current where a plan has one. */
+export interface Welded {
+  wallMm: number | null
+  joint?: Joint
+  neededA?: number
+}
 
 /**
  * The machine and everything that is set on it for this wall at this heat: current, halves, balance, frequency, duty,
@@ -73,6 +81,7 @@ export function weldSettings(
   process: ArcProcess,
   startC: number,
   fillerAlloy: string,
+  { wallMm, joint, neededA }: Welded,
 ): WeldSettings {
   const { weld, takeIn } = job
   const setting = said(job, 'weld')
@@ -83,9 +92,13 @@ export function weldSettings(
     return asked.answer
   }
   const machine = machineOf(job, kit, process)
-  const wallMm = takeIn.wallMm.value
   const needAsked = wallMm
-    ? askFor(ampsNeedQuestion, 'Current for this wall', { wallMm, startC: Math.min(480, startC), process })
+    ? askFor(ampsNeedQuestion, 'Current for this wall', {
+        wallMm,
+        startC: Math.min(480, startC),
+        process,
+        ...(joint ? { joint } : {}),
+      })
     : null
   const need = take('amps', needAsked)
   const limitA = machine ? mostA(machine) : 0
@@ -94,7 +107,7 @@ export function weldSettings(
     machine && byHand
       ? clamp(machine.lowA, weld.currentA.value!, machine.highA)
       : need && machine
-        ? clamp(Math.min(machine.lowA, limitA), need.a, limitA)
+        ? clamp(Math.min(machine.lowA, limitA), neededA ?? need.a, limitA)
         : 0
   const enPct = clamp(1, setting.enPct, 99)
   const wantedHz = setting.frequencyHz
@@ -129,7 +142,7 @@ export function weldSettings(
         })
       : null,
   )
-  const migMode = modeOf(job, process)
+  const migMode = modeOf(job, process, wallMm)
   const migAsked =
     wallMm && !tigging
       ? askFor(migSetupQuestion, 'Wire feed and voltage', {
@@ -191,7 +204,7 @@ const rangeOf = ({ ranges, lowA, highA }: Machine, a: number) => {
 export function weldMeans(
   job: Job,
   kit: Kit,
-  { setA, duty }: WeldSettings,
+  { setA, duty }: Pick<WeldSettings, 'setA' | 'duty'>,
   passes: number,
   arcMin: number,
 ): { gas: AnswerTo<typeof gasUseQuestion> | null; gasWorking: Working | null; elapsedMin: number } {

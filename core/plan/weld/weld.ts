@@ -65,7 +65,7 @@ export function planWeld(
   const log = logOf(job, null)
   const arcProcess = process === 'mig-pulse' || process === 'mig-spool' ? process : 'ac-tig'
   const startC = warm.reachC
-  const settings = weldSettings(job, kit, arcProcess, startC, filler)
+  const settings = weldSettings(job, kit, arcProcess, startC, filler, { wallMm: takeIn.wallMm.value })
   const { machine, setA, tig, mig } = settings
   const fillerGcm3 = findAlloy(filler)?.densityGcm3 ?? alloy.densityGcm3
   const passes = passesOf(open, job, mig ? gunBeadMm2(mig.depositGMin, fillerGcm3) : null)
