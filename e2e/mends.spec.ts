@@ -114,3 +114,28 @@ test('each mend has its passes to tick and its own log, at Weld and in gloves, a
   await visit(page, '/job/lamp-yoke/record')
   await expect(page.getByRole('row', { name: /black specks/ })).toContainText(/ear|lug|joint/i)
 })
+
+test("a mend's groove is dragged, its machine set and its thread tapped by the list, and all of it is kept", async ({
+  page,
+}) => {
+  await bringDemo(page)
+  await visit(page, '/job/mill-cover/open')
+  await expect(page.getByTestId('whole-part')).toHaveAttribute('aria-current', 'true')
+  await page.locator('[data-at-once="crack"]').click()
+  await page.getByRole('slider', { name: /included angle/ }).focus()
+  for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowRight')
+  await expect(field(page, 'includedDeg')).toHaveValue(/^75/)
+  await visit(page, '/job/gearbox-cover/weld?mend=drain')
+  const setUp = page.locator('[data-set-up="ac-tig"]')
+  await expect(setUp.getByTestId('amps')).toHaveText(/^\d+(\.\d)? A$/)
+  await setUp.getByTestId('amps').click()
+  await expect(page.getByRole('dialog', { name: 'Working' })).toContainText('Current for this wall')
+  await page.getByRole('button', { name: 'Close' }).click()
+  await visit(page, '/job/gearbox-cover/rebuild?mend=drain')
+  await page.getByTestId('machining').getByRole('checkbox', { name: 'zero' }).check()
+  await expect(page.getByText('At the machine, 1 of')).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Ways of giving the thread back' })).toContainText('weld it up')
+  await saved(page)
+  await page.reload()
+  await expect(page.getByText('At the machine, 1 of')).toBeVisible()
+})

@@ -2,6 +2,8 @@ import { computed, type Ref } from 'vue'
 import type { PointMm, Section } from '#core/mend/section/shapes'
 
 const [WIDTH, HEIGHT, MARGIN] = [560, 320, 46]
+/** Wide enough for what a dimension at the side says. */
+const BESIDE = 70
 
 /** A section in millimetres fitted into a drawing: paths, dimension lines, and its scale as it is written on one. */
 export function useSection(section: Ref<Section>) {
@@ -20,12 +22,12 @@ export function useSection(section: Ref<Section>) {
   })
   const scale = computed(() =>
     Math.min(
-      (WIDTH - 2 * MARGIN) / Math.max(0.1, bounds.value.wide),
+      (WIDTH - 2 * BESIDE) / Math.max(0.1, bounds.value.wide),
       (HEIGHT - 2 * MARGIN) / Math.max(0.1, bounds.value.high),
     ),
   )
   const at = ([x, y]: PointMm): PointMm => [
-    MARGIN + (x - bounds.value.left) * scale.value + (WIDTH - 2 * MARGIN - bounds.value.wide * scale.value) / 2,
+    BESIDE + (x - bounds.value.left) * scale.value + (WIDTH - 2 * BESIDE - bounds.value.wide * scale.value) / 2,
     MARGIN + (y - bounds.value.top) * scale.value,
   ]
   const path = (points: readonly PointMm[], closed: boolean) =>

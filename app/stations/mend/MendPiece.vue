@@ -84,7 +84,7 @@ const say = (code: string) =>
         </tr>
         <tr v-if="planned.wireM">
           <th>Wire</th>
-          <td class="num">{{ settings.text(planned.wireM * 1000, 'mm') }}</td>
+          <td class="num">{{ planned.wireM.toFixed(1) }} m</td>
         </tr>
         <tr v-if="planned.startA !== null">
           <th>Current, and eased to</th>

@@ -13,10 +13,16 @@ const shown = ref<string | null>(null)
 
 <template>
   <section :aria-label="`${PROCESSES[setUp.process].name}, ${setUp.filler}`" :data-set-up="setUp.process">
-    <p class="label">{{ PROCESSES[setUp.process].name }}, {{ setUp.filler }}</p>
+    <p class="label set">{{ PROCESSES[setUp.process].name }}, {{ setUp.filler }}</p>
     <WavePiece v-if="setUp.set.wave" :weld="setUp.set" />
     <p v-if="setUp.set.migReason" role="alert">The gun is not set: {{ setUp.set.migReason }}.</p>
     <SettingsTable :weld="setUp.set" @working="shown = $event" />
     <WorkingDrawer :workings="setUp.workings" :shown="shown" @close="shown = null" />
   </section>
 </template>
+
+<style scoped>
+.set {
+  margin-top: 16px;
+}
+</style>

@@ -1,4 +1,5 @@
 import { PROCESSES } from '../../call/process.table'
+import { LAYS_BY } from '../../lay/process.table'
 import type { LogEntry } from '../../job/fields/weld'
 import type { Job } from '../../job/job.schema'
 import type { StoredMend } from '../../job/mend.schema'
@@ -84,7 +85,8 @@ export function mendLog(job: Job, mend: StoredMend, planned: PlannedMend): MendL
       by: layWords(lay),
       done: done.has(passStep(n + 1)),
       log: seen.get(n + 1) ?? [],
-      ease: ease(n),
+      // A gun is not eased by a pedal: its current stands at its set-up.
+      ease: LAYS_BY[lay.process] === 'wire' ? null : ease(n),
     }
   })
   const again = groundOutPasses(log)
