@@ -3,7 +3,8 @@ import { computed } from 'vue'
 import { WHOLE_WORDS } from '#core/whole/words'
 import { wordsFor } from '#core/mend/registry'
 import { wayName } from '#core/mend/way-name'
-import type { MendRow } from '#core/plan/mends/mends'
+import type { MendRow } from '#core/plan/mends/mend-row'
+import { warmthOfMend } from '#core/plan/warm/warm-on-part'
 import { caution } from '#core/safety/cautions.table'
 import CautionNote from '~/bench/CautionNote.vue'
 import { useJob } from '~/stores/job'
@@ -21,7 +22,7 @@ const VERDICTS = {
   decline: 'Say no',
 } as const
 const because = (code: string) => WHOLE_WORDS[code] ?? wordsFor(props.row.kind, code)
-const warm = computed(() => store.plan?.mends.warm ?? null)
+const warm = computed(() => (store.plan ? warmthOfMend(store.plan.warm.data, props.row.id) : null))
 </script>
 
 <template>

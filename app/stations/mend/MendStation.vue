@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { STATION_NAMES } from '#core/job/stations.table'
-import { mendCall } from '#core/plan/mends/mends'
+import { mendCall } from '#core/plan/mends/mend-words'
 import ReadingField from '~/bench/ReadingField.vue'
 import SentenceLine from '~/bench/SentenceLine.vue'
 import WordsField from '~/bench/WordsField.vue'

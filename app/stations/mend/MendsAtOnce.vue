@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { inTurn, mendCall } from '#core/plan/mends/mends'
+import { inTurn } from '#core/plan/mends/mend-row'
+import { mendCall } from '#core/plan/mends/mend-words'
 import { computed } from 'vue'
 import SentenceLine from '~/bench/SentenceLine.vue'
 import SectionDrawing from '~/drawing/SectionDrawing.vue'

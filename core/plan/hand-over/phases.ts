@@ -1,7 +1,7 @@
 import type { Job, Kit } from '../../job/job.schema'
 import { COOL_MIN, DRESS_MIN, FACE_MIN_PER_CUT, FACE_SET_UP_MIN, SET_UP_WELD_MIN } from '../minutes.table'
 import { sharedMin } from './set-up'
-import { inTurn, rowMinutes, type MendsData } from '../mends/mends'
+import { inTurn, rowMinutes, type MendsData } from '../mends/mend-row'
 import type { OpenData } from '../open/open'
 import type { KindId } from '../../mend/registry'
 import { capital } from '../parts'

@@ -1,6 +1,6 @@
 import type { Job } from '../../job/job.schema'
 import { FACE_SET_UP_MIN, SET_UP_WELD_MIN } from '../minutes.table'
-import type { MendsData } from '../mends/mends'
+import type { MendsData } from '../mends/mend-row'
 import type { OpenData } from '../open/open'
 
 /** Shared work of the mends that sets a machine up, and what an opening sets up itself. */

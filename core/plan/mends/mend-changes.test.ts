@@ -4,7 +4,7 @@ import { mendSchema } from '../../job/mend.schema'
 import { planJob } from '../plan-job'
 import { EMPTY_KIT } from '../../job/empty-kit'
 import { mendChanges } from './mend-changes'
-import { mendsBasis } from './mends'
+import { mendsBasis } from './mends-basis'
 
 const mm = (value: number) => ({ typed: `${value} mm`, value })
 const mend = (id: string, kind: string, readings: object, name = '') => mendSchema.parse({ id, kind, name, readings })

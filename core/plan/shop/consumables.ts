@@ -1,7 +1,7 @@
 import { said } from '../../job/fields/said'
 import type { Job, Kit } from '../../job/job.schema'
 import { count } from '../parts'
-import type { MendsData } from '../mends/mends'
+import type { MendsData } from '../mends/mend-row'
 import type { JobPlan } from '../plan-job'
 import type { WeldData } from '../weld/weld-data'
 

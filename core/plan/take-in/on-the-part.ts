@@ -10,7 +10,7 @@ import { MARK_KINDS, type MarkKind } from '../../solid/stored/marks.table'
 import type { Triple } from '../../solid/forms'
 import type { StoredMark } from '../../solid/stored/stored.schema'
 import { pathLongMm, pathOf, placeAlongMm } from '../../solid/stored/to-shape'
-import type { MendRow } from '../mends/mends'
+import type { MendRow } from '../mends/mend-row'
 import { figure, type Sentence } from '../parts'
 import type { JobPlan } from '../plan-job'
 

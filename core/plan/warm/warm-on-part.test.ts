@@ -1,3 +1,4 @@
+import { warmthOfMend } from './warm-on-part'
 import { openingOnly } from '../opening-only.fixture'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
@@ -93,6 +94,11 @@ describe('warming on the part itself', () => {
     const { data, short, why } = warmOf(whole)
     expect(data.zones).toHaveLength(3)
     for (const zone of data.zones) expect(zone.onS).toBeGreaterThan(0)
+    expect(data.zones.map(zone => zone.mend)).toEqual(['opening', 'drain', 'gasket'])
+    // A mend says its own minutes, and all of them come to the station's.
+    const each = data.zones.map(zone => warmthOfMend(data, zone.mend).minutes)
+    expect(each.reduce((sum, minutes) => sum + minutes, 0)).toBeCloseTo(data.warmth.minutes, 9)
+    expect(warmthOfMend(data, 'not on the part')).toEqual(data.warmth)
     // One after the other takes what each takes by itself, and no less than the slowest.
     const minutes = Number(/in (\d+) min/.exec(short)![1])
     const slowest = Math.max(...data.zones.map(zone => zone.onS!)) / 60

@@ -13,6 +13,8 @@ import { measured } from '../../solid/measure'
 
 /** One mend's place under the flame, on the part's own cells. */
 export interface WarmZone extends OnCells {
+  /** The mend it is warmed for, by its id; `opening` for the first. */
+  mend: string
   name: string
   /** A long run is warmed a length at a time: how many. */
   lengths: number
@@ -75,7 +77,14 @@ export function warmOnPart(
           guards: guardsOf(job),
         })
       return found
-        ? [{ ...found, name: mark.name || 'the mend', lengths: Math.max(1, Math.ceil(pathLongMm(path!) / mostMm)) }]
+        ? [
+            {
+              ...found,
+              mend: mark.mend,
+              name: mark.name || 'the mend',
+              lengths: Math.max(1, Math.ceil(pathLongMm(path!) / mostMm)),
+            },
+          ]
         : []
     })
   } catch (error) {
@@ -119,4 +128,10 @@ export function warmedAsOnPart(warmth: Warmth, zones: readonly WarmZone[]): Warm
     minutes: zones.reduce((sum, { onS, lengths }) => sum + lengths * (onS ?? 0), 0) / 60,
     where: zones.every(({ where }) => where === 'whole') ? 'whole' : 'zone',
   }
+}
+
+/** What was decided, for one mend: by its own place on the part where that was worked out, else by the whole. */
+export function warmthOfMend({ warmth, zones }: { warmth: Warmth; zones: readonly WarmZone[] }, mend: string): Warmth {
+  const own = zones.filter(zone => zone.mend === mend)
+  return own.length ? warmedAsOnPart(warmth, own) : warmth
 }

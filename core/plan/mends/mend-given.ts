@@ -1,0 +1,90 @@
+import { z } from 'zod'
+import { readIssues } from '../../ask/registry'
+import { shapeOf, type Field } from '../../field/field'
+import { ASSUMED_WALL_MM } from '../../job/fields/take-in'
+import { said } from '../../job/fields/said'
+import type { Job } from '../../job/job.schema'
+import type { StoredMend } from '../../job/mend.schema'
+import { serviceHeatC } from '../../job/service-heat'
+import { kindOf } from '../../mend/registry'
+import { ALLOYS } from '../../metal/alloys.table'
+import type { JobGiven } from '../../whole/plan'
+import type { KnowData } from '../know/know'
+import { shapeOrNull as bodyShape } from '../take-in/body'
+import { ASSUMED_G } from '../warm/warm-decision'
+
+/**
+ * What a field's question takes of what is stored: the value of a reading, a pick as it is; nothing where nothing was
+ * said.
+ */
+function sayingOf(field: Field, held: StoredMend['readings'][string] | undefined): unknown {
+  if (held === undefined || held === '' || (Array.isArray(held) && held.length === 0)) return undefined
+  if (typeof held === 'object' && !Array.isArray(held)) return held.value ?? undefined
+  return field.kind === 'count' ? Number(held) : held
+}
+
+/** A stored mend as its kind takes it: resolved values, or what is wanted. */
+export function resolved(
+  mend: StoredMend,
+): { values: Record<string, unknown> } | { wants: string[]; reason: string | null } {
+  const { fields } = kindOf(mend.kind)
+  const given = Object.fromEntries(
+    Object.entries(fields).flatMap(([key, field]) => {
+      const value = sayingOf(field, mend.readings[key])
+      return value === undefined ? [] : [[key, value]]
+    }),
+  )
+  const wants = Object.entries(fields)
+    .filter(([key, field]) => field.required && !(key in given))
+    .map(([, field]) => field.label.toLowerCase())
+  if (wants.length) return { wants, reason: null }
+  const parsed = z.strictObject(shapeOf(fields)).safeParse(given)
+  if (parsed.success) return { values: parsed.data }
+  return {
+    wants: [],
+    reason: readIssues(parsed.error).map(({ path, message }) => `${fields[path]?.label ?? path}: ${message}`)[0]!,
+  }
+}
+
+/** The part of a job as the whole plan takes it. */
+export function partOf(job: Job, know: KnowData): { part: JobGiven['part']; assumedG: number | null } {
+  const {
+    takeIn,
+    warm,
+    know: { dryG },
+  } = job
+  const weighedG = warm.massG.value ?? dryG.value
+  const measure = bodyShape(job)
+  const saidOfPart = said(job, 'takeIn')
+  const sized = measure !== null || (takeIn.lengthMm.value && takeIn.widthMm.value)
+  const assumedG = weighedG || sized ? null : ASSUMED_G
+  return {
+    assumedG,
+    part: {
+      does: saidOfPart.does,
+      moves: takeIn.moves,
+      soak: saidOfPart.soak,
+      earlierRepair: takeIn.earlierRepair,
+      coating: takeIn.coating === 'none' ? undefined : takeIn.coating,
+      safetyCritical: takeIn.safetyCritical,
+      hotC: serviceHeatC(job),
+      saltWater: takeIn.saltWater,
+      mustNotMove: takeIn.mustNotMove,
+      protect: takeIn.protect,
+      finishAfter: takeIn.finishAfter,
+      newPrice: takeIn.newPrice ?? undefined,
+      lengthMm: takeIn.lengthMm.value || undefined,
+      widthMm: takeIn.widthMm.value || undefined,
+      heightMm: takeIn.heightMm.value || undefined,
+      massG: weighedG || assumedG || undefined,
+      measured: measure ?? undefined,
+      bodies: [
+        {
+          id: 'part',
+          alloy: ALLOYS.find(row => row.name === know.alloy.name),
+          wallMm: takeIn.wallMm.value || ASSUMED_WALL_MM,
+        },
+      ],
+    },
+  }
+}

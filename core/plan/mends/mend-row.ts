@@ -1,0 +1,54 @@
+import type { DrawnGroove } from '../../groove/drawn'
+import type { StoredMend } from '../../job/mend.schema'
+import type { Section } from '../../mend/section/shapes'
+import type { JobPlanned, PlannedMend } from '../../whole/plan'
+import type { ThreadBack } from '../rebuild/thread-back'
+import type { MendLog } from '../weld/pass-log'
+import type { MendSetUp } from './mend-set-up'
+
+export interface MendRow {
+  id: string
+  kind: StoredMend['kind']
+  /** Its own name, else what its kind is called. */
+  name: string
+  /** What it still wants, in the words of its fields. */
+  wants: string[]
+  /** Why it can't be worked out, where something said is not understood. */
+  reason: string | null
+  planned: PlannedMend | null
+  /** It in section, to scale; null while it wants something. */
+  section: Section | null
+  /** The groove it is opened to, bead by bead; null where it is opened to none. */
+  groove: DrawnGroove | null
+  /** Where it comes among the mends, counted from 1, and why there; null where it can't be planned. */
+  turn: { place: number; of: number; why: string } | null
+  /** Its thread at the bench, where it gives one back by drill or tap. */
+  back: ThreadBack | null
+  /** What is set on the machine for it, process by process. */
+  setUps: MendSetUp[]
+  /** Its passes, and what was seen in them. */
+  log: MendLog
+}
+export interface MendsData {
+  rows: MendRow[]
+  /** Hands, arc and machine of all of them, without what is shared. */ minutes: number
+  rods: number
+  /** Wire by what it is of, g. */
+  wire: { filler: string; massG: number }[]
+  gasL: number
+  checks: string[]
+  /** What is done once for all of them. */
+  shared: JobPlanned['totals']['shared']
+  warm: JobPlanned['warm'] | null
+  /** Taken for its mass, g, where nobody weighed or measured it. */ assumedG: number | null
+}
+
+/** What one mend takes at the bench, min. */
+export const minutesOf = ({ handMin, arcMin, machineMin }: PlannedMend): number => handMin + arcMin + machineMin
+
+/** What one mend takes at the bench with what the puddle had laid again, min. */
+export const rowMinutes = ({ planned, log }: MendRow): number => (planned ? minutesOf(planned) + log.again.minutes : 0)
+
+/** The mends as they are taken on, those that can't be planned last. */
+export const inTurn = (rows: readonly MendRow[]): MendRow[] =>
+  rows.toSorted((a, b) => (a.turn?.place ?? Infinity) - (b.turn?.place ?? Infinity) || 0)
