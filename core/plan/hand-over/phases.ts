@@ -91,8 +91,8 @@ export function phasesOf(
   const opening = job.open.work !== 'none'
   return rows.flatMap(row => {
     const actualMin = job.handOver.actualMin[row.id] ?? null
-    // A job of mends alone has no opening of its own to open, weld or dress.
-    if (!opening && !row.minutes && !row.unattendedMin && actualMin === null) return []
+    // A job of mends alone has no opening of its own to open, weld or dress; beside one, nothing may be left to set up.
+    if ((!opening || row.id === 'set-up') && !row.minutes && !row.unattendedMin && actualMin === null) return []
     const learntAs = row.learntAs ?? row.id
     const learnt = kit.learnt?.ratios[learntAs]
     return {

@@ -44,6 +44,7 @@ describe('setting up for the mends of a part', () => {
     })
     expect(planned(job).open.data.groove).not.toBeNull()
     expect(setUp(job)).toBe(0)
+    expect(planned(job)['hand-over'].data.phases.map(phase => phase.id)).not.toContain('set-up')
   })
   it('is nothing where no mend can be planned', () => {
     expect(setUp(part(1, job => void (job.mends[0]!.readings = {})))).toBe(0)
