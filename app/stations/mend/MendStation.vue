@@ -9,6 +9,7 @@ import LaysField from './LaysField.vue'
 import MendField from './MendField.vue'
 import MendPiece from './MendPiece.vue'
 import MendRow from './MendRow.vue'
+import ArcReadings from '~/stations/weld/ArcReadings.vue'
 import PassLog from '~/stations/weld/PassLog.vue'
 import MendSays from './MendSays.vue'
 import { useMends } from './use-mend'
@@ -57,7 +58,16 @@ const { current, row, fields, remove, move } = useMends()
           @update:model-value="store.edit(['mends', `#${current!.id}`, 'opened'], $event === true)"
         />
         <WordsField :path="`mends.#${current.id}.name`" label="Its name, such as drain boss" :max="80" />
-        <LaysField v-if="props.station === 'weld'" :mend="current" />
+        <template v-if="props.station === 'weld'">
+          <LaysField :mend="current" />
+          <details v-if="row.setUps.length">
+            <summary>On the machine, for the whole part</summary>
+            <ArcReadings
+              :processes="row.setUps.map(setUp => setUp.process)"
+              :apart="row.setUps.some(setUp => setUp.set.machine?.halves === 'apart')"
+            />
+          </details>
+        </template>
       </section>
       <section class="piece" aria-label="The piece">
         <MendPiece :row="row" :station="props.station" /><PassLog v-if="props.station === 'weld'" :mend="current.id" />

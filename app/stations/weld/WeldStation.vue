@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { BRAZE_ROD_OF } from '#core/call/braze-rod.table'
+import type { ProcessId } from '#core/call/process.table'
 import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'
 import StationFrame from '~/bench/StationFrame.vue'
@@ -9,6 +10,7 @@ import MendsAtOnce from '~/stations/mend/MendsAtOnce.vue'
 import { useJob } from '~/stores/job'
 import { useShop } from '~/stores/shop'
 import GrooveAlong from '~/drawing/GrooveAlong.vue'
+import ArcReadings from './ArcReadings.vue'
 import BrazePiece from './BrazePiece.vue'
 import FlamePiece from './FlamePiece.vue'
 import KeptReadings from './KeptReadings.vue'
@@ -25,13 +27,8 @@ const ofMends = computed(() => store.job!.open.work === 'none')
 const brazing = computed(() => (weld.value ? BRAZE_ROD_OF[weld.value.process] !== undefined : false))
 const flaming = computed(() => weld.value?.process === 'oxy-fuel')
 const gun = computed(() => weld.value?.process === 'mig-pulse' || weld.value?.process === 'mig-spool')
-const machines = computed(() =>
-  Object.fromEntries(
-    shop.kit.machines
-      .filter(machine => machine.process === (gun.value ? weld.value!.process : 'ac-tig'))
-      .map(machine => [machine.id, machine.name]),
-  ),
-)
+/** A gun's own process, else TIG: what the machine is picked and set by. */
+const arcs = computed((): ProcessId[] => [gun.value ? weld.value!.process : 'ac-tig'])
 const torches = computed(() => Object.fromEntries(shop.kit.torches.map(torch => [torch.id, torch.name])))
 </script>
 
@@ -46,28 +43,7 @@ const torches = computed(() => Object.fromEntries(shop.kit.torches.map(torch => 
         <ReadingField v-else path="takeIn.wallMm" />
         <ReadingField path="warm.massG" />
       </template>
-      <template v-else>
-        <PickField v-if="Object.keys(machines).length" path="weld.machine" :words="machines" />
-        <p v-else>No such machine in the kit yet. <NuxtLink to="/kit">Put one in</NuxtLink>.</p>
-        <ReadingField path="weld.currentA" />
-        <template v-if="gun">
-          <PickField path="weld.migMode" />
-          <ReadingField path="weld.wireMm" />
-        </template>
-        <template v-else>
-          <ReadingField path="weld.enPct" />
-          <ReadingField v-if="weld?.machine?.halves === 'apart'" path="weld.epA" />
-          <ReadingField path="weld.copiedDial" />
-          <PickField path="weld.frequencySchool" />
-          <ReadingField path="weld.frequencyHz" />
-        </template>
-        <ReadingField path="weld.flowLMin" />
-        <ReadingField path="weld.interpassC" />
-        <PickField path="weld.clamp" />
-        <PickField path="weld.peen" />
-        <PickField path="weld.brush" />
-        <PickField v-if="!gun" path="weld.tungsten" />
-      </template>
+      <ArcReadings v-else :processes="arcs" :apart="weld?.machine?.halves === 'apart'" />
     </template>
     <template #piece="{ working }">
       <NuxtLink class="plain-button slight" :to="`/job/${store.job!.id}/puddle`" data-testid="to-puddle"
