@@ -14,7 +14,7 @@ export const cut = ({ values, wallMm }: Drawn<typeof fields>): GrooveCut => ({
   wallMm,
   landMm: values.keepBreak ? Math.max(values.landMm, KEPT_MM) : values.landMm,
   alongMm: values.lengthMm,
-  ends: [values.startsIn, values.endsIn],
+  ends: values.closed ? null : [values.startsIn, values.endsIn],
 })
 
 export const section = (given: Drawn<typeof fields>) => acrossGroove('Across it', cut(given))

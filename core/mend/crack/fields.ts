@@ -5,6 +5,7 @@ export const fields = {
   lengthMm: needed('mm', 'Crack you can see', { max: 20_000 }),
   sides: sides('Welded from', 1),
   keepBreak: flag('Keep the middle of the break as the locator', false),
+  closed: flag('A ring: no ends', false),
   startsIn: choice('It starts', WHERE_IT_ENDS, 'tip'),
   endsIn: choice('It ends', WHERE_IT_ENDS, 'tip'),
   includedDeg: usually('deg', 'Included angle of the groove', 70, { min: 0, max: 160 }),

@@ -31,7 +31,7 @@ export const crack = mendKind({
       opening: opened
         ? [wipe]
         : [
-            { code: 'find-ends', handMin: FIND_ENDS_MIN },
+            ...(groove.ends ? [{ code: 'find-ends', handMin: FIND_ENDS_MIN }] : []),
             ...(tips && values.stopHoleMm > 0 ? [{ code: 'stop-holes', handMin: tips * STOP_HOLE_MIN }] : []),
             ...cutting('groove', removedMm3),
             wipe,

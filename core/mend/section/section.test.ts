@@ -67,6 +67,7 @@ describe('a groove is drawn as it is laid', () => {
   it.each([
     ['crack', { lengthMm: 60, sides: 2, landMm: 1 }],
     ['crack', { lengthMm: 60, startsIn: 'hole', keepBreak: true, includedDeg: 90 }],
+    ['crack', { lengthMm: 188, closed: true }],
     ['break', { lengthMm: 40, landMm: 3, startsIn: 'tip' }],
     ['window', { wideMm: 60, highMm: 40, patchMm: 4 }],
     ['joint', { joint: 'butt', lengthMm: 50 }],

@@ -106,6 +106,11 @@ describe('a groove is drawn alike, as a mend and as the first opening', () => {
     expect(groove!.stopHoles.map(hole => hole.diameterMm)).toEqual(opening.stopHoles.map(hole => hole.diameterMm))
     expect(groove!.runMm).toBeCloseTo(groove!.alongMm + 2 * 4.8, 9)
   })
+  it('has no ends, stop-holes or length past them where it is a ring', () => {
+    const { groove, planned } = row({ readings: { lengthMm: reading(188), closed: true } })
+    expect(groove).toMatchObject({ closed: true, runMm: 188, stopHoles: [] })
+    expect(planned!.opening.map(step => step.code)).toEqual(['groove', 'wipe'])
+  })
   it('has a bead for each pass of its log, on the side and with the number that the log gives it', () => {
     for (const order of ['alternate', 'one-then-other', 'roots-then-fills'] as const) {
       const { groove, log } = row({ order, readings: { lengthMm: reading(60), sides: '2' } })
