@@ -15,7 +15,7 @@ export default defineConfig({
       'app/**/*.test.ts',
       'tools/**/*.test.ts',
     ],
-    testTimeout: 60_000,
+    testTimeout: 180_000,
     // All of the machine: by itself one processor would be left idle, which of two is half.
     maxWorkers: availableParallelism(),
   },

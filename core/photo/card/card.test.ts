@@ -55,14 +55,18 @@ describe('the card as it is printed', () => {
 })
 
 describe('the card in a picture', () => {
-  it('gives lengths within half a percent over made pictures at a slant, or says why not', () => {
-    const trials = [0, 1, 2, 3, 4, 5].map(cardTrial)
+  // A picture each: together they take a slow machine longer than a test may.
+  const trials: ReturnType<typeof cardTrial>[] = []
+  it.each([0, 1, 2, 3, 4, 5])('gives lengths within half a percent on a picture at a slant, or says why not: %i', n => {
+    const trial = cardTrial(n)
+    trials.push(trial)
+    expect(trial.offPct ?? 0).toBeLessThan(0.5)
+    expect(trial.tiltOffDeg).toBeLessThan(1.5)
+    expect(trial.offPct !== null || trial.why).toBeTruthy()
+  })
+  it('is found in all of them but one at most', () => {
+    expect(trials).toHaveLength(6)
     expect(trials.filter(trial => trial.offPct !== null).length).toBeGreaterThanOrEqual(5)
-    for (const trial of trials) {
-      expect(trial.offPct ?? 0).toBeLessThan(0.5)
-      expect(trial.tiltOffDeg).toBeLessThan(1.5)
-      expect(trial.offPct !== null || trial.why).toBeTruthy()
-    }
   })
 
   it('knows its corners', () => {
