@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { computed, ref } from 'vue'
 import type { StoredMend } from '#core/job/mend.schema'
+import { newMend } from '#core/job/new-mend'
 import { KIND_IDS, kindOf } from '#core/mend/registry'
 import { drawnGroove } from '#core/groove/drawn'
 import { sideOrder } from '#core/groove/sequence'
@@ -12,22 +13,10 @@ import { useMendSteps } from './use-mend-steps'
 
 vi.mock('~/composables/core-worker', () => ({ coreWorker: () => ({ plan: () => new Promise(() => undefined) }) }))
 
-const mendOf = (kind: StoredMend['kind']): StoredMend => ({
-  id: 'm',
-  kind,
-  name: '',
-  opened: false,
-  order: 'alternate',
-  lays: [],
-  other: { alloy: '', wallMm: { typed: '', value: null } },
-  readings: {},
-  done: [],
-})
-
 let store: Awaited<ReturnType<typeof jobOnTheBench>>
 const readings = () => store.job!.mends[0]!.readings
 async function bench(kind: StoredMend['kind']) {
-  store = await jobOnTheBench({ mends: [mendOf(kind)] })
+  store = await jobOnTheBench({ mends: [newMend('m', kind)] })
   return useGrooveHands(() => 'm')
 }
 

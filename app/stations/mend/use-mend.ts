@@ -1,5 +1,6 @@
 import { computed } from 'vue'
 import type { StoredMend } from '#core/job/mend.schema'
+import { newMend } from '#core/job/new-mend'
 import { kindOf, KIND_IDS, type KindId } from '#core/mend/registry'
 import { useJob } from '~/stores/job'
 
@@ -24,18 +25,7 @@ export function useMends() {
   /** Puts a mend on the part and shows it. A job that had nothing but its first question has no opening beside it. */
   function add(kind: KindId): string | null {
     const id = crypto.randomUUID()
-    const mend: StoredMend = {
-      id,
-      kind,
-      name: '',
-      opened: false,
-      order: 'alternate',
-      lays: [],
-      other: { alloy: '', wallMm: { typed: '', value: null } },
-      readings: {},
-      done: [],
-    }
-    const refused = store.edit(['mends'], [...all.value, mend])
+    const refused = store.edit(['mends'], [...all.value, newMend(id, kind)])
     if (
       !refused &&
       !all.value.some(each => each.id !== id) &&

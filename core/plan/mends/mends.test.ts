@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { readFile } from '../../job/files'
 import type { Job } from '../../job/job.schema'
 import type { StoredMend } from '../../job/mend.schema'
+import { newMend } from '../../job/new-mend'
 import { machineStep } from '../../job/mend-steps'
 import { planJob } from '../plan-job'
 
@@ -36,14 +37,8 @@ describe('mends in turn', () => {
 const named = (id: string) => file.jobs.find(job => job.id === id)!
 const reading = (value: number) => ({ typed: String(value), value })
 const mendOf = (kind: StoredMend['kind'], readings: StoredMend['readings']): StoredMend => ({
-  ...yoke.mends[0]!,
-  id: 'it',
-  kind,
-  name: '',
-  lays: [],
-  other: { alloy: '', wallMm: { typed: '', value: null } },
+  ...newMend('it', kind),
   readings,
-  done: [],
 })
 
 describe('a thread is planned alike, as a mend and at Rebuild by itself', () => {

@@ -1,0 +1,14 @@
+import type { StoredMend } from './mend.schema'
+
+/** A mend just put on the part, with nothing said of it yet. */
+export const newMend = (id: string, kind: StoredMend['kind']): StoredMend => ({
+  id,
+  kind,
+  name: '',
+  opened: false,
+  order: 'alternate',
+  lays: [],
+  other: { alloy: '', wallMm: { typed: '', value: null } },
+  readings: {},
+  done: [],
+})
