@@ -115,7 +115,7 @@ export function planMends(job: Job, kit: Kit, know: KnowData, alsoArcs: WarmAsk[
       turn: turnOf(planned?.order ?? [], mend.id),
       section: given && kindOf(mend.kind).section(given),
       groove: given && grooveOf(mend, given, log),
-      back: given && threadOfMend(job, kit, mend.kind, part.bodies[0]!.alloy, given),
+      back: given && own?.ways ? threadOfMend(job, kit, part.bodies[0]!.alloy, given) : null,
     }
   })
   const all = planned?.mends ?? []

@@ -6,32 +6,23 @@ import { serviceHeatC } from '../../job/service-heat'
 import type { Drawn } from '../../mend/kind'
 import type { fields } from '../../mend/thread/fields'
 import type { Fields, ValuesOf } from '../../field/field'
-import type { KindId } from '../../mend/registry'
 import { PROUD_MM } from '../../mend/thread/sizes.table'
 import { bossOf } from '../../mend/thread/ways'
 import type { Alloy } from '../../metal/alloys.table'
 import { BOSS_METHODS, type BossMethod } from '../../thread/methods.table'
 import { threadBack, type ThreadBack } from '../rebuild/thread-back'
 
-/** The kinds that give a thread back, by the thread's own readings. */
-const GIVES_BACK: ReadonlySet<KindId> = new Set(['thread', 'boss'])
 const isMethod = (way: string | null): way is BossMethod => BOSS_METHODS.some(method => method === way)
 /** Ways that leave metal standing proud of the boss. */
 const LEAVES_PROUD: ReadonlySet<string> = new Set(['weld-and-tap'])
 
 /**
- * A thread or boss that is a mend, at the bench, by the way that its plan takes; the slug as it usually is. Null where
- * it is no thread, or nothing is drilled and tapped.
+ * A mend that gives a thread back, at the bench, by the way that its plan takes; the slug as it usually is. Null where
+ * nothing is drilled and tapped. For a mend whose plan compares such ways: it has a thread's readings.
  */
-export function threadOfMend(
-  job: Job,
-  kit: Kit,
-  kind: KindId,
-  body: Alloy | undefined,
-  given: Drawn<Fields>,
-): ThreadBack | null {
+export function threadOfMend(job: Job, kit: Kit, body: Alloy | undefined, given: Drawn<Fields>): ThreadBack | null {
   const { way } = given
-  if (!body || !GIVES_BACK.has(kind) || !isMethod(way)) return null
+  if (!body || !isMethod(way)) return null
   const { thread, deepMm, bossMm, beneathMm } = given.values as ValuesOf<typeof fields>
   return threadBack(
     {
