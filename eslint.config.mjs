@@ -38,8 +38,8 @@ const TOPICS = {
   call: [...BASE, 'crack', 'arc', 'braze', 'warm'],
   // A stand-in knows physical quantities; that its gauge loses what the leak question finds is a test of both.
   instrument: ['quantity', 'leak'],
-  // A rebuilt boss is weighed by what its filler deposits.
-  thread: [...BASE, 'call', 'words'],
+  // A rebuilt boss is weighed by what its filler deposits and by the slug that it may take.
+  thread: [...BASE, 'call', 'fit', 'words'],
   // The puddle's rules go by the words a job's log is kept in.
   puddle: ['arc', 'kernel', ...BASE, 'job'],
   // A job's schema takes the words of the calls and the set-ups that are stored in it from their own tables.

@@ -158,13 +158,17 @@ function signalBracket(): Job {
     lugPicture(BROKEN, 'broken lug.jpg', 'before'),
     lugPicture(SOUND, 'lug from the next post.jpg', 'twin'),
   ]
+  job.mends = [
+    mend('bolt', 'thread', 'bolt thread', {
+      thread: 'M8',
+      deepMm: '16 mm',
+      bossMm: '26 mm',
+      torqueNm: '14 N·m',
+      beneathMm: '24 mm',
+      way: 'pressed-slug',
+    }),
+  ]
   Object.assign(job.rebuild, {
-    thread: 'M8',
-    threadDeepMm: reading('16 mm', 'mm'),
-    bossMm: reading('26 mm', 'mm'),
-    torqueNm: reading('14 N·m', 'nm'),
-    beneathMm: reading('24 mm', 'mm'),
-    way: 'pressed-slug',
     holes: (
       [
         ['38.1', '0.2'],

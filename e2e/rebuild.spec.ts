@@ -3,12 +3,11 @@ import { expect } from '@playwright/test'
 import Parser from 'dxf-parser'
 import { askOnCommandLine, bringDemo, reading, saved, test, visit } from './bench'
 
-test("a slug at Rebuild is the command line's, goes out as a drawing, and its list is ticked off at the machine", async ({
+test("a slug at a mend is the command line's, goes out as a drawing, and its list is ticked off at the machine", async ({
   page,
 }) => {
   await bringDemo(page)
-  await visit(page, '/job/signal-bracket/rebuild')
-  await page.locator('[data-view="slug"]').click()
+  await visit(page, '/job/signal-bracket/rebuild?mend=bolt')
   const { turnToMm } = askOnCommandLine<{ turnToMm: number }>('fit.slug', {
     threadMajorMm: 8,
     bossMm: 26,
@@ -27,14 +26,19 @@ test("a slug at Rebuild is the command line's, goes out as a drawing, and its li
     .filter(entity => entity.layer === 'slug')
     .flatMap(entity => (entity as unknown as { vertices: { y: number }[] }).vertices.map(at => at.y))
   expect(Math.max(...ys) - Math.min(...ys)).toBeCloseTo(turnToMm, 4)
-  await reading(page, 'rebuild.bossMm').fill('12 mm')
-  await expect(page.getByText('leaves no wall in a boss').first()).toBeVisible()
-  await reading(page, 'rebuild.bossMm').fill('26 mm')
-  await page.locator('[data-view="list"]').click()
+  const readings = 'mends.#bolt.readings'
+  await reading(page, `${readings}.slugMm`).fill('15 mm')
+  await expect(page.getByTestId('turn-to')).toContainText('15.0')
+  await page.getByTestId('turn-to').click()
+  await expect(page.getByText('as given').first()).toBeVisible()
+  await page.keyboard.press('Escape')
+  await reading(page, `${readings}.bossMm`).fill('12 mm')
+  await expect(page.getByTestId('mend-call')).toContainText('Say no')
+  await reading(page, `${readings}.bossMm`).fill('26 mm')
+  await expect(page.getByText('Slug in the freezer').first()).toBeVisible()
   await page.getByTestId('machining').getByRole('checkbox').first().check()
   await saved(page)
   await page.reload()
-  await page.locator('[data-view="list"]').click()
   await expect(page.getByText('At the machine, 1 of')).toBeVisible()
 })
 

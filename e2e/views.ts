@@ -16,7 +16,7 @@ const VIEWS = [
   '/day',
   '/threads',
   '/job/gearbox-cover/weld?mend=drain',
-  '/job/gearbox-cover/rebuild?mend=drain',
+  '/job/signal-bracket/rebuild?mend=bolt',
   '/job/lamp-yoke/open',
   '/job/gearbox-cover/heat',
   '/job/signal-bracket/pictures',

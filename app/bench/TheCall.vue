@@ -1,15 +1,12 @@
 <script setup lang="ts">
 import type { StationPlan } from '#core/plan/parts'
 import type { Standing } from '#core/plan/plan-job'
-import { clockFace } from '#core/quantity/clock-face'
-import { useClocks } from '~/stores/clocks'
 import CautionNote from './CautionNote.vue'
 import SentenceLine from './SentenceLine.vue'
+import StartClocks from './StartClocks.vue'
 
 defineProps<{ plan: StationPlan & Standing }>()
 const emit = defineEmits<{ working: [ref: string] }>()
-const clocks = useClocks()
-const route = useRoute()
 </script>
 
 <template>
@@ -18,18 +15,7 @@ const route = useRoute()
     <p v-for="(sentence, index) in plan.why" :key="index">
       <SentenceLine :sentence="sentence" @working="emit('working', $event)" />
     </p>
-    <div v-if="plan.clocks?.length" class="row clocks no-print">
-      <button
-        v-for="clock in plan.clocks"
-        :key="clock.name"
-        type="button"
-        class="plain-button slight"
-        data-testid="start-clock"
-        @click="clocks.start(clock.name, clock.seconds, String(route.params.id))"
-      >
-        {{ clock.name }} <span class="figure">{{ clockFace(clock.seconds) }}</span>
-      </button>
-    </div>
+    <StartClocks :clocks="plan.clocks ?? []" />
     <CautionNote v-for="caution in plan.cautions" :key="caution.code" :caution="caution" />
     <div v-if="plan.hands?.length" class="change" data-testid="hands">
       <strong>At the bench:</strong>
@@ -51,11 +37,6 @@ const route = useRoute()
 p {
   margin: 0 0 10px;
   font-size: 0.95rem;
-}
-.clocks {
-  margin: 0 0 12px;
-  gap: 8px;
-  flex-wrap: wrap;
 }
 .change {
   margin-top: 14px;

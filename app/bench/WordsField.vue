@@ -5,7 +5,7 @@ import { valueAt } from '#core/job/patch'
 import { useJob } from '~/stores/job'
 
 /** Words of a person; what is declared of their field stands unless something else is said here. */
-const props = defineProps<{ path: string; label?: string; max?: number }>()
+const props = defineProps<{ path: string; label?: string; max?: number; note?: string | undefined }>()
 const declared = computed(() => declaredAt(props.path))
 const label = computed(() => props.label ?? declared.value!.label)
 const max = computed(() => props.max ?? declared.value?.longest ?? 400)
@@ -35,6 +35,8 @@ const trouble = computed(() => (error.value ? [error.value] : store.unstored.has
     v-else
     class="words"
     :label="label"
+    :hint="note"
+    :persistent-hint="note !== undefined"
     :model-value="value"
     :maxlength="max"
     :error-messages="trouble"

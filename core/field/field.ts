@@ -19,6 +19,8 @@ export interface Field<T = unknown> {
   /** Whether a mend of its kind cannot be planned without it. */
   readonly required: boolean
   readonly limits?: Limits
+  /** The way of mending that it is asked for; left out where it is asked whatever way is taken. */
+  readonly ofWay?: string
   /** What a question takes for it. */
   readonly schema: z.ZodType<T, unknown>
 }
@@ -157,6 +159,25 @@ export const neededText = <T>(label: string, schema: z.ZodType<T, unknown>): Fie
   required: true,
   schema,
 })
+
+/** A name with a usual one. */
+export const usualText = <T>(
+  label: string,
+  schema: z.ZodType<T, string>,
+  usual: string,
+  said: Said = {},
+): Field<T> => ({
+  kind: 'text',
+  label,
+  usual: usual as unknown as T,
+  required: false,
+  schema: schema.prefault(usual),
+  ...said,
+})
+
+/** Fields that are asked only where a mend goes one way. */
+export const asked = <F extends Fields>(ofWay: string, fields: F): F =>
+  Object.fromEntries(Object.entries(fields).map(([key, field]) => [key, { ...field, ofWay }])) as F
 
 /** The shape of an object schema that holds these fields. */
 export const shapeOf = <F extends Fields>(fields: F): { [K in keyof F]: F[K]['schema'] } =>

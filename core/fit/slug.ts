@@ -5,10 +5,9 @@ import { COLD, SOFTENS_C, type Cold } from './cold.table'
 import { gapClock, type GapClock } from './gap-clock'
 import { pressFit, type PressFit } from './press'
 import { gapMm, shrinkFit } from './shrink'
+import { SLUG_OVER_THREAD, slugAcrossMm } from './slug-size'
 import { weldGroove, type WeldGroove } from './weld-groove'
 
-/** Slug across over the thread's major: leaves a wall of metal round the thread. Common practice, no source. */
-const SLUG_OVER_THREAD = 1.7
 /** Interference over the diameter: 0.025 to 0.04 mm on 19 mm. Common practice, no source. */
 const INTERFERENCE_SHARE = 0.0017
 const LEAST_SHARE = 0.025 / 19
@@ -85,7 +84,7 @@ const softened = (metal: Mechanical, c: number): Mechanical => ({
 export function planSlug(input: SlugInput): SlugPlan {
   const { threadMajorMm, bossMm, depthMm, beneathMm, clearanceMm, serviceC } = input
   const [hub, metal] = [mechanicalOf(input.body), mechanicalOf(input.slug)]
-  const slugMm = input.slugMm ?? Math.ceil(threadMajorMm * SLUG_OVER_THREAD * 2) / 2
+  const slugMm = slugAcrossMm(threadMajorMm, input.slugMm)
   if (slugMm <= threadMajorMm)
     throw new NoAnswer(`a slug of ${slugMm} mm is no larger than its thread of ${threadMajorMm} mm`)
   const wallMm = (bossMm - slugMm) / 2

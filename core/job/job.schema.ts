@@ -8,11 +8,12 @@ import { storedSolidSchema } from '../solid/stored/stored.schema'
 import { money, schemaOf } from './fields/declared'
 import { SECTIONS } from './fields/sections'
 import { mendSchema } from './mend.schema'
+import { MOST_MENDS } from './new-mend'
 import { pictureSchema } from './picture.schema'
 import { STATION_IDS } from './stations.table'
 import { idText as id, moment, name, text } from './text'
 
-export const JOB_VERSION = 3
+export const JOB_VERSION = 4
 
 /** A reading of an instrument that was kept, with its time. */
 export const keptReadingSchema = z.strictObject({
@@ -49,7 +50,11 @@ export const jobSchema = z.strictObject({
   /** The part as one solid, and what is marked on it. */
   shape: storedSolidSchema.prefault({}),
   /** Places being mended beside the opening: each of its own kind. */
-  mends: z.array(mendSchema).max(40).default([]),
+  // Two more than a hand can put on: a full job of version 3 may bring a thread and a bend of its own.
+  mends: z
+    .array(mendSchema)
+    .max(MOST_MENDS + 2)
+    .default([]),
   pictures: z.array(pictureSchema).max(60).default([]),
   readings: z.array(keptReadingSchema).max(MOST_READINGS).default([]),
   /** When each field was last changed, by the field's name: two benches' files are merged by it. */

@@ -3,10 +3,12 @@ import Ajv from 'ajv/dist/2020'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { jobToText, readFile, readJob, shopToText } from './files'
-import { jobSchema, kitSchema, type Job } from './job.schema'
+import { JOB_VERSION, jobSchema, kitSchema, type Job } from './job.schema'
 import { FILE_SCHEMAS, jsonSchemaOf, type FileKind } from './json-schema'
 import { EMPTY_KIT } from './empty-kit'
 import { newJob } from './new-job'
+import { newMend } from './new-mend'
+import { toFour } from './to-four'
 import { mendSchema } from './mend.schema'
 import { shapeOfSolid } from '../solid/stored/to-shape'
 import { mergeJob, mergeJobs } from './merge'
@@ -153,6 +155,8 @@ describe('files', () => {
   })
 })
 
+const isSaid = (held: unknown) => (typeof held === 'string' ? held : (held as { typed: string }).typed) !== ''
+
 describe('a shop of version 1', () => {
   const text = readFileSync(new URL('./fixtures/shop-version-1.json', import.meta.url), 'utf8')
   it('opens unharmed: every job as it was, its lists with names, nothing else changed', () => {
@@ -163,28 +167,39 @@ describe('a shop of version 1', () => {
     const unnamed = (value: unknown) =>
       JSON.parse(
         JSON.stringify(value, (key, each: unknown) =>
-          key === 'holes' || key === 'other'
+          (key === 'holes' || key === 'other') && Array.isArray(each)
             ? (each as Record<string, unknown>[]).map(({ id: _, ...rest }) => rest)
             : each,
         ),
       ) as Record<string, unknown>
     read.jobs.forEach((job, n) => {
       const { version, mends, ...rest } = unnamed(job) as Record<string, unknown> & { takeIn: Record<string, unknown> }
-      expect([version, mends]).toEqual([3, []])
+      expect(version).toBe(JOB_VERSION)
       const { moves, ...takeIn } = rest.takeIn
       expect(moves).toBe('still')
-      const { version: _, ...was } = unnamed(before[n])
+      const {
+        version: _,
+        rebuild,
+        settled,
+        ...was
+      } = unnamed(before[n]) as { rebuild: Record<string, unknown> } & Record<'version' | 'settled', object>
       expect({ ...rest, takeIn }).toMatchObject(was)
+      // A thread and a bend stand among the mends since version 4; nothing else left its place.
+      expect(rebuild).toMatchObject(rest.rebuild as object)
+      expect(Object.keys(job.settled)).toEqual(Object.keys(settled))
+      expect((mends as { readings: object }[]).flatMap(mend => Object.values(mend.readings))).toEqual(
+        expect.arrayContaining(['thread', 'threadDeepMm', 'bossMm'].map(key => rebuild[key]).filter(isSaid)),
+      )
     })
     expect(read.corrected).toEqual([])
   })
   it('of a version to come is refused by that name, in a file and in the database', () => {
-    const newer = text.replaceAll('"version": 1', '"version": 4')
+    const newer = text.replaceAll('"version": 1', `"version": ${JOB_VERSION + 1}`)
     expect(readFile(newer)).toMatchObject({
       ok: false,
       issues: [{ path: 'version', message: expect.stringContaining('newer') }],
     })
-    expect(readJob({ ...job(), version: 4 })).toMatchObject({
+    expect(readJob({ ...job(), version: JOB_VERSION + 1 })).toMatchObject({
       ok: false,
       issues: [{ message: expect.stringContaining('newer') }],
     })
@@ -215,8 +230,66 @@ describe('a shop of version 2', () => {
   })
   it('with nothing on its heat bench has no shape, and all else as it was', () => {
     expect(none.shape).toEqual({ pieces: [], mesh: null, marks: [] })
-    const was = (JSON.parse(text) as { jobs: Record<string, unknown>[] }).jobs[3]!
-    expect(none).toMatchObject({ ...was, version: 3 })
+    const { rebuild, ...was } = (JSON.parse(text) as { jobs: Record<string, unknown>[] }).jobs[3]!
+    const { settled: _, mends, ...rest } = was
+    expect(mends).toEqual([])
+    expect(none).toMatchObject({ ...rest, version: JOB_VERSION })
+    expect(rebuild).toMatchObject(none.rebuild)
+  })
+})
+
+describe('a shop of version 3', () => {
+  const text = readFileSync(new URL('./fixtures/shop-version-3.json', import.meta.url), 'utf8')
+  const read = readFile(text)
+  if (!read.ok) throw new Error(JSON.stringify(read.issues))
+  const [bracket, odd, plain, cover] = read.jobs as [Job, Job, Job, Job]
+  const before = (JSON.parse(text) as { jobs: Record<string, unknown>[] }).jobs
+  const typed = (text: string, value: number) => ({ typed: text, value })
+  it('has its thread, its slug and its bend among the mends, with what was done and nothing that nobody said', () => {
+    expect(bracket.mends).toEqual([
+      {
+        ...newMend('rebuilt-thread', 'thread'),
+        readings: {
+          thread: 'M8',
+          deepMm: typed('16 mm', 16),
+          bossMm: typed('26 mm', 26),
+          torqueNm: typed('14 N·m', 14),
+          beneathMm: typed('24 mm', 24),
+          way: 'pressed-slug',
+          slugMm: typed('15 mm', 15),
+          cold: 'dry-ice',
+        },
+        done: ['machine-bore', 'machine-chill'],
+      },
+      { ...newMend('rebuilt-bend', 'bent'), readings: { bentMm: typed('1.5 mm', 1.5), overMm: typed('60 mm', 60) } },
+    ])
+    expect(read.corrected).toEqual([])
+  })
+  it('keeps a thread that nobody understands as it was typed, and a bend without its length', () => {
+    expect(odd.mends.map(mend => [mend.kind, mend.readings.thread ?? mend.readings.bentMm])).toEqual([
+      ['thread', 'M8ish'],
+      ['bent', typed('1.5 mm', 1.5)],
+    ])
+  })
+  it('has no mend where nothing was said of a thread, and all else as it was', () => {
+    expect(plain.mends).toEqual([])
+    const { rebuild, ...rest } = before[2]! as { rebuild: object }
+    expect(plain).toMatchObject({ ...rest, version: 4 })
+    expect(rebuild).toMatchObject(plain.rebuild)
+    expect(cover.mends.map(mend => mend.id)).toEqual(['drain', 'gasket'])
+  })
+  it('comes to one job of two benches, whichever of them brought it up first', () => {
+    const [here, there] = [bracket, { ...bracket, updatedAt: '2026-11-25T09:00:00Z' }]
+    expect(mergeJob(here, there).job.mends).toEqual(mergeJob(there, here).job.mends)
+    expect(mergeJob(here, there).job.mends).toEqual(bracket.mends)
+    const taken = toFour({ version: 3, mends: [newMend('rebuilt-thread', 'hole')], rebuild: { thread: 'M6' } })
+    expect((taken.mends as { id: string }[]).map(mend => mend.id)).toEqual(['rebuilt-thread', 'rebuilt-thread-'])
+    const stamped = toFour({
+      version: 3,
+      rebuild: { thread: 'M6' },
+      stamps: { 'rebuild.thread': '2026-11-20T09:00:00Z', mends: '2026-11-19T09:00:00Z' },
+    })
+    expect(stamped.stamps).toMatchObject({ mends: '2026-11-20T09:00:00Z' })
   })
 })
 

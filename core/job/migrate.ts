@@ -1,4 +1,5 @@
 import { isPlain } from './entry-key'
+import { toFour } from './to-four'
 
 type Plain = Record<string, unknown>
 
@@ -61,6 +62,7 @@ function toThree(job: Plain): Plain {
 const MIGRATIONS: readonly { readonly from: number; readonly bring: (job: Plain) => Plain }[] = [
   { from: 1, bring: toTwo },
   { from: 2, bring: toThree },
+  { from: 3, bring: toFour },
 ]
 
 /**

@@ -1,5 +1,8 @@
 import type { StoredMend } from './mend.schema'
 
+/** So many mends a part may be given. */
+export const MOST_MENDS = 40
+
 /** A mend just put on the part, with nothing said of it yet. */
 export const newMend = (id: string, kind: StoredMend['kind']): StoredMend => ({
   id,

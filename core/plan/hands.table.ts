@@ -15,7 +15,7 @@ const ofKind = (job: Job, ...kinds: string[]) => job.mends.some(mend => kinds.in
 const cuts = (job: Job) => opened(job) || job.mends.length > 0
 const tig = (_: Job, process: ProcessId) => process === 'ac-tig'
 const gun = (process: ProcessId) => process === 'mig-pulse' || process === 'mig-spool'
-const threaded = (job: Job) => job.rebuild.thread.trim() !== '' || ofKind(job, 'thread', 'boss')
+const threaded = (job: Job) => ofKind(job, 'thread', 'boss')
 const FACES = ['gasket-face', 'locating-diameter', 'seat']
 
 /** What practised hands do, in its place. All of it: common practice, no source. */

@@ -1,4 +1,5 @@
 import type { Caution } from '../ask/question'
+import { MENDS, mendsBasis } from '../job/basis'
 import type { Job, Kit } from '../job/job.schema'
 import { STATION_IDS, STATION_NAMES, type StationId } from '../job/stations.table'
 import { bodyOf, type Body } from './take-in/body'
@@ -6,20 +7,20 @@ import { chooseFillerFor, chooseProcessFor, planCall, type CallData } from './ca
 import { planHandOver, type HandOverData } from './hand-over/hand-over'
 import { planKnow, type KnowData } from './know/know'
 import { mendChanges } from './mends/mend-changes'
-import { mendsBasis, mendsTake } from './mends/mends-basis'
+import { mendsTake } from './mends/mends-basis'
 import { mendVerdicts, stationOfMends } from './mends/mend-words'
-import { planMends } from './mends/mends'
+import { planMends, withFlames } from './mends/mends'
 import type { MendsData } from './mends/mend-row'
 import { planOpen, type OpenData } from './open/open'
 import type { StationPlan } from './parts'
 import { phasesOf } from './hand-over/phases'
 import { planProve, type ProveData } from './prove/prove'
 import { planRebuild, type RebuildData } from './rebuild/rebuild'
-import { basisOf, changesSince, type Change } from './stale'
+import { basisOf, changesSince, MENDS_TAKE, type Change } from './stale'
 import { planTakeIn } from './take-in/take-in'
 import { handsAt } from './hands.table'
 import { planWarm, type WarmData } from './warm/warm'
-import { decideWarm, openingArcs } from './warm/warm-decision'
+import { decideWarm, openingArcs, weighedBody } from './warm/warm-decision'
 import { planWeld } from './weld/weld'
 import type { WeldData } from './weld/weld-data'
 
@@ -46,9 +47,6 @@ export interface Standing {
 export type JobPlan = { readonly [Id in StationId]: StationPlan<StationData[Id]> & Standing } & {
   /** Places being mended beside the opening. */ readonly mends: MendsData
 }
-
-/** What the mends are, among what a station rests on. */
-const MENDS = 'mends'
 
 /** A station's plan with all that it rests on. */
 const grounded = <Data>(plan: StationPlan<Data>): StationPlan<Data> => ({
@@ -108,12 +106,9 @@ export function planJob(job: Job, kit: Kit): JobPlan {
   const mends = planMends(job, kit, know.data, arcs)
   /** What the mends rest on is what the stations that show them rest on. */
   const withMends = <Data>(station: 'open' | 'weld' | 'rebuild', plan: StationPlan<Data>): StationPlan<Data> => {
-    const said =
-      job.open.work === 'none' && !(station === 'rebuild' && job.rebuild.thread.trim())
-        ? stationOfMends(plan, mends, station)
-        : plan
+    const said = job.open.work === 'none' ? stationOfMends(plan, mends, station) : plan
     return job.mends.length
-      ? { ...said, basis: { ...said.basis, [MENDS]: mendsBasis(job), 'what they take': mendsTake(mends) } }
+      ? { ...said, basis: { ...said.basis, [MENDS]: mendsBasis(job.mends), [MENDS_TAKE]: mendsTake(mends) } }
       : said
   }
   const warned = <Data>(plan: StationPlan<Data>): StationPlan<Data> =>
@@ -138,7 +133,7 @@ export function planJob(job: Job, kit: Kit): JobPlan {
   const rebuild = warned(
     withMends('rebuild', planRebuild(job, kit, open.data, alloy, filler.fillerAlloy, choices.process)),
   )
-  const prove = grounded(planProve(job, process, mends.checks))
+  const prove = grounded(planProve(job, process, mends))
   const phases = phasesOf(job, kit, open.data, warm.data, weld.data, rebuild.data, prove.data, mends)
   const before = [takeIn, know, open, warm, weld, rebuild, prove]
   const handOver = grounded(
@@ -162,6 +157,6 @@ export function planJob(job: Job, kit: Kit): JobPlan {
         },
       ]),
     ),
-    mends,
+    mends: withFlames(mends, job, kit, body ?? weighedBody(job, alloy), alloy, warm.data),
   } as unknown as JobPlan
 }

@@ -224,32 +224,3 @@ it("a picture's pins stand in the record", () => {
   const lines = recordOf(cover, planJob(cover, kit), kit, 'metric').sections.flatMap(section => section.lines)
   expect(lines.find(line => line.label === 'In the pictures')?.text).toContain('pin 1: crack starts at this bolt hole')
 })
-
-describe('a stripped thread in the plan', () => {
-  const start = newJob('boss', 'Bracket', '', '2026-11-26T09:00:00Z')
-  it('compares the ways of giving it back, from its depth and boss', () => {
-    const job = {
-      ...start,
-      know: { ...start.know, alloy: '356' },
-      rebuild: {
-        ...start.rebuild,
-        thread: 'M8',
-        threadDeepMm: { typed: '16 mm', value: 16 },
-        bossMm: { typed: '24 mm', value: 24 },
-      },
-    }
-    const { rebuild } = planJob(job, EMPTY_KIT)
-    expect(sentenceText(rebuild.call, 'metric')).toMatch(/^M8: .* it holds [\d.]+ times what the bolt is tightened to/)
-    expect(rebuild.data.boss!.ranked).toHaveLength(6)
-    expect(rebuild.workings.boss!.steps.length).toBeGreaterThan(5)
-  })
-  it('says what it still wants, and why a thread is not understood', () => {
-    const with_ = (change: object) =>
-      planJob({ ...start, rebuild: { ...start.rebuild, ...change } }, EMPTY_KIT).rebuild.data.bossReason
-    expect(with_({ thread: 'M8' })).toContain('how deep')
-    expect(
-      with_({ thread: 'M8x9', threadDeepMm: { typed: '9', value: 9 }, bossMm: { typed: '20', value: 20 } }),
-    ).toContain('no such thread')
-    expect(with_({ thread: '' })).toBeNull()
-  })
-})

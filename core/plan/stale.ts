@@ -1,4 +1,5 @@
 import type { Caution } from '../ask/question'
+import { kept } from '../job/basis'
 import { showText } from '../quantity/show'
 import type { Sentence } from './parts'
 
@@ -14,19 +15,11 @@ export interface Change {
  */
 const CALL = 'the call'
 const CAUTIONS = 'cautions'
-/** Kept since stations remember them; a station settled before has neither, and is not stale for that. */
-const LATER = new Set([CALL, CAUTIONS])
-
-/** A job's file holds no longer text of one thing a call rests on. */
-const LONGEST = 180
-
-/** Text no longer than a file keeps; a longer one is told apart by a figure made of all of it (FNV-1a). */
-function kept(text: string): string {
-  if (text.length <= LONGEST) return text
-  let hash = 0x811c9dc5
-  for (const letter of text) hash = Math.imul(hash ^ letter.codePointAt(0)!, 0x01000193)
-  return `${text.slice(0, LONGEST)}… (${(hash >>> 0).toString(36)})`
-}
+/** What the mends come to, and the threads they give back. */
+export const MENDS_TAKE = 'what they take'
+export const THREADS = 'threads given back'
+/** Kept since stations remember them; one settled before has none of them, and is not stale for that. */
+const LATER = new Set([CALL, CAUTIONS, MENDS_TAKE, THREADS])
 
 /** A sentence as plain text, in one system of units whoever reads it. */
 export const plainSentence = (sentence: Sentence): string =>

@@ -6,12 +6,15 @@ import { readFile } from '../job/files'
 import { EMPTY_KIT } from '../job/empty-kit'
 import { jobSchema, type Job, type Kit } from '../job/job.schema'
 import { newJob } from '../job/new-job'
+import { newMend } from '../job/new-mend'
 import { applyPatch, type Patch } from '../job/patch'
 import { STATION_IDS } from '../job/stations.table'
 import { SEEN_IN_PUDDLE } from '../job/words.table'
 import { planJob } from './plan-job'
 import { plainSentence } from './stale'
 import { sentenceText } from './hand-over/record'
+import { mendCall } from './mends/mend-words'
+import { rebuildChange, rebuildWhy } from './mends/rebuild-words'
 
 /**
  * Whatever is entered, every station speaks in clean sentences: jobs are drawn by changing any choice and any reading
@@ -60,7 +63,23 @@ const seen = (saw: readonly string[]) =>
     note: '',
   }))
 const WRITTEN: { path: string[]; values: unknown[] }[] = [
-  { path: ['rebuild', 'thread'], values: ['M8', 'M10x1', '3/8-16 UNC', 'G1/4', 'R1/2', '0 BA', 'no thread'] },
+  {
+    path: ['mends'],
+    values: [
+      ...['M8', 'M10x1', '3/8-16 UNC', 'G1/4', 'R1/2', '0 BA', 'no thread'].map(thread => ({
+        thread,
+        cold: 'dry-ice',
+      })),
+      ...(['pressed-slug', 'wire-insert', 'weld-and-tap'] as const).map(way => ({ thread: 'M8', way })),
+      { thread: 'M8', way: 'pressed-slug', facedMm: { typed: '4 mm', value: 4 } },
+    ].map(readings => [
+      { ...newMend('m', 'thread'), readings: { deepMm: { typed: '16 mm', value: 16 }, ...readings } },
+      {
+        ...newMend('b', 'bent'),
+        readings: { bentMm: { typed: '3 mm', value: 3 }, overMm: { typed: '60 mm', value: 60 } },
+      },
+    ]),
+  },
   { path: ['know', 'markText'], values: ['A356', 'LM25', '>AlSi9Cu3<', 'Z410', ''] },
   { path: ['know', 'alloy'], values: ['6061', '7075', 'AZ91D', 'unheard of'] },
   { path: ['know', 'composition'], values: ['Si 7.1, Mg 0.3', 'Cu 4.4 Mg 1.5', 'Zn 80'] },
@@ -111,7 +130,10 @@ const FAULTS: readonly [RegExp, string][] = [
 /** What is wrong with anything a job's plan says. */
 function faults({ job, kit }: { job: Job; kit: Kit }): string[] {
   const plan = planJob(job, kit)
-  return STATION_IDS.flatMap(id => {
+  const ofMends = plan.mends.rows
+    .flatMap(row => [mendCall(row, 'open'), mendCall(row, 'rebuild'), ...rebuildWhy(row), ...rebuildChange(row)])
+    .map(sentence => sentenceText(sentence, 'metric'))
+  const ofStations = STATION_IDS.flatMap(id => {
     const { call, why, change, short, cautions, wants, workings } = plan[id]
     const said = [call, ...why, ...change].flatMap(sentence =>
       (['metric', 'inch'] as const).map(system => sentenceText(sentence, system)),
@@ -131,6 +153,12 @@ function faults({ job, kit }: { job: Job; kit: Kit }): string[] {
       ...(short.length > 60 || !short ? [`${id}: “${short}” does not fit the strip`] : []),
     ]
   })
+  return [
+    ...ofStations,
+    ...ofMends.flatMap(text =>
+      FAULTS.flatMap(([pattern, name]) => (pattern.test(text) ? [`a mend: ${name} in “${text}”`] : [])),
+    ),
+  ]
 }
 
 describe('a settled station', () => {
@@ -178,7 +206,7 @@ describe('what a plan says', () => {
         'takeIn.saltWater',
         'open.crackMm',
         'weld.frequencySchool',
-        'rebuild.cold',
+        'rebuild.dressing',
         'call.process',
       ]),
     )

@@ -1,7 +1,9 @@
 import { NoAnswer, type Step } from '../ask/question'
 import { FILLERS } from '../call/filler.table'
 import type { Alloy } from '../metal/alloys.table'
+import { slugAcrossMm } from '../fit/slug-size'
 import { mechanicalOf } from '../metal/mechanical.table'
+import { castDeepMm } from './cast-depth'
 import { threadInsert } from './insert'
 import type { BossMethod } from './methods.table'
 import { shearAreaMm2PerMm, threadStrength } from './strength'
@@ -32,11 +34,7 @@ const PLAIN_DEPOSIT_MPA = 180
 /** A weld run round a rim: throat, mm, and share of the deposit's tensile in shear. */
 const RIM_THROAT_MM = 4
 const SHEAR_SHARE = 1 / Math.sqrt(3)
-/**
- * A thread cast round a screw is good for this many diameters of depth, and this much of the deposit. Common practice,
- * no source.
- */
-const CAST_DEPTH = 0.6
+/** What a thread cast round a screw is worth of the deposit. Common practice, no source. */
 const CAST_SHARE = 0.8
 /** Strip load over the load it must hold, from which a rebuild is good. Judgement. */
 export const GOOD_FACTOR = 1.5
@@ -106,7 +104,7 @@ export function compareBoss({ thread, boltUtsMPa, torqueNm, depthMm, bossMm, bod
     }
   }
   const rim = (diameterMm: number) => Math.PI * diameterMm * RIM_THROAT_MM * deposit * SHEAR_SHARE
-  const slugMm = thread.majorMm * 1.7
+  const slugMm = slugAcrossMm(thread.majorMm)
   const rows: Rebuild[] = [
     made('weld-and-tap', strip(deposit), thread.majorMm, 0, ['soft weld metal holds the thread', 'no size is lost']),
     made('pressed-slug', Math.min(strip(tensileMPa(slug) * SLUG_KEEPS), rim(slugMm) * 2), slugMm, 2.5, [
@@ -136,9 +134,9 @@ export function compareBoss({ thread, boltUtsMPa, torqueNm, depthMm, bossMm, bod
       )
     }
   }
-  const castDeepMm = Math.min(depthMm, CAST_DEPTH * thread.majorMm)
+  const castMm = castDeepMm(thread.majorMm, depthMm)
   rows.push({
-    ...made('cast-on-screw', strip(deposit * CAST_SHARE, thread, castDeepMm), thread.majorMm, 0, [
+    ...made('cast-on-screw', strip(deposit * CAST_SHARE, thread, castMm), thread.majorMm, 0, [
       'no drill or tap: aluminium does not stick to a stainless screw',
       'only for damage at the mouth',
     ]),

@@ -50,6 +50,7 @@ export const jobPlan = z.strictObject({
       ways: z
         .strictObject({
           loadN: of.n,
+          fromTorque: z.boolean(),
           ranked: z.array(
             z.strictObject({
               way: z.string(),
@@ -75,6 +76,8 @@ export const jobPlan = z.strictObject({
         .nullable(),
       passes: plain,
       depositG: of.g,
+      volumeMm3: of.mm3,
+      faceMm2: of.mm2,
       rods: plain,
       wireM: of.metres,
       wallMm: of.mm,

@@ -115,6 +115,9 @@ export interface PlannedMend {
   run: { goes: Goes | 'straight'; longMm: number } | null
   passes: number
   depositG: number
+  /** Metal laid, before any is lost, and the face it leaves. */
+  volumeMm3: number
+  faceMm2: number
   rods: number
   wireM: number
   /** The wall that the current goes by, in which joint, and how warm the mends before it have left the part. */
@@ -183,6 +186,8 @@ interface Readied {
 
 /** The longest run laid at one place, mm: a ring or a face is no longer to a flame than it is wide. */
 const runOf = (work: MendWork): number => Math.min(MOST_RUN_MM, Math.max(0, ...work.laid.map(one => one.runMm)))
+/** The face of all that is laid, mm². */
+const faceOf = ({ laid }: MendWork): number => laid.reduce((total, one) => total + one.runMm * one.wideMm, 0)
 const longestRun = ({ laid }: MendWork): PlannedMend['run'] => {
   const [longest] = laid.toSorted((a, b) => b.runMm - a.runMm)
   return longest ? { goes: longest.goes ?? 'straight', longMm: longest.runMm } : null
@@ -286,10 +291,7 @@ function ready(
     load: part.does,
     watertight: part.does === 'seal',
     access: 'open',
-    areaMm2: Math.max(
-      1,
-      work.laid.reduce((sum, one) => sum + one.runMm * one.wideMm, 0),
-    ),
+    areaMm2: Math.max(1, faceOf(work)),
     count: 1,
     kit: [...arcs, ...flames],
     joint: work.joint,
@@ -670,6 +672,8 @@ function planOne(
     run: longestRun(work),
     passes: sum(laid.filter(({ lay }) => !lay.boilOut).map(({ means }) => means.passes)),
     depositG: sum(laid.map(({ means }) => means.massG)),
+    volumeMm3: sum(work.laid.map(one => one.volumeMm3)),
+    faceMm2: faceOf(work),
     rods: sum(wholeRods.map(entry => entry.rods)),
     wireM,
     wallMm: work.wallMm,

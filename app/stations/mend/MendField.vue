@@ -27,9 +27,11 @@ const note = computed(
     props.field.help ??
     (props.field.usual !== undefined && props.field.unit
       ? `usually ${settings.text(props.field.usual as number, props.field.unit)}`
-      : props.field.required && !isSaid.value
-        ? 'wanted'
-        : undefined),
+      : props.field.kind === 'text' && props.field.usual !== undefined
+        ? `usually ${props.field.usual as string}`
+        : props.field.required && !isSaid.value
+          ? 'wanted'
+          : undefined),
 )
 </script>
 
@@ -42,7 +44,7 @@ const note = computed(
     :note="note"
     :limits="field.limits"
   />
-  <WordsField v-else-if="field.kind === 'text'" :path="path" :label="field.label" :max="40" />
+  <WordsField v-else-if="field.kind === 'text'" :path="path" :label="field.label" :max="40" :note="note" />
   <v-checkbox
     v-else-if="field.kind === 'flag'"
     :label="field.label"

@@ -4,19 +4,28 @@ import { PROCESSES } from '#core/call/process.table'
 import { wordsFor } from '#core/mend/registry'
 import type { MendRow } from '#core/plan/mends/mend-row'
 import { minutesOf } from '#core/plan/mends/mend-row'
+import { wireG } from '#core/whole/price'
 import SectionDrawing from '~/drawing/SectionDrawing.vue'
+import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 import { useShop } from '~/stores/shop'
 import MendGroove from './MendGroove.vue'
 import MendSetUp from './MendSetUp.vue'
 import MendThread from './MendThread.vue'
 import BossSection from '~/stations/rebuild/BossSection.vue'
+import BrazePiece from '~/stations/weld/BrazePiece.vue'
+import FlamePiece from '~/stations/weld/FlamePiece.vue'
+import BendPiece from '~/stations/rebuild/BendPiece.vue'
 import { useMendSteps } from './use-mend-steps'
 
 /** One mend drawn in section, with its steps, lays and what it takes. */
 const props = defineProps<{ row: MendRow; station: 'open' | 'weld' | 'rebuild' }>()
+const emit = defineEmits<{ working: [ref: string] }>()
+const store = useJob()
 const shop = useShop()
 const settings = useSettings()
+/** What the flame alone would bring the whole part to. */
+const settlesC = computed(() => store.plan?.warm.data.heating?.equilibriumC ?? null)
 const planned = computed(() => props.row.planned)
 const { done, tick } = useMendSteps(() => props.row.id)
 const steps = computed(
@@ -70,6 +79,13 @@ const say = (code: string) =>
       </table>
     </template>
     <template v-if="station === 'weld'">
+      <BrazePiece
+        v-if="row.flame?.braze"
+        :braze="row.flame.braze"
+        :settles-c="settlesC"
+        @working="emit('working', $event)"
+      />
+      <FlamePiece v-if="row.flame?.flame" :flame="row.flame.flame" @working="emit('working', $event)" />
       <MendSetUp v-for="setUp in row.setUps" :key="`${setUp.process} ${setUp.filler}`" :set-up="setUp" />
     </template>
     <table class="takes">
@@ -84,7 +100,7 @@ const say = (code: string) =>
         </tr>
         <tr v-if="planned.wireM">
           <th>Wire</th>
-          <td class="num">{{ planned.wireM.toFixed(1) }} m</td>
+          <td class="num">{{ settings.text(wireG(planned.wireM), 'g') }}</td>
         </tr>
         <tr v-if="planned.startA !== null">
           <th>Current, and eased to</th>
@@ -102,7 +118,8 @@ const say = (code: string) =>
         </tr>
       </tbody>
     </table>
-    <MendThread v-if="station === 'rebuild' && planned.ways" :row="row" />
+    <MendThread v-if="station === 'rebuild' && planned.ways" :row="row" @working="emit('working', $event)" />
+    <BendPiece v-if="station === 'rebuild' && row.bend" :found="row.bend" />
   </template>
 </template>
 

@@ -2,6 +2,7 @@
 import { wayName } from '#core/mend/way-name'
 import { ref } from 'vue'
 import { OPENING_WORKS } from '#core/job/words.table'
+import { MOST_MENDS } from '#core/job/new-mend'
 import { kindOf, type KindId } from '#core/mend/registry'
 import KindSketch from '~/drawing/KindSketch.vue'
 import { useJob } from '~/stores/job'
@@ -64,7 +65,13 @@ const standing = (id: string) => {
         ><span class="small quiet">{{ standing(mend.id) }}</span></span
       >
     </button>
-    <button type="button" class="mend add" data-testid="add-mend" :disabled="all.length >= 40" @click="choosing = true">
+    <button
+      type="button"
+      class="mend add"
+      data-testid="add-mend"
+      :disabled="all.length >= MOST_MENDS"
+      @click="choosing = true"
+    >
       <b>Add a mend</b><span class="small quiet">what else is broken</span>
     </button>
     <v-dialog v-model="choosing" aria-label="What is broken" max-width="640">

@@ -1,9 +1,13 @@
 <script setup lang="ts">
+import { computed, ref } from 'vue'
 import { STATION_NAMES } from '#core/job/stations.table'
 import { mendCall } from '#core/plan/mends/mend-words'
+import { stationSays } from '#core/plan/mends/station-says'
+import { wayName } from '#core/mend/way-name'
 import ReadingField from '~/bench/ReadingField.vue'
 import SentenceLine from '~/bench/SentenceLine.vue'
 import WordsField from '~/bench/WordsField.vue'
+import WorkingDrawer from '~/bench/WorkingDrawer.vue'
 import { useJob } from '~/stores/job'
 import LaysField from './LaysField.vue'
 import MendField from './MendField.vue'
@@ -17,7 +21,9 @@ import { useMends } from './use-mend'
 /** A station for one mend: the row above, then its readings, the piece and the call. */
 const props = defineProps<{ station: 'open' | 'weld' | 'rebuild' }>()
 const store = useJob()
-const { current, row, fields, remove, move } = useMends()
+const { current, row, fields, ofWay, remove, move } = useMends()
+const shown = ref<string | null>(null)
+const workings = computed(() => (row.value ? stationSays(row.value, props.station).workings : {}))
 </script>
 
 <template>
@@ -47,6 +53,10 @@ const { current, row, fields, remove, move } = useMends()
       <section class="readings" aria-label="Seen and measured">
         <p class="label">Seen and measured</p>
         <MendField v-for="{ key, field, path } in fields" :key="key" :field="field" :path="path" />
+        <details v-if="props.station === 'rebuild' && ofWay.length" open>
+          <summary>{{ wayName(current.kind, row.planned!.way!) }}</summary>
+          <MendField v-for="{ key, field, path } in ofWay" :key="key" :field="field" :path="path" />
+        </details>
         <ReadingField path="takeIn.wallMm" />
         <template v-if="current.kind === 'joint'">
           <WordsField :path="`mends.#${current.id}.other.alloy`" label="The other piece is of" :max="40" />
@@ -70,9 +80,13 @@ const { current, row, fields, remove, move } = useMends()
         </template>
       </section>
       <section class="piece" aria-label="The piece">
-        <MendPiece :row="row" :station="props.station" /><PassLog v-if="props.station === 'weld'" :mend="current.id" />
+        <MendPiece :row="row" :station="props.station" @working="shown = $event" /><PassLog
+          v-if="props.station === 'weld'"
+          :mend="current.id"
+        />
       </section>
-      <MendSays class="call" :row="row" :compared-beside="props.station === 'rebuild'" />
+      <MendSays class="call" :row="row" :station="props.station" @working="shown = $event" />
+      <WorkingDrawer :workings="workings" :shown="shown" @close="shown = null" />
     </div>
   </div>
 </template>

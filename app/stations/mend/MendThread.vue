@@ -12,6 +12,7 @@ import { useMendSteps } from './use-mend-steps'
 
 /** A thread that is a mend, at the machine: its list, its slug, and the ways compared. */
 const props = defineProps<{ row: MendRow }>()
+const emit = defineEmits<{ working: [ref: string] }>()
 const { done, tick } = useMendSteps(() => props.row.id)
 const ways = computed(() =>
   (props.row.planned?.ways?.ranked ?? []).map(row => ({
@@ -35,6 +36,6 @@ const atMachine = computed(() =>
     :done="atMachine"
     @tick="(id, on) => tick(machineStep(id), on)"
   />
-  <SlugPiece v-if="row.back?.way === 'pressed-slug'" :found="row.back.slug" />
+  <SlugPiece v-if="row.back?.way === 'pressed-slug'" :back="row.back" @working="emit('working', $event)" />
   <BossWays :ways="ways" />
 </template>

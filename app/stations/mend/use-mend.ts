@@ -12,12 +12,17 @@ export function useMends() {
   const all = computed(() => store.job?.mends ?? [])
   const current = computed<StoredMend | null>(() => all.value.find(mend => mend.id === route.query.mend) ?? null)
   const row = computed(() => store.plan?.mends.rows.find(each => each.id === current.value?.id) ?? null)
-  const fields = computed(() =>
+  const every = computed(() =>
     Object.entries(current.value ? kindOf(current.value.kind).fields : {}).map(([key, field]) => ({
       key,
       field,
       path: `mends.#${current.value!.id}.readings.${key}`,
     })),
+  )
+  const fields = computed(() => every.value.filter(({ field }) => !field.ofWay))
+  /** Those that only the way it goes asks for. */
+  const ofWay = computed(() =>
+    every.value.filter(({ field }) => field.ofWay && field.ofWay === row.value?.planned?.way),
   )
 
   const to = (id: string) => ({ query: { ...route.query, mend: id } })
@@ -52,5 +57,5 @@ export function useMends() {
     store.edit(['mends'], list)
   }
   const kinds = KIND_IDS.map(id => ({ id, name: kindOf(id).name }))
-  return { all, current, row, fields, to, show, add, remove, move, kinds }
+  return { all, current, row, fields, ofWay, to, show, add, remove, move, kinds }
 }

@@ -3,12 +3,9 @@ import { computed } from 'vue'
 import { DRESSING } from '#core/face/finish.table'
 import { COATINGS } from '#core/job/words.table'
 import { useJob } from '~/stores/job'
-import { useSettings } from '~/stores/settings'
 
 const store = useJob()
-const settings = useSettings()
 const data = computed(() => store.plan?.rebuild.data)
-const bend = computed(() => (data.value?.bend && 'answer' in data.value.bend ? data.value.bend.answer : null))
 const dressing = computed(() => store.job!.rebuild.dressing)
 </script>
 
@@ -26,31 +23,6 @@ const dressing = computed(() => store.job!.rebuild.dressing)
     <ul>
       <li v-for="note in data.finish.notes" :key="note">{{ note }}</li>
     </ul>
-  </template>
-  <template v-if="bend">
-    <p class="label gap">Pressing it back</p>
-    <table data-testid="bend">
-      <thead>
-        <tr>
-          <th>Press</th>
-          <th class="num">past straight by</th>
-          <th class="num">then it should stand out</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="(step, n) in bend.steps" :key="n">
-          <td>{{ n + 1 }}</td>
-          <td class="num">{{ settings.both(step.pressPastMm, 'mm') }}</td>
-          <td class="num">{{ settings.both(step.expectMm, 'mm') }}</td>
-        </tr>
-      </tbody>
-    </table>
-    <p class="quiet small">
-      Less than nothing is short of straight: it springs back {{ settings.text(bend.springMm, 'mm') }}. The bend strains
-      it {{ bend.strainPct.toFixed(1) }} %{{
-        bend.mayCrack ? ': warm it first, and look with dye after each press' : ''
-      }}.
-    </p>
   </template>
 </template>
 

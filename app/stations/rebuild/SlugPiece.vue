@@ -1,19 +1,21 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { Line } from 'vue-chartjs'
+import { slugOutlines } from '#core/plan/rebuild/drawings'
 import type { ThreadBack } from '#core/plan/rebuild/thread-back'
 import { COLD } from '#core/fit/cold.table'
 import { useChartLook, useLineOptions } from '~/composables/use-chart-look'
 import { useSettings } from '~/stores/settings'
 import { useOutlines } from './use-outlines'
 
-/** The slug of a boss: the clock of its fit, its sizes, and what cools it; its outlines where they are asked for. */
-const props = defineProps<{ found: ThreadBack['slug']; outlines?: boolean }>()
+/** The slug of a boss: the clock of its fit, its sizes, what cools it, and its outlines to cut by. */
+const props = defineProps<{ back: ThreadBack }>()
 const emit = defineEmits<{ working: [ref: string] }>()
 const settings = useSettings()
 const look = useChartLook()
 const { saveDxf, saveSvg } = useOutlines()
-const slug = computed(() => (props.found && 'answer' in props.found ? props.found.answer : null))
+const slug = computed(() => (props.back.slug && 'answer' in props.back.slug ? props.back.slug.answer : null))
+const outlines = computed(() => slugOutlines(props.back))
 const data = computed(() => ({
   datasets: [
     {
@@ -103,20 +105,19 @@ const options = useLineOptions(() => ({ x: 'seconds in the bore', y: 'gap across
       </tbody>
     </table>
     <div v-if="outlines" class="row gap">
-      <button type="button" class="plain-button slight" data-testid="dxf-slug" @click="saveDxf('slug')">
-        Slug as DXF</button
-      ><button type="button" class="plain-button slight" @click="saveSvg('slug')">as SVG</button
-      ><button type="button" class="plain-button slight" @click="saveDxf('boss')">Boss as DXF</button
-      ><button type="button" class="plain-button slight" @click="saveSvg('boss')">as SVG</button>
+      <template v-for="(name, what) in { slug: 'Slug', boss: 'Boss' }" :key="what">
+        <button
+          type="button"
+          class="plain-button slight"
+          :data-testid="`dxf-${what}`"
+          @click="saveDxf(what, outlines[what])"
+        >
+          {{ name }} as DXF</button
+        ><button type="button" class="plain-button slight" @click="saveSvg(what, outlines[what])">as SVG</button>
+      </template>
     </div>
   </template>
-  <p v-else class="quiet">
-    {{
-      found && 'reason' in found
-        ? `No slug: ${found.reason}.`
-        : 'With the thread, its depth and the boss, the slug and its clock stand here.'
-    }}
-  </p>
+  <p v-else-if="back.slug && 'reason' in back.slug" class="quiet">No slug: {{ back.slug.reason }}.</p>
 </template>
 
 <style scoped>
@@ -132,5 +133,10 @@ th {
 }
 td.num {
   white-space: nowrap;
+}
+@media (max-width: 480px) {
+  td.num {
+    white-space: normal;
+  }
 }
 </style>

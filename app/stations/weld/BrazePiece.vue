@@ -1,19 +1,20 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { BrazeData } from '#core/plan/weld/braze'
 import { BRAZE_RODS } from '#core/braze/rods.table'
-import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 
+/** Rod, part and flame on one scale; `settlesC` is what the flame alone would bring the part to. */
+const props = defineProps<{ braze: BrazeData | null; settlesC: number | null }>()
 const emit = defineEmits<{ working: [ref: string] }>()
-const store = useJob()
 const settings = useSettings()
-const braze = computed(() => store.plan?.weld.data.braze ?? null)
+const braze = computed(() => props.braze)
 const rod = computed(() => (braze.value ? BRAZE_RODS[braze.value.rod] : null))
 const TOP = 20
 const HIGH = 300
 const topC = computed(() => (braze.value ? Math.max(braze.value.base.liquidusC, braze.value.plan.workingC) + 30 : 700))
 const y = (c: number) => TOP + HIGH - (c / topC.value) * HIGH
-const flameC = computed(() => store.plan?.warm.data.heating?.equilibriumC ?? null)
+const flameC = computed(() => props.settlesC)
 /** Words at the two sides, pushed apart where they would lie on one another. */
 const spread = <T extends { c: number }>(marks: T[]) => {
   let above = Infinity

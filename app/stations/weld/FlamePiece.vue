@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { Line } from 'vue-chartjs'
+import type { FlameData } from '#core/plan/weld/flame'
 import { temperatureIn } from '#core/quantity/show'
 import { useChartLook, useLineOptions } from '~/composables/use-chart-look'
-import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 
+/** What a flame does to this wall, against what a puddle wants. */
+const props = defineProps<{ flame: FlameData | null }>()
 const emit = defineEmits<{ working: [ref: string] }>()
-const store = useJob()
 const settings = useSettings()
 const look = useChartLook()
-const flame = computed(() => store.plan?.weld.data.flame ?? null)
+const flame = computed(() => props.flame)
 const temperature = (c: number) => temperatureIn(c, settings.system)
 const lastS = computed(() => flame.value?.plan.curve.at(-1)?.s ?? 1)
 const flat = (c: number) => [

@@ -23,6 +23,7 @@ const shop = useShop()
 const store = useJob()
 const weld = computed(() => store.plan?.weld.data)
 const groove = computed(() => store.plan?.open.data.drawn ?? null)
+const settlesC = computed(() => store.plan?.warm.data.heating?.equilibriumC ?? null)
 const ofMends = computed(() => store.job!.open.work === 'none')
 const brazing = computed(() => (weld.value ? BRAZE_ROD_OF[weld.value.process] !== undefined : false))
 const flaming = computed(() => weld.value?.process === 'oxy-fuel')
@@ -53,9 +54,9 @@ const torches = computed(() => Object.fromEntries(shop.kit.torches.map(torch => 
         >Pull bench: what the weld does to what may not move</NuxtLink
       >
       <MendsAtOnce v-if="ofMends" station="weld" />
-      <BrazePiece v-else-if="brazing" @working="working" />
+      <BrazePiece v-else-if="brazing" :braze="weld?.braze ?? null" :settles-c="settlesC" @working="working" />
       <template v-else-if="flaming">
-        <FlamePiece @working="working" />
+        <FlamePiece :flame="weld?.flame ?? null" @working="working" />
         <GrooveAlong v-if="groove" :groove="groove" />
         <PassLog />
       </template>

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { LANGUAGES } from '../../words/languages.table'
 import { idText, name } from '../text'
 import { amount, count, list, map, maybePick, money, when, words } from './declared'
-import { namesOf } from './names-of'
+import { namesOf } from '../../field/names-of'
 
 /** What it came to, and how it left. */
 export const handOver = {

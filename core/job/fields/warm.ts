@@ -3,7 +3,7 @@ import { heatSetupSchema } from '../../heat/bench/setup.schema'
 import { fields as part } from '../../part/fields'
 import { WARM_SCHOOLS } from '../../warm/schools.table'
 import { list, pick, reading, sameAs, words } from './declared'
-import { namesOf } from './names-of'
+import { namesOf } from '../../field/names-of'
 
 /** How the part is warmed. */
 export const warm = {

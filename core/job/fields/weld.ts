@@ -4,7 +4,7 @@ import { BRUSH_SCHOOLS, CLAMP_SCHOOLS, PEEN_SCHOOLS, TUNGSTEN_SCHOOLS } from '..
 import { idText, moment, name, text } from '../text'
 import { SEEN_IN_PUDDLE } from '../words.table'
 import { list, maybePick, pick, reading, words } from './declared'
-import { namesOf } from './names-of'
+import { namesOf } from '../../field/names-of'
 
 const passNumber = z.number().int().min(1).max(1000)
 const placeMm = z.number().min(-1e5).max(1e5)

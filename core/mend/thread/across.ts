@@ -1,8 +1,10 @@
 import { box, fillet, poly, type DrawnShape, type DrawnSize, type Section } from '../section/shapes'
 import type { Drawn } from '../kind'
 import type { fields } from './fields'
-import { BOSS_LEG_MM, BRIGHT_MM, CAST_DEPTH, CAST_WIDE_MM, PROUD_MM, SLUG_OVER_THREAD } from './sizes.table'
+import { BOSS_LEG_MM, BRIGHT_MM, CAST_WIDE_MM, PROUD_MM } from './sizes.table'
 import { bossOf } from './ways'
+import { slugAcrossMm } from '../../fit/slug-size'
+import { castDeepMm } from '../../thread/cast-depth'
 
 /** A boss in section with what each way of giving its thread back lays or puts in. */
 export function bossed({ values, wallMm, way }: Drawn<typeof fields>): Section {
@@ -29,7 +31,7 @@ export function bossed({ values, wallMm, way }: Drawn<typeof fields>): Section {
         shapes: [...base(r + BRIGHT_MM), box('new', -r - BRIGHT_MM, -PROUD_MM, 2 * (r + BRIGHT_MM), deep + PROUD_MM)],
       }
     case 'pressed-slug': {
-      const s = SLUG_OVER_THREAD * r
+      const s = slugAcrossMm(thread.majorMm, values.slugMm) / 2
       return {
         title,
         sizes,
@@ -70,8 +72,8 @@ export function bossed({ values, wallMm, way }: Drawn<typeof fields>): Section {
         shapes: [
           ...base(r),
           box('other', -r, -deep * 0.3, 2 * r, deep),
-          box('new', -r - CAST_WIDE_MM, 0, CAST_WIDE_MM, r * CAST_DEPTH * 2),
-          box('new', r, 0, CAST_WIDE_MM, r * CAST_DEPTH * 2),
+          box('new', -r - CAST_WIDE_MM, 0, CAST_WIDE_MM, castDeepMm(thread.majorMm, deep)),
+          box('new', r, 0, CAST_WIDE_MM, castDeepMm(thread.majorMm, deep)),
         ],
       }
     case 'wire-insert':

@@ -1,9 +1,11 @@
-import { weldGroove, USUAL_CHAMFER_MM } from '../../fit/weld-groove'
+import { weldGroove } from '../../fit/weld-groove'
+import { slugAcrossMm } from '../../fit/slug-size'
+import { castDeepMm } from '../../thread/cast-depth'
 import type { Thread } from '../../thread/thread'
 import type { Laid, Work } from '../kind'
 import { BORE_MIN, DRILL_TAP_MIN, FACE_CUT_MIN, INSERT_OUT_MIN, MILL_FIND_MIN, STUD_OUT_MIN } from '../minutes.table'
 import { filletMm3, ringMm3 } from '../volumes'
-import { BOSS_LEG_MM, BRIGHT_MM, CAST_DEPTH, CAST_WIDE_MM, PROUD_MM, SLUG_OVER_THREAD } from './sizes.table'
+import { BOSS_LEG_MM, BRIGHT_MM, CAST_WIDE_MM, PROUD_MM } from './sizes.table'
 import type { State, Way } from './states.table'
 
 export interface GivenBack {
@@ -14,15 +16,18 @@ export interface GivenBack {
   wallMm: number
 }
 
+export interface ToGiveBack {
+  thread: Thread
+  deepMm: number
+  bossMm: number
+  states: readonly State[]
+  /** A slug as it is asked for, where one is pressed in. */
+  slug: { slugMm?: number | undefined; chamferMm: number }
+  opened: boolean
+}
+
 /** What a way of giving a thread back lays, takes away and asks of hand and machine; closed forms. */
-export function givenBack(
-  way: Way,
-  thread: Thread,
-  deepMm: number,
-  bossMm: number,
-  states: readonly State[],
-  opened: boolean,
-): GivenBack {
+export function givenBack(way: Way, { thread, deepMm, bossMm, states, slug, opened }: ToGiveBack): GivenBack {
   const { majorMm } = thread
   const out: Work[] = opened
     ? []
@@ -53,8 +58,8 @@ export function givenBack(
       }
     }
     case 'pressed-slug': {
-      const slugMm = SLUG_OVER_THREAD * majorMm
-      const rim = weldGroove(USUAL_CHAMFER_MM, USUAL_CHAMFER_MM, 0)
+      const slugMm = slugAcrossMm(majorMm, slug.slugMm)
+      const rim = weldGroove(slug.chamferMm, slug.chamferMm, 0)
       return {
         wallMm: Math.max(3, (bossMm - slugMm) / 2),
         removedMm3: ringMm3(slugMm, majorMm, deepMm),
@@ -91,14 +96,13 @@ export function givenBack(
         rebuild: [{ code: 'face-boss', ...find, machineMin: FACE_CUT_MIN * 2 }, tap],
       }
     case 'cast-on-screw': {
-      const deep = Math.min(deepMm, CAST_DEPTH * majorMm)
       return {
         wallMm: Math.max(3, (bossMm - majorMm) / 2),
         removedMm3: 0,
         laid: [
           {
             side: 1,
-            volumeMm3: ringMm3(majorMm + 2 * CAST_WIDE_MM, majorMm, deep),
+            volumeMm3: ringMm3(majorMm + 2 * CAST_WIDE_MM, majorMm, castDeepMm(majorMm, deepMm)),
             runMm: Math.PI * (majorMm + CAST_WIDE_MM),
             wideMm: CAST_WIDE_MM,
             goes: 'round',

@@ -31,6 +31,7 @@ export interface WayRow extends Pick<Rebuild, 'stripN' | 'factor' | 'minutes' | 
 /** The ways of giving a thread back, the one taken first, and the load that they must hold. */
 export interface WaysCompared {
   loadN: number
+  /** Whether its torque gave the load; else a share of what breaks the bolt did. */ fromTorque: boolean
   ranked: WayRow[]
 }
 
@@ -112,7 +113,11 @@ export function judgeWays(input: {
     way: chosen?.way ?? null,
     factor: chosen?.factor ?? 0,
     ruledOut,
-    compared: { loadN, ranked: [...(chosen ? [chosen] : []), ...possible.filter(row => row !== chosen), ...barred] },
+    compared: {
+      loadN,
+      fromTorque: input.torqueNm !== undefined,
+      ranked: [...(chosen ? [chosen] : []), ...possible.filter(row => row !== chosen), ...barred],
+    },
   }
 }
 

@@ -31,14 +31,14 @@ export function planThread(
   const common = { ...PLAIN, joint: 'groove' as const, ruledOut: chosen.ruledOut, ways: chosen.compared }
   if (!chosen.way)
     return { ...common, wallMm: body.wallMm, laid: [], way: null, refused: values.way ? 'way-ruled-out' : 'no-way' }
-  const { laid, removedMm3, opening, rebuild, wallMm } = givenBack(
-    chosen.way,
-    values.thread,
-    values.deepMm,
+  const { laid, removedMm3, opening, rebuild, wallMm } = givenBack(chosen.way, {
+    thread: values.thread,
+    deepMm: values.deepMm,
     bossMm,
-    values.state,
+    states: values.state,
+    slug: values,
     opened,
-  )
+  })
   const welded = laid.length + before.length > 0
   return {
     ...common,

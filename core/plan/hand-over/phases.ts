@@ -15,6 +15,8 @@ export interface Phase {
   /** What it is learnt under: itself, or for a mend its kind. */
   learntAs: string
   name: string
+  /** The mend it is of, where it is of one. */
+  mend?: string
   minutes: number
   actualMin: number | null
   unattendedMin: number
@@ -44,8 +46,7 @@ export function phasesOf(
 ): Phase[] {
   const attended = open.steps.filter(step => !step.unattended).reduce((sum, step) => sum + step.minutes, 0)
   const unattended = open.steps.filter(step => step.unattended).reduce((sum, step) => sum + step.minutes, 0)
-  const threadMin = rebuild.boss?.ranked.find(row => row.method === rebuild.way)?.minutes ?? 0
-  const rows: (Pick<Phase, 'id' | 'name' | 'minutes' | 'unattendedMin'> & { learntAs?: string })[] = [
+  const rows: (Pick<Phase, 'id' | 'name' | 'mend' | 'minutes' | 'unattendedMin'> & { learntAs?: string })[] = [
     { id: 'open', name: 'Open up and clean', minutes: attended, unattendedMin: unattended },
     { id: 'warm', name: 'Warm', minutes: warm.warmth.minutes > 0 ? warm.warmth.minutes + 2 : 0, unattendedMin: 0 },
     {
@@ -62,6 +63,7 @@ export function phasesOf(
         ? [
             {
               id: `mend-${row.id}`.slice(0, LONGEST_ID),
+              mend: row.id,
               learntAs: kindPhase(row.kind),
               name: capital(row.name),
               minutes: rowMinutes(row),
@@ -74,11 +76,11 @@ export function phasesOf(
       id: 'rebuild',
       name: 'Rebuild, face and dress',
       minutes:
-        job.open.work === 'none' && !threadMin
+        job.open.work === 'none'
           ? 0
           : rebuild.machined
-            ? FACE_SET_UP_MIN + rebuild.cutsMm.length * FACE_MIN_PER_CUT + threadMin
-            : DRESS_MIN + threadMin,
+            ? FACE_SET_UP_MIN + rebuild.cutsMm.length * FACE_MIN_PER_CUT
+            : DRESS_MIN,
       unattendedMin: 0,
     },
     {

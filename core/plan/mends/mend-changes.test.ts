@@ -4,13 +4,13 @@ import { mendSchema } from '../../job/mend.schema'
 import { planJob } from '../plan-job'
 import { EMPTY_KIT } from '../../job/empty-kit'
 import { mendChanges } from './mend-changes'
-import { mendsBasis } from './mends-basis'
+import { mendsBasis } from '../../job/basis'
 
 const mm = (value: number) => ({ typed: `${value} mm`, value })
 const mend = (id: string, kind: string, readings: object, name = '') => mendSchema.parse({ id, kind, name, readings })
 const job = (...mends: ReturnType<typeof mend>[]) => ({ ...newJob('j', 'Part', '', '2026-11-12T10:00:00Z'), mends })
 const between = (before: ReturnType<typeof job>, after: ReturnType<typeof job>) =>
-  mendChanges({ what: 'mends', before: mendsBasis(before), after: mendsBasis(after) }, after.mends)
+  mendChanges({ what: 'mends', before: mendsBasis(before.mends), after: mendsBasis(after.mends) }, after.mends)
 
 describe('what changed in the mends under a settled station', () => {
   it('is told reading by reading, by the names in the form', () => {

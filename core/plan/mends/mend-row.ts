@@ -1,8 +1,13 @@
+import type { AnswerTo } from '../../ask/question'
+import type { bendStraighten } from '../../face/question'
 import type { DrawnGroove } from '../../groove/drawn'
 import type { StoredMend } from '../../job/mend.schema'
 import type { Section } from '../../mend/section/shapes'
 import type { JobPlanned, PlannedMend } from '../../whole/plan'
+import type { Found } from '../rebuild/found'
 import type { ThreadBack } from '../rebuild/thread-back'
+import type { MendFlame } from '../weld/flame-of-mend'
+import type { FlamePlace } from '../weld/flame-place'
 import type { MendLog } from '../weld/pass-log'
 import type { MendSetUp } from './mend-set-up'
 
@@ -24,6 +29,11 @@ export interface MendRow {
   turn: { place: number; of: number; why: string } | null
   /** Its thread at the bench, where it gives one back by drill or tap. */
   back: ThreadBack | null
+  /** How it is pressed back, where it is bent. */
+  bend: Found<AnswerTo<typeof bendStraighten>>
+  /** Where rod and flame lay it; null where an arc does, or nothing is laid. */
+  place: FlamePlace | null
+  flame: MendFlame | null
   /** What is set on the machine for it, process by process. */
   setUps: MendSetUp[]
   /** Its passes, and what was seen in them. */

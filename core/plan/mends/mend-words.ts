@@ -47,6 +47,15 @@ export function mendCall(row: MendRow, station: Shown): Sentence {
   if (planned.decision === 'decline' || planned.decision === 'refer')
     return [`${name}: ${VERDICT_WORDS[planned.decision]}.`]
   const way = planned.way ? `${wayName(row.kind, planned.way)}; ` : ''
+  const taken = planned.ways?.ranked.find(each => each.way === planned.way && each.why === null)
+  if (station === 'rebuild' && taken)
+    return [
+      `${name}: ${way}it holds `,
+      figure(taken.factor, 'number'),
+      ' times what the bolt is tightened to; ',
+      figure(minutesOf(planned), 'min'),
+      ' in all.',
+    ]
   if (station === 'weld' || !planned.depositG)
     return [
       `${name}: ${way}`,

@@ -1,4 +1,3 @@
-import type { Job } from '../../job/job.schema'
 import { figures } from '../../quantity/show'
 import { count } from '../parts'
 import { minutesOf, type MendsData } from './mend-row'
@@ -10,18 +9,5 @@ export const mendsTake = ({ rows }: MendsData): string =>
       planned
         ? `${name}: ${planned.way ? `${planned.way.replaceAll('-', ' ')}, ` : ''}${figures(planned.depositG, 3)} g, ${count(planned.passes, 'pass', 'passes')}, ${figures(minutesOf(planned), 3)} min`
         : `${name}: not worked out`,
-    )
-    .join('; ')
-
-/** What the mends of a job rest on, for what a settled station remembers. */
-export const mendsBasis = (job: Job): string =>
-  job.mends
-    .map(
-      ({ name, kind, readings, opened, lays }) =>
-        `${name || kind}: ${Object.entries(readings)
-          .map(
-            ([key, held]) => `${key} ${typeof held === 'object' && !Array.isArray(held) ? held.typed : String(held)}`,
-          )
-          .join(', ')}${opened ? ', open' : ''}${lays.length ? `, ${lays.length} lays` : ''}`,
     )
     .join('; ')

@@ -5,7 +5,12 @@ import type { Job } from '../../job/job.schema'
 import type { StoredMend } from '../../job/mend.schema'
 import { newMend } from '../../job/new-mend'
 import { machineStep } from '../../job/mend-steps'
+import { serviceHeatC } from '../../job/service-heat'
+import { questions } from '../../questions'
+import { sentenceText } from '../hand-over/record'
 import { planJob } from '../plan-job'
+import { mendCall } from './mend-words'
+import { rebuildChange, rebuildClocks, rebuildWhy, rebuildWorkings } from './rebuild-words'
 
 const file = readFile(readFileSync(new URL('../../../demo/larkmoor-bench.json', import.meta.url), 'utf8'))
 if (!file.ok) throw new Error('the demo does not read')
@@ -41,30 +46,68 @@ const mendOf = (kind: StoredMend['kind'], readings: StoredMend['readings']): Sto
   readings,
 })
 
-describe('a thread is planned alike, as a mend and at Rebuild by itself', () => {
-  const bracket = named('signal-bracket')
-  const alone = planJob(bracket, kit).rebuild.data
-  const { threadDeepMm, bossMm, torqueNm, beneathMm, thread } = bracket.rebuild
-  const row = (more: StoredMend['readings'], job = bracket) =>
-    planJob(
-      { ...job, mends: [mendOf('thread', { thread, deepMm: threadDeepMm, bossMm, torqueNm, beneathMm, ...more })] },
-      kit,
-    ).mends.rows[0]!
+const answerOf = (name: string, input: object): object => {
+  const asked = questions.ask(name, input)
+  if (!asked.ok) throw new Error(JSON.stringify(asked.error))
+  return asked.answer as object
+}
 
-  it('has the same slug, section and list at the machine', () => {
-    const { back, planned } = row({ way: 'pressed-slug' })
-    expect(planned!.way).toBe('pressed-slug')
-    expect(back!.list!.steps.map(step => step.id)).toEqual(
-      alone.back!.list!.steps.map(step => step.id).filter(id => !id.startsWith('face-')),
-    )
-    expect(back!.slug).toMatchObject({ answer: { turnToMm: expect.any(Number), slugMm: 14 } })
-    expect(back!.newMetal).toEqual(alone.back!.newMetal)
-    expect(back!.taps).toEqual(alone.back!.taps)
+describe('a thread given back', () => {
+  const bracket = named('signal-bracket')
+  const { readings } = bracket.mends[0]!
+  const row = (more: StoredMend['readings'], job = bracket) =>
+    planJob({ ...job, mends: [mendOf('thread', { ...readings, ...more })] }, kit).mends.rows[0]!
+  const read = (typed: string, value: number) => ({ typed, value })
+
+  it('has the slug that its own question gives, as its readings ask for it', () => {
+    const asked = { threadMajorMm: 8, bossMm: 26, depthMm: 16, beneathMm: 24, bodyAlloy: '356', serviceC: 40 }
+    const slug = (more: object) => answerOf('fit.slug', { ...asked, ...more })
+    const serviceC = serviceHeatC(bracket)
+    expect(row({}).back!.slug).toMatchObject({ answer: slug({ serviceC }) })
+    const made = row({
+      slugMm: read('15 mm', 15),
+      cold: 'dry-ice',
+      hubC: read('95 °C', 95),
+      clearanceMm: read('0.04 mm', 0.04),
+      slugAlloy: '6082',
+    })
+    expect(made.back).toMatchObject({ cold: 'dry-ice', newMetal: { acrossMm: 15 } })
+    expect(made.back!.slug).toMatchObject({
+      answer: slug({ serviceC, slugMm: 15, cold: 'dry-ice', hubC: 95, clearanceMm: 0.04, slugAlloy: '6082' }),
+    })
+    expect(row({ slugAlloy: 'unobtainium' })).toMatchObject({ reason: expect.stringContaining('Slug of: ') })
   })
-  it('compares the same ways by the same figures', () => {
+  it('is laid round the slug that goes in, and by the chamfers it has', () => {
+    const laid = (more: StoredMend['readings']) => row(more).planned!.depositG
+    expect(laid({ slugMm: read('18 mm', 18) }) / laid({ slugMm: read('15 mm', 15) })).toBeCloseTo(18 / 15, 6)
+    expect(laid({ chamferMm: read('4 mm', 4) }) / laid({ chamferMm: read('2 mm', 2) })).toBeCloseTo(4, 6)
+  })
+  it('is compared by the figures of the question that compares', () => {
+    const asked = answerOf('boss.compare', {
+      designation: 'M8',
+      depthMm: 16,
+      bossMm: 26,
+      torqueNm: 14,
+      bodyAlloy: '356',
+      filler: row({}).planned!.filler!,
+    }) as { loadN: number; ranked: { method: string; factor: number }[] }
     const ranked = new Map(row({}).planned!.ways!.ranked.map(way => [way.way as string, way]))
-    for (const way of alone.boss!.ranked) expect(ranked.get(way.method)!.factor).toBeCloseTo(way.factor, 9)
-    expect(row({}).planned!.ways!.loadN).toBeCloseTo(alone.boss!.loadN, 6)
+    for (const way of asked.ranked) expect(ranked.get(way.method)!.factor).toBeCloseTo(way.factor, 9)
+    expect(row({}).planned!.ways).toMatchObject({ loadN: asked.loadN, fromTorque: true })
+    expect(row({ torqueNm: { typed: '', value: null } }).planned!.ways!.fromTorque).toBe(false)
+  })
+  it('says why: its load, its slug, how long there is, and what looser would give', () => {
+    const one = row({})
+    const why = rebuildWhy(one).map(sentence => sentenceText(sentence, 'metric'))
+    expect(why[0]).toMatch(/^The load is [\d.]+ N, from its torque\.$/)
+    expect(why[1]).toMatch(/^Slug 14\.0\d+ mm for a bore of 14.000 mm; .* to push it out\.$/)
+    expect(why[2]).toMatch(/before it seizes/)
+    expect(sentenceText(rebuildChange(one)[0]!, 'metric')).toMatch(/^Loose by 0\.05/)
+    expect(rebuildClocks(one)).toEqual([{ name: 'Slug in the freezer', seconds: 7200 }])
+    expect(rebuildWorkings(one).slug!.steps.length).toBeGreaterThan(5)
+    const insert = row({ way: 'wire-insert' })
+    expect([rebuildClocks(insert), rebuildChange(insert), rebuildWorkings(insert)]).toEqual([[], [], {}])
+    expect(sentenceText(mendCall(one, 'rebuild'), 'metric')).toMatch(/it holds [\d.]+ times what the bolt/)
   })
   it('says of a way that its state rules out why, last and not as one that could be taken', () => {
     const { ranked } = row({ state: ['crooked'] }).planned!.ways!

@@ -11,7 +11,8 @@ export interface CheckRow {
   readonly minutes: number
   /** Where one goes back to when it fails. */
   readonly back: StationId
-  readonly needed: (job: Job, process: ProcessId) => boolean
+  /** Whether the part wants it; left out, only a mend does. */
+  readonly needed?: (job: Job, process: ProcessId) => boolean
   readonly caution?: string
 }
 
@@ -127,7 +128,6 @@ export const CHECKS: readonly CheckRow[] = [
     where: 'every rebuilt thread',
     how: 'Gauge goes, no-go does not; then the real bolt to its torque, twice, with nothing giving.',
     minutes: 6,
-    needed: job => job.rebuild.thread.trim() !== '',
   },
   {
     id: 'fit',

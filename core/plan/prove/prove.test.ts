@@ -195,9 +195,14 @@ describe('a day with promises', () => {
     const bracket = file.jobs.find(job => job.id === 'signal-bracket')!
     const { given } = dayFromJobs([bracket, file.jobs.find(job => job.id === 'press-tray')!], kit, TWO_DAYS, around)
     const [slugged, tray] = given.jobs
-    const freeze = slugged!.tasks.find(task => task.id.endsWith(':freeze'))!
-    expect(freeze).toMatchObject({ unattended: true, needs: ['freezer'], after: ['signal-bracket:bore'], minutes: 120 })
-    expect(slugged!.tasks.find(task => task.id.endsWith(':rebuild'))!.after).toEqual([freeze.id])
+    const freeze = slugged!.tasks.find(task => task.id.endsWith('-freeze'))!
+    expect(freeze).toMatchObject({
+      unattended: true,
+      needs: ['freezer'],
+      after: ['signal-bracket:mend-bolt-bore'],
+      minutes: 120,
+    })
+    expect(slugged!.tasks.find(task => task.id.endsWith(':mend-bolt'))!.after).toEqual([freeze.id])
     // A part is put into the oven by somebody, and is welded within four hours of coming out.
     const baked = dayFromJobs([cover], kit, TWO_DAYS, around).given.jobs[0]!.tasks
     const load = baked.findIndex(task => task.id.endsWith(':open-load'))

@@ -5,6 +5,8 @@ import { foretoldWhy } from '../pull/pull-says'
 import { PROCESSES, type ProcessId } from '../../call/process.table'
 import type { Job } from '../../job/job.schema'
 import { STATION_NAMES, type StationId } from '../../job/stations.table'
+import type { MendsData } from '../mends/mend-row'
+import { THREADS } from '../stale'
 import { caution } from '../../safety/cautions.table'
 import { CHECKS, CHECK_OF } from './checks.table'
 import { comparedOf, type Compared } from './compared'
@@ -33,9 +35,13 @@ export interface ProveData {
 }
 
 /** Prove: the checks this duty, repair and cause need, with results and what was measured. */
-export function planProve(job: Job, process: ProcessId, ofMends: readonly string[]): StationPlan<ProveData> {
-  const asked = new Set(ofMends.map(check => CHECK_OF[check]))
-  const rows = CHECKS.filter(row => row.needed(job, process) || asked.has(row.id))
+export function planProve(
+  job: Job,
+  process: ProcessId,
+  mends: Pick<MendsData, 'checks' | 'rows'>,
+): StationPlan<ProveData> {
+  const asked = new Set(mends.checks.map(check => CHECK_OF[check]))
+  const rows = CHECKS.filter(row => row.needed?.(job, process) || asked.has(row.id))
   const measured = { runOut: runOutOf(job), leak: leakOf(job), balance: unbalanceOf(job) }
   const compared = comparedOf(job)
   const judged = compared.filter(entry => entry.within !== null)
@@ -111,7 +117,7 @@ export function planProve(job: Job, process: ProcessId, ofMends: readonly string
     basis: {
       'what it does': job.takeIn.does ?? '',
       'may not move': job.takeIn.mustNotMove.join(', '),
-      rebuilt: job.rebuild.thread,
+      [THREADS]: mends.rows.flatMap(row => row.back?.thread.designation ?? []).join(', '),
       ...(PROCESSES[process].needsAmps ? {} : { 'joined by': PROCESSES[process].name }),
     },
     data: { checks, passed, failed: failed.length, compared, ...measured },

@@ -1,5 +1,7 @@
 import type { fitSlug } from '../../fit/question'
 import type { AnswerTo } from '../../ask/question'
+import { BRIGHT_MM, CAST_WIDE_MM } from '../../mend/thread/sizes.table'
+import { castDeepMm } from '../../thread/cast-depth'
 import type { BossMethod } from '../../thread/methods.table'
 import type { Thread } from '../../thread/thread'
 import { threadInsert } from '../../thread/insert'
@@ -8,15 +10,6 @@ export interface NewMetal {
   acrossMm: number
   deepMm: number
 }
-
-/**
- * How far past the old thread a weld opens it to sound metal, over its major; how deep a thread is cast round a screw
- * at its mouth. Common practice, no source.
- */
-const OPENED_OVER_MAJOR = 1.25
-const OPENED_PAST_DEPTH = 1.15
-const CAST_ROUND_MAJOR = 1.6
-const CAST_DEPTH = 0.5
 
 /** What is new metal in a boss rebuilt one way or another, in section: how wide and how deep from the face, mm. */
 export function newMetalOf(
@@ -36,8 +29,8 @@ export function newMetalOf(
     case 'solid-insert':
       return { acrossMm: threadInsert(thread, 'solid').outsideMm, deepMm: depthMm }
     case 'cast-on-screw':
-      return { acrossMm: thread.majorMm * CAST_ROUND_MAJOR, deepMm: depthMm * CAST_DEPTH }
+      return { acrossMm: thread.majorMm + 2 * CAST_WIDE_MM, deepMm: castDeepMm(thread.majorMm, depthMm) }
     case 'weld-and-tap':
-      return { acrossMm: thread.majorMm * OPENED_OVER_MAJOR, deepMm: depthMm * OPENED_PAST_DEPTH }
+      return { acrossMm: thread.majorMm + 2 * BRIGHT_MM, deepMm: depthMm }
   }
 }

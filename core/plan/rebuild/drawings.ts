@@ -1,10 +1,8 @@
 import { said } from '../../job/fields/said'
 import type { Point } from '../../photo/point'
+import type { ThreadBack } from './thread-back'
 import type { Job } from '../../job/job.schema'
 import { visible } from '../../job/text'
-import type { JobPlan } from '../plan-job'
-
-export type Drawn = 'slug' | 'boss' | 'patch'
 
 export interface Outline {
   layer: string
@@ -120,24 +118,25 @@ export function outlinesSvg(outlines: readonly Outline[], title: string): string
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${number(wide)}mm" height="${number(high)}mm" viewBox="${number(left)} ${number(top)} ${number(wide)} ${number(high)}"><title>${escaped}</title>${outlines.map(path).join('')}</svg>\n`
 }
 
-/** The outline of a job's slug, boss or patch, at the sizes its plan gives; null where the plan has none. */
-export function outlinesOf(job: Job, plan: JobPlan, what: Drawn): Outline[] | null {
-  const { rebuild, open } = job
-  const { groove } = plan.open.data
-  if (what === 'patch')
-    return open.patchWideMm.value && open.patchHighMm.value
-      ? patchOutline(
-          open.patchWideMm.value,
-          open.patchHighMm.value,
-          said(job, 'open').patchCornerMm,
-          groove ? groove.topWidthMm / 2 : 0,
-        )
-      : null
-  const found = plan.rebuild.data.back?.slug
-  if (!found || !('answer' in found)) return null
-  const { answer: slug } = found
-  const chamferMm = said(job, 'rebuild').chamferMm
-  return what === 'slug'
-    ? slugOutline(slug.turnToMm, slug.lengthMm, chamferMm)
-    : bossOutline(rebuild.bossMm.value!, slug.slugMm, slug.boreDeepMm, chamferMm, rebuild.beneathMm.value)
+/** The outline of the patch that a job's opening lets in, bevelled as its groove is; null where it has no sizes. */
+export function patchOf(job: Job, topWidthMm: number): Outline[] | null {
+  const { patchWideMm, patchHighMm } = job.open
+  if (!patchWideMm.value || !patchHighMm.value) return null
+  const { patchCornerMm } = said(job, 'open')
+  return patchOutline(patchWideMm.value, patchHighMm.value, patchCornerMm, topWidthMm / 2)
+}
+
+/** The outlines of the slug that gives a thread back and of the boss it goes into; null where none goes in. */
+export function slugOutlines({
+  slug,
+  bossMm,
+  beneathMm,
+  chamferMm,
+}: ThreadBack): Record<'slug' | 'boss', Outline[]> | null {
+  if (!slug || !('answer' in slug)) return null
+  const { turnToMm, lengthMm, slugMm, boreDeepMm } = slug.answer
+  return {
+    slug: slugOutline(turnToMm, lengthMm, chamferMm),
+    boss: bossOutline(bossMm, slugMm, boreDeepMm, chamferMm, beneathMm),
+  }
 }

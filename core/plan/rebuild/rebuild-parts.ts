@@ -1,5 +1,4 @@
 import type { AnswerTo } from '../../ask/question'
-import { bendStraighten } from '../../face/question'
 import { flatLap } from '../../flat/question'
 import { flatEvaluate } from '../../flat/question'
 import { holesCircle } from '../../face/question'
@@ -10,58 +9,12 @@ import type { Alloy } from '../../metal/alloys.table'
 import { finishAdvice, type FinishAdvice } from '../../face/finish'
 import { boltedFlat, decideFace, type FaceDecision } from '../../flat/decide'
 import type { Point3 } from '../../flat/plane'
-import { serviceHeatC } from '../../job/service-heat'
-import type { Job, Kit } from '../../job/job.schema'
+import type { Job } from '../../job/job.schema'
 import type { ProcessId } from '../../call/process.table'
-import { findThread } from '../../thread/find'
-import type { BossMethod } from '../../thread/methods.table'
-import type { Thread } from '../../thread/thread'
 import { askFor } from '../ask-core'
 import { BRAZE_ROD_OF } from '../../call/braze-rod.table'
 import type { Working } from '../parts'
 import { found, type Found } from './found'
-import { threadBack, type ThreadBack } from './thread-back'
-
-/** The thread named at Rebuild, or null. */
-export const threadOf = ({ rebuild }: Job): Thread | null =>
-  rebuild.thread.trim() ? (findThread(rebuild.thread) ?? null) : null
-
-/** The thread named at Rebuild with its boss, where both its depth and its boss are known; the slug by what is said. */
-export function threadBackOf(
-  job: Job,
-  kit: Kit,
-  body: Alloy,
-  way: BossMethod | null,
-  faced: { proudMm: number; cutsMm: readonly number[] },
-): ThreadBack | null {
-  const { rebuild } = job
-  const thread = threadOf(job)
-  if (!thread || !rebuild.bossMm.value || !rebuild.threadDeepMm.value) return null
-  const { slugAlloy, clearanceMm, chamferMm, facedMm } = said(job, 'rebuild')
-  return threadBack(
-    {
-      ...faced,
-      thread,
-      way,
-      deepMm: rebuild.threadDeepMm.value,
-      bossMm: rebuild.bossMm.value,
-      beneathMm: rebuild.beneathMm.value,
-      slug: {
-        alloy: slugAlloy,
-        slugMm: rebuild.slugMm.value,
-        interferenceMm: rebuild.interferenceMm.value,
-        clearanceMm,
-        cold: rebuild.cold,
-        hubC: rebuild.hubC.value,
-        chamferMm,
-        facedMm,
-        serviceC: serviceHeatC(job),
-      },
-    },
-    body,
-    kit,
-  )
-}
 
 /** The bolt circle nearest to the holes measured. */
 export function circleOf({ rebuild }: Job): Found<AnswerTo<typeof holesCircle>> {
@@ -112,20 +65,6 @@ export function faceOf(job: Job, body: Alloy): FaceData | { reason: string } | n
       ...(bolted ? { bolted: { title: 'Bolted flat', steps: bolted.working } } : {}),
     },
   }
-}
-
-/** Pressing a bent flange back. */
-export function bendOf({ rebuild, takeIn }: Job, body: Alloy): Found<AnswerTo<typeof bendStraighten>> {
-  const thickMm = rebuild.face.thickMm.value ?? takeIn.wallMm.value
-  if (!rebuild.bentMm.value || !rebuild.bentOverMm.value || !thickMm) return null
-  return found(
-    askFor(bendStraighten, 'Pressing it back', {
-      outMm: rebuild.bentMm.value,
-      overMm: rebuild.bentOverMm.value,
-      thickMm,
-      alloy: body.name,
-    }),
-  )
 }
 
 /** What the coating afterwards does. */

@@ -9,6 +9,7 @@ import { COMBS, combPdf } from '../../thread/comb-pdf'
 import { kitDrills } from '../../thread/kit-drills'
 import { BOSS_METHODS } from '../../thread/methods.table'
 import { bossOutline, outlinesSvg, patchOutline, slugOutline } from './drawings'
+import { rebuildWhy } from '../mends/rebuild-words'
 import { planJob } from '../plan-job'
 import { sentenceText } from '../hand-over/record'
 
@@ -18,9 +19,14 @@ const kit = file.kit!
 const bracket = file.jobs.find(job => job.id === 'signal-bracket')!
 const edit = (path: string, value: unknown, job = bracket) => applyPatch(job, { path: path.split('.'), value })
 const plan = (job = bracket) => planJob(job, kit).rebuild
+const bolt = (readings: object, job = bracket) =>
+  planJob(edit('mends.#bolt.readings', { ...job.mends[0]!.readings, ...readings }, job), kit).mends.rows[0]!
+
+/** By a way that its state leaves: a thread is cast round a screw in a shallow hole only. */
+const sound = (way: string) => bolt({ way, deepMm: { typed: '10 mm', value: 10 } })
 
 describe('the list at the machine', () => {
-  const by = (way: string) => plan(edit('rebuild.way', way)).data.back!.list!
+  const by = (way: string) => sound(way).back!.list!
   it.each(BOSS_METHODS)('%s: starts at zero, ends with the real bolt, and says everything in figures', way => {
     const { steps } = by(way)
     expect(steps[0]!.id).toBe('zero')
@@ -52,16 +58,18 @@ describe('the list at the machine', () => {
     for (const way of BOSS_METHODS) expect(by(way).tapDrills.length > 0, way).toBe(!/insert|screw/.test(way))
   })
   it('has none without a thread, and says why a slug cannot be', () => {
-    expect(plan(edit('rebuild.thread', '')).data.back).toBeNull()
-    expect(plan(edit('rebuild.bossMm', { typed: '12 mm', value: 12 })).data.back!.slug).toMatchObject({
-      reason: expect.stringContaining('no wall'),
-    })
+    expect(bolt({ thread: '' })).toMatchObject({ back: null, wants: ['thread'] })
+    const narrow = bolt({ bossMm: { typed: '12 mm', value: 12 } })
+    expect(narrow).toMatchObject({ back: null, planned: { decision: 'decline', because: ['way-ruled-out'] } })
+    expect(narrow.planned!.ruledOut).toContainEqual({ way: 'pressed-slug', why: 'wall-too-thin' })
+    const deep = bolt({ facedMm: { typed: '4 mm', value: 4 } })
+    expect(sentenceText(rebuildWhy(deep).at(-1)!, 'metric')).toMatch(/^No slug: facing 4 mm takes the whole groove/)
   })
 })
 
 describe('the boss in section', () => {
   it("shows the new metal of the way taken: the slug's own bore, the insert's outside (ASME B18.29.1: d + 1.299 P), the whole boss", () => {
-    const metal = (way: string) => plan(edit('rebuild.way', way)).data.back!.newMetal!
+    const metal = (way: string) => sound(way).back!.newMetal!
     expect(metal('pressed-slug').acrossMm).toBe(14)
     expect(metal('wire-insert').acrossMm).toBeCloseTo(8 + 1.299038 * 1.25, 4)
     expect(metal('new-boss').acrossMm).toBe(26)

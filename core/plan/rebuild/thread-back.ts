@@ -1,7 +1,6 @@
 import type { AnswerTo } from '../../ask/question'
 import type { Cold } from '../../fit/cold.table'
 import { fitSlug } from '../../fit/question'
-import { findAlloy } from '../../metal/find-alloy'
 import type { Alloy } from '../../metal/alloys.table'
 import { kitDrills } from '../../thread/kit-drills'
 import { tapFor } from '../../thread/kit-taps'
@@ -15,7 +14,7 @@ import { machiningList, type MachiningList } from './machining'
 
 /** How a slug is made and put in; what is null is worked out. */
 export interface SlugWanted {
-  alloy: string
+  alloy: Alloy
   slugMm: number | null
   interferenceMm: number | null
   clearanceMm: number
@@ -43,6 +42,8 @@ export interface ThreadWanted {
 export interface ThreadBack extends Pick<ThreadWanted, 'thread' | 'deepMm' | 'bossMm' | 'beneathMm' | 'way'> {
   slug: Found<AnswerTo<typeof fitSlug>>
   newMetal: NewMetal | null
+  cold: Cold
+  chamferMm: number
   /** The tap each way needs, and whether the kit has it; none where no taps are listed. */
   taps: Partial<Record<BossMethod, { name: string; inKit: boolean }>>
   list: MachiningList | null
@@ -62,7 +63,7 @@ function slugFor({ thread, bossMm, deepMm, beneathMm, slug }: ThreadWanted, body
       bossMm,
       depthMm: deepMm,
       bodyAlloy: body.name,
-      slugAlloy: alloy,
+      slugAlloy: alloy.name,
       clearanceMm: Math.max(0, clearanceMm),
       facedMm: Math.max(0, facedMm),
       ...or('beneathMm', beneathMm),
@@ -94,6 +95,8 @@ export function threadBack(
     beneathMm,
     way,
     slug,
+    cold: made.cold,
+    chamferMm: made.chamferMm,
     newMetal: way && newMetalOf(way, thread, deepMm, bossMm, answer),
     taps: Object.fromEntries(
       BOSS_METHODS.flatMap(method => {
@@ -113,7 +116,7 @@ export function threadBack(
           chamferMm: made.chamferMm,
           facedMm: Math.min(Math.max(0, made.facedMm), made.chamferMm * MOST_FACED_SHARE),
           body,
-          slugAlloy: findAlloy(made.alloy) ?? findAlloy('6061')!,
+          slugAlloy: made.alloy,
           drills: kitDrills(drills).drills,
         })
       : null,

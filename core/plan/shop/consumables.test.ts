@@ -11,7 +11,7 @@ const file = readFile(readFileSync(new URL('../../../demo/larkmoor-bench.json', 
 if (!file.ok) throw new Error('the demo does not read')
 const kit = file.kit!
 const jobOf = (id: string) => file.jobs.find(job => job.id === id)!
-const bracket = jobOf('signal-bracket')
+const bracket = openingOnly(jobOf('signal-bracket'))
 const cover = jobOf('gearbox-cover')
 
 describe('what a job takes', () => {

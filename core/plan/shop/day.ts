@@ -24,6 +24,7 @@ const HOT_WORK: readonly string[] = ['warm', 'weld']
  */
 const LOAD_MIN = 5
 const BEFORE_FREEZER_SHARE = 0.5
+const AT_MILL = ['hands', 'mill']
 /** What has run by itself after a phase: the oven after opening, plain cooling after the weld. */
 const ALONE: Readonly<Record<string, { name: string; needs: readonly string[] }>> = {
   open: { name: 'Bake', needs: ['oven'] },
@@ -106,12 +107,19 @@ export function dayFromJobs(
       for (const phase of plan['hand-over'].data.phases) {
         if (phase.minutes <= 0 || job.settled[phase.id as keyof Job['settled']] || phase.actualMin !== null) continue
         const needs = NEEDS[phase.id] ?? ['hands']
-        if (phase.id === 'rebuild' && plan.rebuild.data.way === 'pressed-slug' && job.rebuild.cold === 'freezer') {
+        const back = plan.mends.rows.find(row => row.id === phase.mend)?.back
+        if (back?.way === 'pressed-slug' && back.cold === 'freezer') {
           // A slug is turned to its bore before it is cooled, and stays in the freezer until it is pressed in straight
           // out of it.
-          add('bore', 'Bore, turn the slug', phase.minutes * BEFORE_FREEZER_SHARE, needs, false)
-          add('freeze', 'Slug in the freezer', FREEZER_MIN, ['freezer'], true)
-          add(phase.id, 'Press it in, face and dress', phase.minutes * (1 - BEFORE_FREEZER_SHARE), needs, false)
+          add(`${phase.id}-bore`, 'Bore, turn the slug', phase.minutes * BEFORE_FREEZER_SHARE, AT_MILL, false)
+          add(`${phase.id}-freeze`, 'Slug in the freezer', FREEZER_MIN, ['freezer'], true)
+          add(
+            phase.id,
+            `${phase.name}: press it in, weld, tap`,
+            phase.minutes * (1 - BEFORE_FREEZER_SHARE),
+            needs,
+            false,
+          )
         } else
           add(
             phase.id,

@@ -9,8 +9,9 @@ import type { Job, Kit } from '../../job/job.schema'
 import type { Alloy } from '../../metal/alloys.table'
 import { torchReach, type Reach } from '../../warm/torch-reach'
 import { askFor } from '../ask-core'
+import type { FlamePlace } from './flame-place'
 import type { Body } from '../take-in/body'
-import { weighed, zoneRunMm } from '../warm/warm-decision'
+import { weighed } from '../warm/warm-decision'
 import { warmOnPart, type WarmZone } from '../warm/warm-on-part'
 import { capital, count, figure, type NoArcStation, type Sentence, type Working } from '../parts'
 import type { Torch, WarmData } from '../warm/warm'
@@ -35,15 +36,15 @@ export interface BrazeData {
   unbalanceWorking: Working | null
 }
 
-/** Brazing of this job with the torch of its kit, or what it still wants. */
+/** Brazing of a place of this job with the torch of its kit, or what it still wants. */
 export function brazeOf(
   job: Job,
   kit: Kit,
   body: Body | null,
   alloy: Alloy,
-  warm: WarmData,
+  warm: Pick<WarmData, 'startC'>,
   process: ProcessId,
-  joint: { volumeMm3: number; faceMm2: number },
+  place: FlamePlace,
 ): BrazeData | { wants: string[] } | { reason: string } | null {
   const rod = BRAZE_ROD_OF[process]
   if (!rod) return null
@@ -62,30 +63,29 @@ export function brazeOf(
     serviceC,
   })
   if (!asked.ok) return { reason: asked.reason }
-  const radiusMm = job.open.work === 'turned' && job.open.turnedMm.value ? job.open.turnedMm.value / 2 : null
+  const { wallMm, turnsAtMm: radiusMm } = place
   const heavy =
-    radiusMm && joint.volumeMm3 > 0
+    radiusMm && place.volumeMm3 > 0
       ? askFor(balanceCorrect, 'A heavier rod on a turning part', {
           radiusMm,
-          volumeMm3: joint.volumeMm3,
+          volumeMm3: place.volumeMm3,
           densityGcm3: BRAZE_RODS[rod].densityGcm3,
           replacedDensityGcm3: alloy.densityGcm3,
           atRadiusMm: radiusMm,
         })
       : null
-  const wallMm = job.takeIn.wallMm.value
   const { workingC, verdict } = asked.answer
   const [onPart] =
-    verdict === 'refused' ? [] : warmOnPart(job, alloy, torch, { toC: workingC }, warm.startC, ['opening'], true)
+    verdict === 'refused' ? [] : warmOnPart(job, alloy, torch, { toC: workingC }, warm.startC, [place.mend], true)
   const reach = onPart
     ? onPart.onS !== null && onPart.hottestC < alloy.solidusC
       ? { minutes: (onPart.lengths * onPart.onS) / 60, where: 'zone' as const }
       : null
     : verdict !== 'refused' && wallMm
       ? torchReach(torch, weighed(body, job, alloy), alloy, wallMm, workingC, {
-          atEdge: job.open.work === 'build-up',
+          atEdge: place.atEdge,
           startC: warm.startC,
-          runMm: zoneRunMm(job),
+          runMm: place.runMm,
         })
       : null
   const zone = reach?.where === 'zone' ? reach : null
@@ -97,7 +97,7 @@ export function brazeOf(
     torch,
     base: { name: alloy.name, solidusC: alloy.solidusC, liquidusC: alloy.liquidusC },
     serviceC,
-    minutes: (zone?.minutes ?? (asked.answer.timeS ?? 0) / 60) + joint.faceMm2 / PROCESSES[process].mm2PerMin,
+    minutes: (zone?.minutes ?? (asked.answer.timeS ?? 0) / 60) + place.faceMm2 / PROCESSES[process].mm2PerMin,
     unbalance: heavy?.ok ? { ...heavy.answer, radiusMm: radiusMm! } : null,
     working: asked.working,
     unbalanceWorking: heavy?.ok ? heavy.working : null,

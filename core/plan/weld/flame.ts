@@ -10,6 +10,7 @@ import { askFor } from '../ask-core'
 import type { Body } from '../take-in/body'
 import { COOL_MIN } from '../minutes.table'
 import { capital, figure, type NoArcStation, type Sentence, type Working } from '../parts'
+import type { FlamePlace } from './flame-place'
 import { airC } from '../../warm/air'
 import type { Torch, WarmData } from '../warm/warm'
 
@@ -36,18 +37,17 @@ function torchOf(job: Job, kit: Kit): Torch | undefined {
     : (kit.torches.find(torch => fuelOf(torch.gas).oxygen) ?? chosen ?? kit.torches[0])
 }
 
-/** Welding of this job with a flame of its kit, or what it still wants. */
+/** Welding of a place of this job with a flame of its kit, or what it still wants. */
 export function flameOf(
   job: Job,
   kit: Kit,
   body: Body | null,
   alloy: Alloy,
-  warm: WarmData,
+  warm: Pick<WarmData, 'startC'>,
   startC: number,
-  faceMm2: number,
+  { wallMm, faceMm2 }: Pick<FlamePlace, 'wallMm' | 'faceMm2'>,
 ): FlameData | { wants: string[] } | { reason: string } {
   const torch = torchOf(job, kit)
-  const wallMm = job.takeIn.wallMm.value
   const wants = [
     ...(torch ? [] : ['a torch in the kit']),
     ...(wallMm ? [] : ['the wall']),

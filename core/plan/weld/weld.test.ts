@@ -7,6 +7,7 @@ import { setupTrouble } from '../../instrument/stand-in/run'
 import { readFile } from '../../job/files'
 import type { Job } from '../../job/job.schema'
 import { applyPatch } from '../../job/patch'
+import { openingOnly } from '../opening-only.fixture'
 import { planJob } from '../plan-job'
 import { recordOf, sentenceText } from '../hand-over/record'
 import { standInSetup } from '../shop/stand-ins'
@@ -14,7 +15,8 @@ import { standInSetup } from '../shop/stand-ins'
 const file = readFile(readFileSync(new URL('../../../demo/larkmoor-bench.json', import.meta.url), 'utf8'))
 if (!file.ok) throw new Error('the demo does not read')
 const kit = file.kit!
-const bracket = file.jobs.find(job => job.id === 'signal-bracket')!
+const whole = file.jobs.find(job => job.id === 'signal-bracket')!
+const bracket = openingOnly(whole)
 const edit = (job: Job, path: string, value: unknown) => applyPatch(job, { path: path.split('.'), value })
 const read = (typed: string, value: number | null) => ({ typed, value })
 const by = (process: ProcessId, job = bracket) => planJob(edit(job, 'call.process', process), kit)
@@ -161,10 +163,11 @@ describe('minutes, gas and price of another way than TIG', () => {
     expect(weldMin).toBeGreaterThan(8)
   })
   it('a thread given back is charged by the way that is taken', () => {
-    const rebuildMin = (way: string) =>
-      planJob(edit(bracket, 'rebuild.way', way), kit)['hand-over'].data.phases.find(phase => phase.id === 'rebuild')!
-        .minutes
-    expect(rebuildMin('pressed-slug') - rebuildMin('wire-insert')).toBeCloseTo(60 - 15, 6)
+    const boltMin = (way: string) =>
+      planJob(edit(whole, 'mends.#bolt.readings.way', way), kit)['hand-over'].data.phases.find(
+        phase => phase.mend === 'bolt',
+      )!.minutes
+    expect(boltMin('pressed-slug') - boltMin('wire-insert')).toBeGreaterThan(25)
   })
 })
 

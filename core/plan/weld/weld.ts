@@ -15,6 +15,7 @@ import { flameOf, flameStation } from './flame'
 import { BOIL_OUT_ARC_MIN, COOL_MIN } from '../minutes.table'
 import type { OpenData } from '../open/open'
 import type { StationPlan } from '../parts'
+import { openingPlace } from './flame-place'
 import { interpassOf, turnDownOf } from './soak-up'
 import { airC } from '../../warm/air'
 import type { WarmData } from '../warm/warm'
@@ -120,9 +121,9 @@ export function planWeld(
       : []
   const last = byPass.at(-1)
   const eased = last && setA - last.easedA >= TOLD_EASE_A ? { fromA: setA, toA: last.easedA, zoneC: last.zoneC } : null
-  const faceMm2 = open.groove ? open.groove.topWidthMm * open.groove.runMm : 0
-  const brazing = brazeOf(job, kit, body, alloy, warm, process, { volumeMm3: open.groove?.volumeMm3 ?? 0, faceMm2 })
-  const flaming = process === 'oxy-fuel' ? flameOf(job, kit, body, alloy, warm, startC, faceMm2) : null
+  const place = openingPlace(job, open)
+  const brazing = brazeOf(job, kit, body, alloy, warm, process, place)
+  const flaming = process === 'oxy-fuel' ? flameOf(job, kit, body, alloy, warm, startC, place) : null
   const data: WeldData = {
     ...settings,
     process,

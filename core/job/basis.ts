@@ -1,0 +1,30 @@
+import type { StoredMend } from './mend.schema'
+
+/** What is remembered of the mends goes by this name. */
+export const MENDS = 'mends'
+
+/** A job's file holds no longer text of one thing a call rests on. */
+const LONGEST = 180
+
+/** Text no longer than a file keeps; a longer one is told apart by a figure made of all of it (FNV-1a). */
+export function kept(text: string): string {
+  if (text.length <= LONGEST) return text
+  let hash = 0x811c9dc5
+  for (const letter of text) hash = Math.imul(hash ^ letter.codePointAt(0)!, 0x01000193)
+  return `${text.slice(0, LONGEST)}… (${(hash >>> 0).toString(36)})`
+}
+
+type MendSaid = Pick<StoredMend, 'name' | 'kind' | 'readings' | 'opened' | 'lays'>
+
+/** What the mends of a job rest on, for what a settled station remembers. */
+export const mendsBasis = (mends: readonly MendSaid[]): string =>
+  mends
+    .map(
+      ({ name, kind, readings, opened, lays }) =>
+        `${name || kind}: ${Object.entries(readings)
+          .map(
+            ([key, held]) => `${key} ${typeof held === 'object' && !Array.isArray(held) ? held.typed : String(held)}`,
+          )
+          .join(', ')}${opened ? ', open' : ''}${lays.length ? `, ${lays.length} lays` : ''}`,
+    )
+    .join('; ')

@@ -1,0 +1,86 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { readFile } from '../../job/files'
+import type { Job } from '../../job/job.schema'
+import type { StoredMend } from '../../job/mend.schema'
+import { newMend } from '../../job/new-mend'
+import { sentenceText } from '../hand-over/record'
+import { stationSays } from '../mends/station-says'
+import { openingOnly } from '../opening-only.fixture'
+import { planJob } from '../plan-job'
+import type { ProcessId } from '../../call/process.table'
+
+const file = readFile(readFileSync(new URL('../../../demo/larkmoor-bench.json', import.meta.url), 'utf8'))
+if (!file.ok) throw new Error('the demo does not read')
+const oxygen = { id: 'oxy', name: 'oxygen torch', gas: 'oxy-acetylene', powerW: 9000, efficiencyPct: 35 }
+const kit = { ...file.kit!, torches: [...file.kit!.torches, oxygen] }
+const bracket = openingOnly(file.jobs.find(job => job.id === 'signal-bracket')!)
+const noShape: Job = { ...bracket, shape: { ...bracket.shape, pieces: [], marks: [] } }
+const read = (value: number) => ({ typed: `${value} mm`, value })
+
+/** The opening's own crack as a mend, laid by one process. */
+const asMend = (job: Job, process: ProcessId, more: Partial<StoredMend> = {}): Job => ({
+  ...job,
+  open: { ...job.open, work: 'none' },
+  mends: [
+    {
+      ...newMend('m', 'crack'),
+      readings: { lengthMm: job.open.crackMm, sides: String(job.open.sides), landMm: job.open.landMm },
+      lays: [{ id: 'l', process, filler: '', upTo: 'cap' }],
+      ...more,
+    } as StoredMend,
+  ],
+})
+const rowOf = (job: Job) => planJob(job, kit).mends.rows[0]!
+const wordsOf = (job: Job) => {
+  const { why, change } = stationSays(rowOf(job), 'weld')
+  return [...why, ...change].map(sentence => sentenceText(sentence, 'metric')).join('\n')
+}
+const opened = (job: Job, process: ProcessId) => planJob({ ...job, call: { ...job.call, process } }, kit).weld
+
+describe('rod and flame at a mend', () => {
+  it('are those of the opening, where both are the same crack in the same part', () => {
+    const [mend, first] = [rowOf(asMend(noShape, 'zinc-rod-braze')), opened(noShape, 'zinc-rod-braze')]
+    expect(mend.flame!.braze!.plan).toEqual(first.data.braze!.plan)
+    expect(mend.flame!.braze!.torch).toEqual(first.data.braze!.torch)
+    const welded = [rowOf(asMend(noShape, 'oxy-fuel')).flame!.flame!, opened(noShape, 'oxy-fuel').data.flame!] as const
+    expect(welded[0].plan.puddleC).toBe(welded[1].plan.puddleC)
+    expect(welded[0].torch.name).toBe('oxygen torch')
+  })
+  it('say what to do, with its working and its clocks', () => {
+    expect(wordsOf(asMend(noShape, 'zinc-rod-braze'))).toMatch(/^Braze it with the .* at 4\d\d °C/)
+    expect(wordsOf(asMend(noShape, 'oxy-fuel'))).toMatch(/^Weld it with the oxygen torch/)
+    const { clocks, workings, cautions } = stationSays(rowOf(asMend(noShape, 'zinc-rod-braze')), 'weld')
+    expect(clocks.map(clock => clock.name)).toEqual(['To brazing heat', 'Slow cool'])
+    expect(workings.braze!.steps.length).toBeGreaterThan(3)
+    expect(cautions.map(entry => entry.code)).toContain('torch-fire')
+  })
+  it('are not there for an arc, and nothing of them is said at another station', () => {
+    const arc = rowOf(asMend(noShape, 'ac-tig'))
+    expect([arc.place, arc.flame]).toEqual([null, null])
+    expect(stationSays(arc, 'weld').why).toEqual([])
+    expect(stationSays(rowOf(asMend(noShape, 'zinc-rod-braze')), 'open').why).toEqual([])
+  })
+  it('count the heavier rod on a part that turns: volume × difference of densities × radius', () => {
+    const turned = asMend(noShape, 'zinc-rod-braze', {
+      kind: 'turned',
+      readings: { turnedMm: read(100), wideMm: read(6), deepMm: read(3) },
+    })
+    const { planned, flame, place } = rowOf(turned)
+    expect(place).toMatchObject({ turnsAtMm: 50, volumeMm3: planned!.volumeMm3 })
+    // A zinc rod weighs about 6.6 g/cm³, a casting 2.7 (ASM Handbook vol. 2, from memory): 3 to 5 g more a cm³.
+    const gramsPerCm3 = flame!.braze!.unbalance!.unbalanceGmm / (planned!.volumeMm3 * 1e-3 * 50)
+    expect(gramsPerCm3).toBeGreaterThan(3)
+    expect(gramsPerCm3).toBeLessThan(5)
+  })
+  it('of an edge is warmed as an edge is, sooner than a place in the wall', () => {
+    const sizes = { longMm: read(40), wideMm: read(6), highMm: read(3) }
+    const edge = rowOf(asMend(noShape, 'zinc-rod-braze', { kind: 'edge', readings: sizes }))
+    expect(edge.place).toMatchObject({ atEdge: true, runMm: expect.any(Number) })
+    expect(edge.planned!.faceMm2).toBeGreaterThan(0)
+  })
+  it('without a torch say what they want', () => {
+    const { rows } = planJob(asMend(noShape, 'oxy-fuel'), { ...kit, torches: [] }).mends
+    expect(rows[0]!.flame).toMatchObject({ flame: null, says: { wants: ['a torch in the kit'] } })
+  })
+})
