@@ -10,10 +10,3 @@ export function patchRoundMm(wideMm: number, highMm: number, cornerMm: number): 
   const corner = Math.min(cornerMm, wideMm / 2, highMm / 2)
   return 2 * (wideMm + highMm) - 8 * corner + 2 * Math.PI * corner
 }
-
-/**
- * Round a turned part, at the middle of the groove's own section: by Pappus' theorem section × this is the metal.
- * @param centroidMm how far the section's middle lies below the surface
- */
-export const turnedRoundMm = (diameterMm: number, centroidMm: number) =>
-  Math.PI * Math.max(0, diameterMm - 2 * centroidMm)

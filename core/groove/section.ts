@@ -66,15 +66,3 @@ export function heightOfAreaMm(shape: GrooveShape, areaMm2: number): number {
   }
   return (low + high) / 2
 }
-
-/** How far the middle of the groove's section lies below the surface, mm; Simpson's rule over the height. */
-export function centroidMm(shape: GrooveShape, pieces = 200): number {
-  let [area, moment] = [0, 0]
-  for (let n = 0; n <= pieces; n++) {
-    const height = (shape.depthMm * n) / pieces
-    const weight = (n === 0 || n === pieces ? 1 : n % 2 ? 4 : 2) * halfWidthMm(shape, height)
-    area += weight
-    moment += weight * (shape.depthMm - height)
-  }
-  return area > 0 ? moment / area : shape.depthMm / 2
-}

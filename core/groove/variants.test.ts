@@ -3,8 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { questions } from '../questions'
 import { planBuildUp } from './build-up'
 import { reinforce } from './reinforce'
-import { patchRoundMm, turnedRoundMm } from './run'
-import { areaBelowMm2, centroidMm, halfWidthMm } from './section'
+import { patchRoundMm } from './run'
 import { passNumber, sequenceOf, sideOrder, type SequenceInput } from './sequence'
 
 describe('how a crack ends', () => {
@@ -22,30 +21,6 @@ describe('the way round', () => {
     expect(patchRoundMm(50, 30, 0)).toBe(160)
     expect(patchRoundMm(40, 40, 20)).toBeCloseTo(Math.PI * 40, 9)
     expect(patchRoundMm(50, 30, 6)).toBeCloseTo(160 - 48 + 12 * Math.PI, 9)
-  })
-  it('of a turned part times the section is the metal, by Pappus: a square slot', () => {
-    // Slot 4 wide and 6 deep round a 60 mm bar: π/4 (60² − 48²) × 4.
-    expect(turnedRoundMm(60, 3) * 4 * 6).toBeCloseTo((Math.PI / 4) * (60 ** 2 - 48 ** 2) * 4, 9)
-  })
-  it('the middle of a V lies a third down, of a slot half-way; any groove between', () => {
-    expect(centroidMm({ depthMm: 9, includedDeg: 60, rootRadiusMm: 0 })).toBeCloseTo(3, 3)
-    fc.assert(
-      fc.property(
-        fc.double({ min: 2, max: 30, noNaN: true }),
-        fc.double({ min: 10, max: 120, noNaN: true }),
-        fc.double({ min: 0, max: 5, noNaN: true }),
-        (depthMm, includedDeg, rootRadiusMm) => {
-          const c = centroidMm({ depthMm, includedDeg, rootRadiusMm })
-          return (
-            c > depthMm / 3 - 1e-6 &&
-            c < depthMm / 2 + 0.15 * depthMm &&
-            areaBelowMm2({ depthMm, includedDeg, rootRadiusMm }, depthMm) > 0 &&
-            halfWidthMm({ depthMm, includedDeg, rootRadiusMm }, 0) >= 0
-          )
-        },
-      ),
-      { numRuns: 60, seed: 2 },
-    )
   })
 })
 

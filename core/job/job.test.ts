@@ -179,13 +179,15 @@ describe('a shop of version 1', () => {
       expect(moves).toBe('still')
       const {
         version: _,
+        open,
         rebuild,
         settled,
         ...was
-      } = unnamed(before[n]) as { rebuild: Record<string, unknown> } & Record<'version' | 'settled', object>
+      } = unnamed(before[n]) as { rebuild: Record<string, unknown> } & Record<'version' | 'open' | 'settled', object>
       expect({ ...rest, takeIn }).toMatchObject(was)
       // A thread and a bend stand among the mends since version 4; nothing else left its place.
       expect(rebuild).toMatchObject(rest.rebuild as object)
+      expect(open).toMatchObject(rest.open as object)
       expect(Object.keys(job.settled)).toEqual(Object.keys(settled))
       expect((mends as { readings: object }[]).flatMap(mend => Object.values(mend.readings))).toEqual(
         expect.arrayContaining(['thread', 'threadDeepMm', 'bossMm'].map(key => rebuild[key]).filter(isSaid)),
@@ -230,7 +232,8 @@ describe('a shop of version 2', () => {
   })
   it('with nothing on its heat bench has no shape, and all else as it was', () => {
     expect(none.shape).toEqual({ pieces: [], mesh: null, marks: [] })
-    const { rebuild, ...was } = (JSON.parse(text) as { jobs: Record<string, unknown>[] }).jobs[3]!
+    const { open, rebuild, ...was } = (JSON.parse(text) as { jobs: Record<string, unknown>[] }).jobs[3]!
+    expect(open).toMatchObject(none.open)
     const { settled: _, mends, ...rest } = was
     expect(mends).toEqual([])
     expect(none).toMatchObject({ ...rest, version: JOB_VERSION })
@@ -242,7 +245,7 @@ describe('a shop of version 3', () => {
   const text = readFileSync(new URL('./fixtures/shop-version-3.json', import.meta.url), 'utf8')
   const read = readFile(text)
   if (!read.ok) throw new Error(JSON.stringify(read.issues))
-  const [bracket, odd, plain, cover] = read.jobs as [Job, Job, Job, Job]
+  const [bracket, odd, plain, cover, tray, arm, axle] = read.jobs as [Job, Job, Job, Job, Job, Job, Job]
   const before = (JSON.parse(text) as { jobs: Record<string, unknown>[] }).jobs
   const typed = (text: string, value: number) => ({ typed: text, value })
   it('has its thread, its slug and its bend among the mends, with what was done and nothing that nobody said', () => {
@@ -273,10 +276,31 @@ describe('a shop of version 3', () => {
   })
   it('has no mend where nothing was said of a thread, and all else as it was', () => {
     expect(plain.mends).toEqual([])
-    const { rebuild, ...rest } = before[2]! as { rebuild: object }
-    expect(plain).toMatchObject({ ...rest, version: 4 })
+    const { open, rebuild, ...rest } = before[2]! as { open: object; rebuild: object }
+    expect(open).toMatchObject(plain.open)
+    expect(plain).toMatchObject({ ...rest, version: JOB_VERSION })
     expect(rebuild).toMatchObject(plain.rebuild)
     expect(cover.mends.map(mend => mend.id)).toEqual(['drain', 'gasket'])
+  })
+  it('has a patch, an edge and a turned groove that were the opening among the mends, with what hung on it', () => {
+    expect([tray, arm, axle].map(job => [job.open.work, job.mends.map(mend => mend.kind)])).toEqual([
+      ['none', ['window']],
+      ['none', ['edge', 'thread']],
+      ['none', ['turned']],
+    ])
+    expect(tray.mends[0]).toMatchObject({
+      id: 'first-opening',
+      readings: { wideMm: typed('80 mm', 80), highMm: typed('50 mm', 50), includedDeg: typed('70 °', 70) },
+      lays: [{ process: 'mig-pulse', filler: '5356', upTo: 'cap' }],
+      done: ['cut-window', 'bevel-window', 'wipe', 'pass-1', 'pass-2'],
+    })
+    expect(tray.weld).toMatchObject({ passesDone: [], log: [{ mend: 'first-opening', saw: 'bubbles' }] })
+    expect(tray.open.done).toContain('degrease')
+    expect(tray.shape.marks[0]!.mend).toBe('first-opening')
+    expect(arm.mends[0]!.readings).toMatchObject({ longMm: typed('40 mm', 40), highMm: typed('6 mm', 6) })
+    // Left over 2 mm of a wall of 8: the groove was 6 deep, and as wide as its angle and root make it.
+    expect(axle.mends[0]!.readings).toMatchObject({ turnedMm: typed('100 mm', 100), deepMm: typed('6 mm', 6) })
+    expect((axle.mends[0]!.readings.wideMm as { value: number }).value).toBeGreaterThan(8)
   })
   it('comes to one job of two benches, whichever of them brought it up first', () => {
     const [here, there] = [bracket, { ...bracket, updatedAt: '2026-11-25T09:00:00Z' }]

@@ -1,2 +1,5 @@
+/** What a laid pass of a mend is called among its steps that are done. */
+export const passStep = (pass: number): string => `pass-${pass}`
+
 /** What a step at the machine is called among the steps of a mend that are done. */
 export const machineStep = (id: string): string => `machine-${id}`

@@ -1,50 +1,21 @@
 import { kept, MENDS, mendsBasis } from './basis'
 import { isPlain } from './entry-key'
-import { machineStep } from './mend-steps'
+import type { Plain } from './held'
 import type { StoredMend } from './mend.schema'
-import { newMend } from './new-mend'
-import type { StoredReading } from './reading.schema'
+import { LEFT_OPEN, openingRenamed, openingToMend } from './opening-to-mend'
+import { LEFT_REBUILD, rebuiltToMends } from './rebuilt-to-mends'
 
-type Plain = Record<string, unknown>
+/** What a settled station remembers of what was said of it, which a mend says in other words. */
+const SAID = ['the call', 'cautions', 'what they take']
 
-/** Readings of a thread that stood at Rebuild, and what its mend calls them. */
-const THREAD = {
-  thread: 'thread',
-  threadDeepMm: 'deepMm',
-  bossMm: 'bossMm',
-  torqueNm: 'torqueNm',
-  beneathMm: 'beneathMm',
-  way: 'way',
-} as const
-/** Of its slug; the same there and here. */
-const SLUG = ['slugAlloy', 'slugMm', 'interferenceMm', 'clearanceMm', 'cold', 'hubC', 'chamferMm', 'facedMm'] as const
-const BEND = { bentMm: 'bentMm', bentOverMm: 'overMm' } as const
-/** What a slug's readings began with in version 3: nobody said these. */
-const BEGUN: Readonly<Record<string, string>> = {
-  slugAlloy: '6061',
-  clearanceMm: '0.02 mm',
-  cold: 'freezer',
-  chamferMm: '2.5 mm',
-  facedMm: '0.5 mm',
+const without = (section: Plain, fields: readonly string[]): Plain =>
+  Object.fromEntries(Object.entries(section).filter(([name]) => !fields.includes(name)))
+
+/** A mend by an id that none of the others has. */
+function named(mend: StoredMend, mends: readonly StoredMend[]): StoredMend {
+  const taken = mends.some(one => one.id === mend.id)
+  return taken ? named({ ...mend, id: `${mend.id}-` }, mends) : mend
 }
-const MOVED = [...Object.keys(THREAD), ...SLUG, ...Object.keys(BEND), 'listDone']
-
-const isReading = (held: unknown): held is StoredReading => isPlain(held) && typeof held.typed === 'string'
-const textOf = (held: unknown) => (isReading(held) ? held.typed : typeof held === 'string' ? held : '').trim()
-
-/** What was said of these fields, by the names that a mend has for them. */
-const saidOf = (rebuild: Plain, names: Readonly<Record<string, string>>): StoredMend['readings'] =>
-  Object.fromEntries(
-    Object.entries(names).flatMap(([was, is]) => {
-      const held = rebuild[was]
-      const text = textOf(held)
-      return text === '' || text === BEGUN[was] ? [] : [[is, held as StoredReading | string]]
-    }),
-  )
-
-/** An id that none of the mends has. */
-const freeId = (id: string, mends: readonly unknown[]): string =>
-  mends.some(mend => isPlain(mend) && mend.id === id) ? freeId(`${id}-`, mends) : id
 
 /** The later of the times of these fields. */
 const latest = (stamps: Plain, fields: readonly string[]): string | undefined =>
@@ -55,63 +26,58 @@ const latest = (stamps: Plain, fields: readonly string[]): string | undefined =>
     .at(-1)
 
 /** A settled station's basis without these, with what the mends now are where it knew what they were. */
-function rested(settled: unknown, gone: readonly string[], was?: string, now?: string): unknown {
+function rested(settled: unknown, gone: readonly string[], mends?: { was: string; now: string }): unknown {
   if (!isPlain(settled) || !isPlain(settled.basis)) return settled
-  const basis = Object.fromEntries(Object.entries(settled.basis).filter(([what]) => !gone.includes(what)))
-  return { ...settled, basis: now !== undefined && (basis[MENDS] ?? '') === was ? { ...basis, [MENDS]: now } : basis }
+  const basis = without(settled.basis, gone)
+  const knew = mends && (basis[MENDS] ?? '') === mends.was
+  return { ...settled, basis: knew ? { ...basis, [MENDS]: mends.now } : basis }
+}
+
+/** What stood settled while a thread and a bend stood at Rebuild rests on the same as before, said otherwise. */
+function settledAs(settled: unknown, before: readonly StoredMend[], after: readonly StoredMend[]): Plain {
+  const mends = { was: before.length ? kept(mendsBasis(before)) : '', now: kept(mendsBasis(after)) }
+  const gone: Readonly<Record<string, readonly string[]>> = {
+    open: SAID,
+    weld: SAID,
+    rebuild: [...SAID, 'thread', 'way'],
+  }
+  return Object.fromEntries(
+    Object.entries(isPlain(settled) ? settled : {}).map(([station, entry]) => [
+      station,
+      gone[station] ? rested(entry, gone[station], mends) : station === 'prove' ? rested(entry, ['rebuilt']) : entry,
+    ]),
+  )
 }
 
 /**
- * Version 4 has a thread, its slug and a bend to press back among the mends, where version 3 had one of each at
- * Rebuild. What stood settled stays so: its station rests on the same as before, said otherwise.
+ * Version 4 has nothing but a crack beside its mends: a patch, an edge and a turned groove that were the opening of
+ * version 3, and the thread and the bend of its Rebuild, are mends. Nothing that was said is lost; what stood settled
+ * stays so where only its words are others.
  */
 export function toFour(job: Plain): Plain {
-  const { rebuild } = job
-  if (!isPlain(rebuild)) return { ...job, version: 4 }
-  const mends = Array.isArray(job.mends) ? (job.mends as StoredMend[]) : []
-  const thread = saidOf(rebuild, THREAD)
-  const slug = saidOf(rebuild, Object.fromEntries(SLUG.map(name => [name, name])))
-  const done = Array.isArray(rebuild.listDone) ? rebuild.listDone.filter(id => typeof id === 'string') : []
-  const bend = saidOf(rebuild, BEND)
-  // What a slug is cooled in makes no thread; a reading of one does.
-  const isNamed = 'thread' in thread || Object.values({ ...thread, ...slug }).some(isReading)
-  const added: StoredMend[] = [
-    ...(isNamed || done.length
-      ? [
-          {
-            ...newMend(freeId('rebuilt-thread', mends), 'thread'),
-            readings: { ...thread, ...slug },
-            done: done.map(machineStep),
-          },
-        ]
-      : []),
-    ...(Object.keys(bend).length ? [{ ...newMend(freeId('rebuilt-bend', mends), 'bent'), readings: bend }] : []),
-  ]
-  const left = Object.fromEntries(Object.entries(rebuild).filter(([name]) => !MOVED.includes(name)))
-  if (!added.length) return { ...job, rebuild: left, version: 4 }
-  const all = [...mends, ...added]
-  const settled = isPlain(job.settled) ? job.settled : {}
-  const [was, now] = [mends.length ? kept(mendsBasis(mends)) : '', kept(mendsBasis(all))]
-  const said = ['the call', 'cautions', 'what they take']
-  const stamps = isPlain(job.stamps) ? job.stamps : {}
-  const at = latest(stamps, ['mends', ...MOVED.map(name => `rebuild.${name}`)])
-  return {
-    ...job,
-    mends: all,
-    rebuild: left,
-    settled: Object.fromEntries(
-      Object.entries(settled).map(([station, entry]) => [
-        station,
-        station === 'open' || station === 'weld'
-          ? rested(entry, said, was, now)
-          : station === 'rebuild'
-            ? rested(entry, [...said, 'thread', 'way'], was, now)
-            : station === 'prove'
-              ? rested(entry, ['rebuilt'])
-              : entry,
-      ]),
-    ),
-    stamps: at === undefined ? stamps : { ...stamps, mends: at },
+  const open = isPlain(job.open) ? job.open : {}
+  const rebuild = isPlain(job.rebuild) ? job.rebuild : {}
+  const before = Array.isArray(job.mends) ? (job.mends as StoredMend[]) : []
+  const opening = openingToMend(job)
+  const after = [...(opening ? [opening] : []), ...rebuiltToMends(rebuild)].reduce<StoredMend[]>(
+    (all, mend) => [...all, named(mend, all)],
+    before,
+  )
+  const first = opening && after[before.length]!
+  const sections = {
+    ...(isPlain(job.open) ? { open: { ...without(open, LEFT_OPEN), ...(first ? { work: 'none' } : {}) } } : {}),
+    ...(isPlain(job.rebuild) ? { rebuild: without(rebuild, LEFT_REBUILD) } : {}),
     version: 4,
+  }
+  if (after.length === before.length) return { ...job, ...sections }
+  const stamps = isPlain(job.stamps) ? job.stamps : {}
+  const moved = [...LEFT_REBUILD.map(name => `rebuild.${name}`), ...LEFT_OPEN.map(name => `open.${name}`)]
+  const at = latest(stamps, ['mends', ...moved])
+  return {
+    ...(first ? openingRenamed(job, first.id) : job),
+    ...sections,
+    mends: after,
+    settled: settledAs(job.settled, before, after),
+    stamps: at === undefined ? stamps : { ...stamps, mends: at },
   }
 }

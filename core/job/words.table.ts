@@ -83,14 +83,8 @@ export const PROTECT_NAMES = Object.fromEntries(Object.entries(PROTECTS).map(([i
   string
 >
 
-/** What is opened up and filled. */
-export const OPENING_WORKS = {
-  crack: 'a crack',
-  patch: 'a patch let in',
-  'build-up': 'a lost edge built up',
-  turned: 'round a turned part',
-  none: 'nothing but the mends above',
-} as const
+/** What is opened first: a crack, or nothing beside the mends. */
+export const OPENING_WORKS = { crack: 'a crack', none: 'nothing but the mends above' } as const
 
 /** What the puddle did, as logged against a pass. What to do next: core/puddle. */
 export const SEEN_IN_PUDDLE = {

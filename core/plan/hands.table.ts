@@ -96,8 +96,7 @@ export const HANDS: readonly Hand[] = [
     id: 'build-before-bore',
     at: 'rebuild',
     text: 'Build up before boring, and bore last: whatever pulls has then pulled.',
-    when: job =>
-      ofKind(job, 'bore', 'boss', 'edge', 'turned') || job.open.work === 'build-up' || job.open.work === 'turned',
+    when: job => ofKind(job, 'bore', 'boss', 'edge', 'turned'),
   },
   {
     id: 'try-bolt',

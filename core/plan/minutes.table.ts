@@ -20,8 +20,7 @@ export const BAKE_MIN = 60
 export const BAKE_C = 200
 export const COOL_MIN = 25
 
-/** Clamping the earth, looking whether it is clean, cutting and fitting a patch: judgement. */
+/** Clamping the earth, looking whether it is clean: judgement. */
 export const EARTH_MIN = 2
 export const CLEAN_CHECK_MIN = 3
 export const FLUX_MIN = 2
-export const PATCH_MIN = 35

@@ -9,7 +9,8 @@ import { planKnow, type KnowData } from './know/know'
 import { mendChanges } from './mends/mend-changes'
 import { mendsTake } from './mends/mends-basis'
 import { mendVerdicts, stationOfMends } from './mends/mend-words'
-import { planMends, withFlames } from './mends/mends'
+import { heatedMends } from './mends/heated'
+import { planMends } from './mends/mends'
 import type { MendsData } from './mends/mend-row'
 import { planOpen, type OpenData } from './open/open'
 import type { StationPlan } from './parts'
@@ -157,6 +158,6 @@ export function planJob(job: Job, kit: Kit): JobPlan {
         },
       ]),
     ),
-    mends: withFlames(mends, job, kit, body ?? weighedBody(job, alloy), alloy, warm.data),
+    mends: heatedMends(mends, job, kit, body ?? weighedBody(job, alloy), alloy, warm.data),
   } as unknown as JobPlan
 }

@@ -16,6 +16,7 @@ import BossSection from '~/stations/rebuild/BossSection.vue'
 import BrazePiece from '~/stations/weld/BrazePiece.vue'
 import FlamePiece from '~/stations/weld/FlamePiece.vue'
 import BendPiece from '~/stations/rebuild/BendPiece.vue'
+import { useOutlines } from '~/stations/rebuild/use-outlines'
 import { useMendSteps } from './use-mend-steps'
 
 /** One mend drawn in section, with its steps, lays and what it takes. */
@@ -27,6 +28,7 @@ const settings = useSettings()
 /** What the flame alone would bring the whole part to. */
 const settlesC = computed(() => store.plan?.warm.data.heating?.equilibriumC ?? null)
 const planned = computed(() => props.row.planned)
+const { saveDxf, saveSvg } = useOutlines()
 const { done, tick } = useMendSteps(() => props.row.id)
 const steps = computed(
   () =>
@@ -42,6 +44,11 @@ const say = (code: string) =>
   <BossSection v-else-if="station === 'rebuild' && row.back" :back="row.back" />
   <SectionDrawing v-else-if="row.section" :section="row.section" />
   <p v-else class="quiet">It is drawn here to scale once it has {{ row.wants.join(' and ') || 'its readings' }}.</p>
+  <div v-if="row.patch && station === 'open'" class="row no-print">
+    <button type="button" class="plain-button slight" data-testid="dxf-patch" @click="saveDxf('patch', row.patch)">
+      Patch as DXF</button
+    ><button type="button" class="plain-button slight" @click="saveSvg('patch', row.patch)">as SVG</button>
+  </div>
   <template v-if="planned">
     <template v-if="steps.length">
       <p class="label">{{ station === 'open' ? 'Opening it, in order' : 'Rebuilding it, in order' }}</p>

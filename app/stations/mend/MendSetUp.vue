@@ -4,6 +4,7 @@ import { PROCESSES } from '#core/call/process.table'
 import type { MendSetUp } from '#core/plan/mends/mend-set-up'
 import WorkingDrawer from '~/bench/WorkingDrawer.vue'
 import SettingsTable from '~/stations/weld/SettingsTable.vue'
+import TurnDownPiece from '~/stations/weld/TurnDownPiece.vue'
 import WavePiece from '~/stations/weld/WavePiece.vue'
 
 /** One machine set up for a mend: the wave where it has one, and what is set. */
@@ -17,6 +18,7 @@ const shown = ref<string | null>(null)
     <WavePiece v-if="setUp.set.wave" :weld="setUp.set" />
     <p v-if="setUp.set.migReason" role="alert">The gun is not set: {{ setUp.set.migReason }}.</p>
     <SettingsTable :weld="setUp.set" @working="shown = $event" />
+    <TurnDownPiece :points="setUp.turnDown" />
     <WorkingDrawer :workings="setUp.workings" :shown="shown" @close="shown = null" />
   </section>
 </template>

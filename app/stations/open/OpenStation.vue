@@ -7,7 +7,6 @@ import MendsAtOnce from '~/stations/mend/MendsAtOnce.vue'
 import { useJob } from '~/stores/job'
 import { computed } from 'vue'
 import BreakChoice from './BreakChoice.vue'
-import BuildUpSection from './BuildUpSection.vue'
 import OpenedGroove from './OpenedGroove.vue'
 import OpeningList from './OpeningList.vue'
 import SidesChoice from './SidesChoice.vue'
@@ -30,23 +29,11 @@ const work = computed(() => store.job?.open.work ?? 'crack')
         <PickField v-if="!store.job!.open.closed" path="open.startsIn" />
         <PickField v-if="!store.job!.open.closed" path="open.endsIn" />
       </template>
-      <template v-else-if="work === 'patch'">
-        <ReadingField path="open.patchWideMm" />
-        <ReadingField path="open.patchHighMm" />
-        <ReadingField path="open.patchCornerMm" />
-      </template>
-      <template v-else-if="work === 'build-up'">
-        <ReadingField path="open.edgeLongMm" />
-        <ReadingField path="open.edgeWideMm" />
-        <ReadingField path="open.edgeHighMm" />
-        <ReadingField path="open.edgeProudMm" />
-      </template>
-      <ReadingField v-else-if="work === 'turned'" path="open.turnedMm" />
       <ReadingField path="takeIn.wallMm" />
       <ReadingField v-if="work !== 'none'" path="open.fillerMm" />
-      <template v-if="work !== 'build-up' && work !== 'none'">
-        <SidesChoice :ring="work === 'crack'" />
-        <template v-if="work === 'crack' && !store.job!.open.closed">
+      <template v-if="work !== 'none'">
+        <SidesChoice />
+        <template v-if="!store.job!.open.closed">
           <ReadingField path="open.pastTipMm" />
           <ReadingField path="open.stopHoleMm" />
         </template>
@@ -73,8 +60,7 @@ const work = computed(() => store.job?.open.work ?? 'crack')
       </details>
     </template>
     <template #piece>
-      <BuildUpSection v-if="work === 'build-up'" />
-      <MendsAtOnce v-else-if="work === 'none'" station="open" />
+      <MendsAtOnce v-if="work === 'none'" station="open" />
       <OpenedGroove v-else />
       <OpeningList />
     </template>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { useJob } from '~/stores/job'
 
-defineProps<{ ring: boolean }>()
 const store = useJob()
 </script>
 
@@ -16,7 +15,6 @@ const store = useJob()
       <v-btn :value="1">one side</v-btn><v-btn :value="2">both sides</v-btn>
     </v-btn-toggle>
     <v-checkbox
-      v-if="ring"
       label="A ring: no ends"
       :model-value="store.job!.open.closed"
       @update:model-value="store.edit(['open', 'closed'], $event === true)"

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { patchOf } from '#core/plan/rebuild/drawings'
 import { useJob } from '~/stores/job'
 import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'
@@ -15,15 +14,12 @@ import FaceReadings from './FaceReadings.vue'
 import FinishPiece from './FinishPiece.vue'
 import HolesPiece from './HolesPiece.vue'
 import HolesReadings from './HolesReadings.vue'
-import { useOutlines } from './use-outlines'
 
 const VIEWS = { face: 'Face', holes: 'Holes', dress: 'Dress' } as const
 const store = useJob()
-const { saveDxf, saveSvg } = useOutlines()
 const view = ref<keyof typeof VIEWS>(store.job!.rebuild.face.points.length ? 'face' : 'dress')
 /** A job of mends alone has nothing to rebuild but theirs. */
 const ofMends = computed(() => store.job!.open.work === 'none' && !store.job!.rebuild.face.points.length)
-const patch = computed(() => patchOf(store.job!, store.plan?.open.data.groove?.topWidthMm ?? 0))
 const machined = computed(() => store.job!.rebuild.machined)
 </script>
 
@@ -60,13 +56,7 @@ const machined = computed(() => store.job!.rebuild.machined)
       <MendsAtOnce v-if="ofMends && view === 'dress'" station="rebuild" />
       <template v-else-if="view === 'face'"><FaceMap @working="working" /><ForetoldFaces /><BluedFaces /></template>
       <HolesPiece v-else-if="view === 'holes'" @working="working" />
-      <template v-else>
-        <FacePiece /><ForetoldFaces /><BluedFaces /><FinishPiece />
-        <div v-if="store.job!.open.work === 'patch'" class="row">
-          <button type="button" class="plain-button slight" @click="saveDxf('patch', patch)">Patch as DXF</button
-          ><button type="button" class="plain-button slight" @click="saveSvg('patch', patch)">as SVG</button>
-        </div>
-      </template>
+      <template v-else> <FacePiece /><ForetoldFaces /><BluedFaces /><FinishPiece /> </template>
     </template>
   </StationFrame>
 </template>

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useJob } from '~/stores/job'
+import type { GunPoint } from '#core/plan/weld/soak-up'
 import { useSettings } from '~/stores/settings'
 
-const store = useJob()
+/** A gun's output over the arc time as the part soaks up heat. */
+const props = defineProps<{ points: readonly GunPoint[] | null }>()
 const settings = useSettings()
-const weld = computed(() => store.plan?.weld.data)
-const rows = computed(() => weld.value?.turnDown ?? [])
+const rows = computed(() => props.points ?? [])
 const lastS = computed(() => rows.value.at(-1)?.s ?? 1)
 const line = computed(
   () => `M${rows.value.map(row => `${40 + (row.s / lastS.value) * 440} ${130 - row.share * 110}`).join('L')}`,

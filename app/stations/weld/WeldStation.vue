@@ -63,7 +63,7 @@ const torches = computed(() => Object.fromEntries(shop.kit.torches.map(torch => 
       <template v-else>
         <WavePiece v-if="!gun && weld" :weld="weld" />
         <SettingsTable v-if="weld" :weld="weld" @working="working" />
-        <TurnDownPiece v-if="gun" />
+        <TurnDownPiece v-if="gun" :points="weld?.turnDown ?? null" />
         <GrooveAlong v-if="groove" :groove="groove" />
         <PassLog />
       </template>

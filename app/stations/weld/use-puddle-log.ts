@@ -1,6 +1,7 @@
 import { computed, type Ref } from 'vue'
 import type { SeenInPuddle } from '#core/job/words.table'
-import { logOf, passStep } from '#core/plan/weld/pass-log'
+import { passStep } from '#core/job/mend-steps'
+import { logOf } from '#core/plan/weld/pass-log'
 import { mendSettings, settingsLine } from '#core/plan/weld/weld-data'
 import { useInstruments } from '~/stores/instruments'
 import { useJob } from '~/stores/job'

@@ -1,28 +1,16 @@
 import { fields as crack } from '../../mend/crack/fields'
-import { fields as edge } from '../../mend/edge/fields'
-import { fields as turned } from '../../mend/turned/fields'
-import { fields as window } from '../../mend/window/fields'
 import { WHERE_IT_ENDS } from '../../mend/words'
 import { OPENING_WORKS } from '../words.table'
 import { done, flag, oneOrTwo, pick, reading, sameAs } from './declared'
 
 const sized = { above: 0, max: 5000 }
 
-/** How the first place is opened: its readings are those of a crack, a window, an edge or a turned part. */
+/** How the first crack is opened: its readings are those of a mend that is a crack. */
 export const open = {
-  /** A crack, a fitted patch, a lost edge built up, a groove round a turned part, or none beside the mends. */
   work: pick('What is mended', OPENING_WORKS, 'crack'),
   crackMm: sameAs(crack.lengthMm),
   startsIn: pick(crack.startsIn.label, WHERE_IT_ENDS, crack.startsIn.usual),
   endsIn: pick(crack.endsIn.label, WHERE_IT_ENDS, crack.endsIn.usual),
-  patchWideMm: sameAs(window.wideMm),
-  patchHighMm: sameAs(window.highMm),
-  patchCornerMm: sameAs(window.cornerMm, { usual: window.cornerMm.usual }),
-  turnedMm: sameAs(turned.turnedMm),
-  edgeLongMm: sameAs(edge.longMm),
-  edgeWideMm: sameAs(edge.wideMm),
-  edgeHighMm: sameAs(edge.highMm),
-  edgeProudMm: sameAs(edge.proudMm, { usual: edge.proudMm.usual }),
   /** A plate over a weak arm; left empty, none. */
   armWideMm: reading('mm', 'Arm, wide', sized),
   armHighMm: reading('mm', 'Arm, deep as it bends', sized),

@@ -120,7 +120,6 @@ export function chooseProcessFor(
     ...weighed(body, job, know.alloy),
     base: know.alloy.name,
     serviceC: Math.min(400, serviceHeatC(job)),
-    atEdge: open.work === 'build-up',
     runMm: zoneRunMm(job),
     ...(Number.isFinite(capC) ? { mostC: capC } : {}),
     ...(arcMin === undefined ? {} : { arcMin }),

@@ -5,9 +5,11 @@ import type { StoredMend } from '../../job/mend.schema'
 import type { Section } from '../../mend/section/shapes'
 import type { JobPlanned, PlannedMend } from '../../whole/plan'
 import type { Found } from '../rebuild/found'
+import type { Outline } from '../rebuild/drawings'
 import type { ThreadBack } from '../rebuild/thread-back'
 import type { MendFlame } from '../weld/flame-of-mend'
 import type { FlamePlace } from '../weld/flame-place'
+import type { Interpass } from '../weld/soak-up'
 import type { MendLog } from '../weld/pass-log'
 import type { MendSetUp } from './mend-set-up'
 
@@ -29,11 +31,15 @@ export interface MendRow {
   turn: { place: number; of: number; why: string } | null
   /** Its thread at the bench, where it gives one back by drill or tap. */
   back: ThreadBack | null
+  /** The outline of a patch that is let in, to cut it by; null where none is. */
+  patch: Outline[] | null
   /** How it is pressed back, where it is bent. */
   bend: Found<AnswerTo<typeof bendStraighten>>
   /** Where rod and flame lay it; null where an arc does, or nothing is laid. */
   place: FlamePlace | null
   flame: MendFlame | null
+  /** Under what its next pass may begin; null where that is no question. */
+  interpass: Interpass | null
   /** What is set on the machine for it, process by process. */
   setUps: MendSetUp[]
   /** Its passes, and what was seen in them. */

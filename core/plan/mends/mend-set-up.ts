@@ -2,6 +2,7 @@ import type { Job, Kit } from '../../job/job.schema'
 import { PROCESSES } from '../../call/process.table'
 import type { PlannedMend } from '../../whole/plan'
 import type { Working } from '../parts'
+import type { GunPoint } from '../weld/soak-up'
 import type { ArcSet } from '../weld/weld-data'
 import { weldMeans, weldSettings, type ArcProcess } from '../weld/weld-settings'
 
@@ -10,6 +11,9 @@ export interface MendSetUp {
   process: ArcProcess
   filler: string
   set: ArcSet
+  /** Of its arc alone. */ arcMin: number
+  /** How a gun is turned down as the part warms; null where it makes no odds. */
+  turnDown: GunPoint[] | null
   workings: Record<string, Working>
 }
 
@@ -43,6 +47,8 @@ export function setUpsOf(job: Job, kit: Kit, planned: PlannedMend): MendSetUp[] 
         process,
         filler,
         set: { ...settings, gas, elapsedMin },
+        arcMin,
+        turnDown: null,
         workings: { ...workings, ...(gasWorking ? { gas: gasWorking } : {}) },
       },
     ]

@@ -4,10 +4,6 @@ import { drawnGroove, type DrawnGroove } from '../../groove/drawn'
 import type { Job, Kit } from '../../job/job.schema'
 import type { StoredMend } from '../../job/mend.schema'
 import type { Drawn } from '../../mend/kind'
-import type { Alloy } from '../../metal/alloys.table'
-import type { Body } from '../take-in/body'
-import type { WarmData } from '../warm/warm'
-import { flameOfMend } from '../weld/flame-of-mend'
 import { kindOf } from '../../mend/registry'
 import { findAlloy } from '../../metal/find-alloy'
 import type { WarmAsk } from '../../warm/decide'
@@ -16,6 +12,7 @@ import { wireG } from '../../whole/price'
 import type { KnowData } from '../know/know'
 import { torchFirst, warmWish } from '../warm/warm-decision'
 import { mendLog, NO_LOG, type MendLog } from '../weld/pass-log'
+import { patchOf } from './patch-of-mend'
 import { bendOfMend } from './bend-of-mend'
 import { PROCESSES } from '../../call/process.table'
 import { placeOfMend } from '../weld/flame-place'
@@ -46,23 +43,6 @@ function grooveOf(mend: StoredMend, given: Drawn<Fields>, { passes }: MendLog): 
   if (!cut) return null
   return drawnGroove(cut, passes, { keepBreak: given.values.keepBreak === true, turnAbout: mend.order === 'alternate' })
 }
-
-/** The mends with rod and flame where these lay them, once it is known what the part is warmed to. */
-export const withFlames = (
-  mends: MendsData,
-  job: Job,
-  kit: Kit,
-  body: Body | null,
-  alloy: Alloy,
-  warm: WarmData,
-): MendsData => ({
-  ...mends,
-  rows: mends.rows.map(row =>
-    row.place && row.planned?.process
-      ? { ...row, flame: flameOfMend(job, kit, body, alloy, warm, row.planned.process, row.place) }
-      : row,
-  ),
-})
 
 /** Every place being mended beside the opening, worked out by the same plan that answers `job.plan`. */
 export function planMends(job: Job, kit: Kit, know: KnowData, alsoArcs: WarmAsk['arcs'] = []): MendsData {
@@ -138,10 +118,12 @@ export function planMends(job: Job, kit: Kit, know: KnowData, alsoArcs: WarmAsk[
       setUps: own ? setUpsOf(job, kit, own) : [],
       place: own?.process && given && !PROCESSES[own.process].needsAmps ? placeOfMend(mend, own, given.values) : null,
       flame: null,
+      interpass: null,
       turn: turnOf(planned?.order ?? [], mend.id),
       section: given && kindOf(mend.kind).section(given),
       groove: given && grooveOf(mend, given, log),
       back: given && own?.ways ? threadOfMend(job, kit, part.bodies[0]!.alloy, given) : null,
+      patch: given && mend.kind === 'window' ? patchOf(given) : null,
       bend: given && mend.kind === 'bent' && part.bodies[0]!.alloy ? bendOfMend(part.bodies[0]!.alloy, given) : null,
     }
   })

@@ -1,5 +1,6 @@
 import type { Caution } from '../../ask/question'
 import type { Sentence, StationPlan, Working } from '../parts'
+import { interpassWords, turnDownWords } from '../weld/soak-words'
 import type { MendRow } from './mend-row'
 import { rebuildChange, rebuildClocks, rebuildWhy, rebuildWorkings } from './rebuild-words'
 
@@ -14,7 +15,7 @@ export interface StationSays {
 
 const NOTHING: StationSays = { why: [], change: [], clocks: [], cautions: [], workings: {} }
 
-/** What a station says of one mend: its rod and flame at Weld, its thread or bend at Rebuild. */
+/** What a station says of one mend: what heat does at Weld, its thread or bend at Rebuild. */
 export function stationSays(row: MendRow, station: 'open' | 'weld' | 'rebuild'): StationSays {
   if (station === 'rebuild')
     return {
@@ -24,7 +25,11 @@ export function stationSays(row: MendRow, station: 'open' | 'weld' | 'rebuild'):
       clocks: rebuildClocks(row),
       workings: rebuildWorkings(row),
     }
-  if (station !== 'weld' || !row.flame) return NOTHING
+  if (station !== 'weld') return NOTHING
+  const soak = [...interpassWords(row.interpass), ...row.setUps.flatMap(({ turnDown }) => turnDownWords(turnDown))]
+  const waitS = row.interpass?.waitS
+  if (!row.flame)
+    return { ...NOTHING, why: soak, clocks: waitS ? [{ name: 'Interpass', seconds: Math.ceil(waitS) }] : [] }
   const { call, why, change, clocks, cautions, workings } = row.flame.says
   return { why: [call, ...why], change, clocks: clocks ?? [], cautions, workings }
 }

@@ -1,18 +1,16 @@
 import type { z } from 'zod'
 import type { AnswerTo } from '../../ask/question'
-import { grooveBuildUp, groovePlan } from '../../groove/question'
+import { groovePlan } from '../../groove/question'
 import { plateReinforce } from '../../groove/question'
 import { said, type Said } from '../../job/fields/said'
 import { PROCESSES, type ProcessId } from '../../call/process.table'
 import type { Job } from '../../job/job.schema'
 import { OPENING_WORKS } from '../../job/words.table'
-import { patchRoundMm, turnedRoundMm } from '../../groove/run'
-import { centroidMm } from '../../groove/section'
 import type { GrooveCut } from '../../groove/cut'
 import { drawnGroove, type DrawnGroove } from '../../groove/drawn'
 import { sideOrder } from '../../groove/sequence'
 import { caution } from '../../safety/cautions.table'
-import { askFor, type AskedForPlan } from '../ask-core'
+import { askFor } from '../ask-core'
 import { openingSteps, type WorkStep } from './opening-steps'
 import { capital, count, figure, list, type Sentence, type StationPlan } from '../parts'
 import { LANDS_SHARE, LAYS_BY } from '../../lay/process.table'
@@ -22,25 +20,18 @@ export interface OpenData {
   groove: AnswerTo<typeof groovePlan> | null
   steps: WorkStep[]
   refused: string | null
-  /** As it is drawn; null for an edge that is built up. */
+  /** As it is drawn. */
   drawn: DrawnGroove | null
   plate: (AnswerTo<typeof plateReinforce> & { coverMm: number | null }) | null
 }
 
-const OPENED = {
-  none: '',
-  crack: 'Groove it',
-  patch: 'Let the patch in and groove it round',
-  turned: 'Groove it round',
-  'build-up': '',
-} as const
-
 /** Walls thinner than this want a backing under the root: common practice, no source. */
 const BACK_BELOW_MM = 4
 
-type Asking =
-  | { work: 'groove'; title: string; cut: GrooveCut; input: z.input<typeof groovePlan.input> }
-  | { work: 'build-up'; title: string; input: z.input<typeof grooveBuildUp.input> }
+interface Asking {
+  cut: GrooveCut
+  input: z.input<typeof groovePlan.input>
+}
 
 /** What is asked of the core for this work, or what it still wants. */
 function askingOf(job: Job, filler: string): Asking | { wants: string[] } {
@@ -50,39 +41,12 @@ function askingOf(job: Job, filler: string): Asking | { wants: string[] } {
     Object.entries(readings).flatMap(([words, value]) => (value ? [] : [words]))
   const rod = { filler, fillerMm: sizes.fillerMm }
   if (open.work === 'none') return { wants: [] }
-  if (open.work === 'build-up') {
-    const missing = wants({
-      'how long the lost edge is': open.edgeLongMm.value,
-      'how wide': open.edgeWideMm.value,
-      'how high': open.edgeHighMm.value,
-    })
-    if (missing.length) return { wants: missing }
-    return {
-      work: 'build-up',
-      title: 'The lost edge and what builds it up',
-      input: {
-        ...rod,
-        longMm: open.edgeLongMm.value!,
-        wideMm: open.edgeWideMm.value!,
-        highMm: open.edgeHighMm.value!,
-        proudMm: sizes.edgeProudMm,
-      },
-    }
-  }
-  const missing = wants({
-    ...(open.work === 'patch'
-      ? { 'how wide the patch is': open.patchWideMm.value, 'how high the patch is': open.patchHighMm.value }
-      : open.work === 'turned'
-        ? { 'how thick the turned part is': open.turnedMm.value }
-        : { 'the length of the crack': open.crackMm.value }),
-    'the wall': takeIn.wallMm.value,
-  })
+  const missing = wants({ 'the length of the crack': open.crackMm.value, 'the wall': takeIn.wallMm.value })
   if (missing.length) return { wants: missing }
   const wallMm = takeIn.wallMm.value!
   const landMm = open.keepBreak ? sizes.landMm : 0
   const shape = { includedDeg: sizes.includedDeg, rootRadiusMm: sizes.rootRadiusMm }
-  const depthMm = Math.max(0, (wallMm - landMm) / open.sides)
-  const closed = open.work !== 'crack' || open.closed
+  const { closed } = open
   const cut = {
     wallMm,
     sides: open.sides,
@@ -90,26 +54,11 @@ function askingOf(job: Job, filler: string): Asking | { wants: string[] } {
     stopHoleMm: sizes.stopHoleMm,
     pastTipMm: sizes.pastTipMm,
   }
-  const crackMm =
-    open.work === 'patch'
-      ? patchRoundMm(open.patchWideMm.value!, open.patchHighMm.value!, sizes.patchCornerMm)
-      : open.work === 'turned'
-        ? turnedRoundMm(open.turnedMm.value!, centroidMm({ ...shape, depthMm }))
-        : open.crackMm.value!
+  const crackMm = open.crackMm.value!
   return {
-    work: 'groove',
-    title: 'The groove and what fills it',
     cut: { ...cut, ...shape, landMm, alongMm: crackMm, ends: closed ? null : [open.startsIn, open.endsIn] },
     input: { ...cut, ...rod, ...shape, landMm, crackMm, closed, startsIn: open.startsIn, endsIn: open.endsIn },
   }
-}
-
-/** The groove or the built-up edge, asked of the core. */
-function askedOf(asking: ReturnType<typeof askingOf>): AskedForPlan<AnswerTo<typeof groovePlan>> | null {
-  if ('wants' in asking) return null
-  return asking.work === 'groove'
-    ? askFor(groovePlan, asking.title, asking.input)
-    : askFor(grooveBuildUp, asking.title, asking.input)
 }
 
 /** A plate over a weak arm, where its sizes are given. */
@@ -126,18 +75,14 @@ function plateOf({ open }: Job) {
 
 /** The groove in a sentence, with what fills it: rods in passes, or a gun's wire, whose beads are the gun's own. */
 function grooveCall(open: Said<'open'>, groove: AnswerTo<typeof groovePlan>, wireMassG: number | null): Sentence {
-  const [deep, long] = [figure(groove.depthMm, 'mm', 'groove'), figure(groove.runMm, 'mm', 'groove')]
+  const deep = figure(groove.depthMm, 'mm', 'groove')
   const rods = count(groove.rods, 'rod')
-  if (open.work === 'build-up')
-    return wireMassG === null
-      ? ['Build the edge up, ', deep, ' high over ', long, `; ${count(groove.passes, 'bead')}, ${rods}.`]
-      : ['Build the edge up, ', deep, ' high over ', long, '; ', figure(wireMassG, 'g', 'groove'), ' of wire.']
   const from = open.sides === 2 ? ' from both sides, ' : ' from one side, '
   const angle = figure(open.includedDeg, 'deg')
   const passes = count(groove.passes, 'pass', 'passes')
   return wireMassG === null
-    ? [OPENED[open.work], from, deep, ' deep at ', angle, '; ', `${passes}, ${rods}.`]
-    : [OPENED[open.work], from, deep, ' deep at ', angle, '; ', figure(wireMassG, 'g', 'groove'), ' of wire.']
+    ? ['Groove it', from, deep, ' deep at ', angle, '; ', `${passes}, ${rods}.`]
+    : ['Groove it', from, deep, ' deep at ', angle, '; ', figure(wireMassG, 'g', 'groove'), ' of wire.']
 }
 
 /** Open up: order of cleaning, stop-holes, groove with its passes, rods. `filler` must be an alloy of the table. */
@@ -145,13 +90,13 @@ export function planOpen(job: Job, filler: string, process: ProcessId): StationP
   const { open, takeIn } = job
   const sizes = said(job, 'open')
   const asking = askingOf(job, filler)
-  const asked = askedOf(asking)
+  const asked = 'wants' in asking ? null : askFor(groovePlan, 'The groove and what fills it', asking.input)
   const groove = asked?.ok ? asked.answer : null
   const refused = asked && !asked.ok ? asked.reason : null
   const steps = openingSteps(job, (groove ? groove.removedAreaMm2 * groove.runMm : 0) / 1000, process)
   const wants = 'wants' in asking ? asking.wants : []
   const drawn =
-    groove && 'work' in asking && asking.work === 'groove'
+    groove && 'cut' in asking
       ? drawnGroove(asking.cut, sideOrder(open.sides, groove.passesPerSide), { keepBreak: open.keepBreak })
       : null
   const plated = plateOf(job)
@@ -189,20 +134,11 @@ export function planOpen(job: Job, filler: string, process: ProcessId): StationP
         figure(sizes.pastTipMm, 'mm'),
         ' past each visible tip.',
       ])
-    if (open.work === 'patch')
-      why.push([
-        'A patch fits to the thickness of a saw cut, bevelled like the hole it goes in; round its corners, since square ones start cracks.',
-      ])
-    if (open.work === 'build-up')
-      why.push(['Layers turn about, so that no end sits always hot. Copper behind keeps the edge from running away.'])
-    if (open.work === 'turned')
-      why.push(['Turn it as you go, or tack it opposite and weld quarter by quarter: one long run bends it.'])
-    if (open.work !== 'build-up')
-      why.push([
-        open.keepBreak
-          ? 'The middle of the break is kept: it is the jigsaw that holds the part in line. The back is ground out to sound weld afterwards.'
-          : 'Cut right through for full penetration: locate it by jig, since nothing of the break is left to hold it.',
-      ])
+    why.push([
+      open.keepBreak
+        ? 'The middle of the break is kept: it is the jigsaw that holds the part in line. The back is ground out to sound weld afterwards.'
+        : 'Cut right through for full penetration: locate it by jig, since nothing of the break is left to hold it.',
+    ])
   }
   if (plate) {
     why.push([
@@ -227,7 +163,7 @@ export function planOpen(job: Job, filler: string, process: ProcessId): StationP
     )
   }
   const change: Sentence[] = []
-  if ('work' in asking && asking.work === 'groove' && groove && open.sides === 1) {
+  if ('cut' in asking && groove && open.sides === 1) {
     const both = askFor(groovePlan, 'From both sides', { ...asking.input, sides: 2 })
     if (both.ok)
       change.push([

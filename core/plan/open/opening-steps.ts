@@ -12,7 +12,6 @@ import {
   FIND_ENDS_MIN,
   FLUX_MIN,
   GROOVE_MIN_PER_CM3,
-  PATCH_MIN,
   PROTECT_MIN_EACH,
   STOP_HOLES_MIN,
   UNCOAT_MIN,
@@ -100,14 +99,6 @@ export function openingSteps(job: Job, removedCm3: number, process: ProcessId): 
       minutes: STOP_HOLES_MIN,
       hold: 'clean metal on the far side of each hole',
     })
-  if (open.work === 'patch')
-    steps.push({
-      id: 'patch',
-      text: 'Cut the bad piece out with rounded corners; cut the patch of the same alloy and wall to a saw cut of gap; bevel both.',
-      why: 'a patch that fits needs no bridging',
-      minutes: PATCH_MIN,
-      hold: 'it drops in and stands flush',
-    })
   if (open.work === 'none')
     return [
       ...steps,
@@ -125,25 +116,16 @@ export function openingSteps(job: Job, removedCm3: number, process: ProcessId): 
           ]
         : []),
     ]
-  if (open.work === 'build-up')
-    steps.push({
-      id: 'face',
-      text: 'Dress the broken edge back to sound bright metal and round what the arc would run off.',
-      why: 'beads want something square to sit on',
-      minutes: 5,
-      hold: 'no crack left in the edge',
-    })
-  else
-    steps.push({
-      id: 'groove',
-      text: open.keepBreak
-        ? 'Groove it, round-bottomed; leave the middle of the break as the locator.'
-        : 'Groove it, round-bottomed, right through to sound metal.',
-      why: 'aluminium wets a round groove better than a square slot',
-      minutes: 5 + removedCm3 * GROOVE_MIN_PER_CM3,
-      ban: 'no disc or burr that has touched steel',
-      hold: 'no dark line left in the bottom',
-    })
+  steps.push({
+    id: 'groove',
+    text: open.keepBreak
+      ? 'Groove it, round-bottomed; leave the middle of the break as the locator.'
+      : 'Groove it, round-bottomed, right through to sound metal.',
+    why: 'aluminium wets a round groove better than a square slot',
+    minutes: 5 + removedCm3 * GROOVE_MIN_PER_CM3,
+    ban: 'no disc or burr that has touched steel',
+    hold: 'no dark line left in the bottom',
+  })
   steps.push({
     id: 'wipe',
     text: 'Wipe groove, 25 mm each side, and the rods with acetone or isopropyl; let it dry.',

@@ -101,7 +101,7 @@ export const CHECKS: readonly CheckRow[] = [
     where: 'where it runs true',
     how: 'Between centres or in its own bearings, a dial on the rebuilt place, read at even steps round one turn.',
     minutes: 10,
-    needed: job => job.takeIn.moves === 'spins' || job.open.work === 'turned' || job.prove.runOut.length > 0,
+    needed: job => job.takeIn.moves === 'spins' || job.prove.runOut.length > 0,
   },
   {
     id: 'balance',
@@ -110,7 +110,7 @@ export const CHECKS: readonly CheckRow[] = [
     where: 'on knife edges or its own axle',
     how: 'Let it come to rest from several places: the heavy side ends below. Take off there, or add opposite.',
     minutes: 12,
-    needed: job => job.takeIn.moves === 'spins' || job.open.work === 'turned',
+    needed: job => job.takeIn.moves === 'spins',
   },
   {
     id: 'weight',

@@ -1,7 +1,5 @@
-import { said } from '../../job/fields/said'
 import type { Point } from '../../photo/point'
 import type { ThreadBack } from './thread-back'
-import type { Job } from '../../job/job.schema'
 import { visible } from '../../job/text'
 
 export interface Outline {
@@ -116,14 +114,6 @@ export function outlinesSvg(outlines: readonly Outline[], title: string): string
   const path = ({ layer, pointsMm, closed }: Outline) =>
     `<path class="${layer}" fill="none" stroke="#000" stroke-width="0.25"${layer === 'centre' ? ' stroke-dasharray="4 1 1 1"' : ''} d="M${pointsMm.map(([x, y]) => `${number(x)} ${number(y)}`).join('L')}${closed ? 'Z' : ''}"/>`
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${number(wide)}mm" height="${number(high)}mm" viewBox="${number(left)} ${number(top)} ${number(wide)} ${number(high)}"><title>${escaped}</title>${outlines.map(path).join('')}</svg>\n`
-}
-
-/** The outline of the patch that a job's opening lets in, bevelled as its groove is; null where it has no sizes. */
-export function patchOf(job: Job, topWidthMm: number): Outline[] | null {
-  const { patchWideMm, patchHighMm } = job.open
-  if (!patchWideMm.value || !patchHighMm.value) return null
-  const { patchCornerMm } = said(job, 'open')
-  return patchOutline(patchWideMm.value, patchHighMm.value, patchCornerMm, topWidthMm / 2)
 }
 
 /** The outlines of the slug that gives a thread back and of the boss it goes into; null where none goes in. */

@@ -44,8 +44,6 @@ export interface TracedComeback {
 
 /** Newest finished jobs that lessons are drawn from: a plan is worked out for each. */
 const MOST_JOBS = 400
-/** What the opening of a job is, as a kind of mend. */
-const OPENING_KINDS = { crack: 'crack', patch: 'window', 'build-up': 'edge', turned: 'turned' } as const
 
 const PHASE_NAMES: Readonly<Record<string, string>> = {
   open: 'Open up and clean',
@@ -98,8 +96,7 @@ export function lessonsOf(jobs: readonly Job[], kit: Kit): Lessons {
     const bow = bowOf(job, face && 'flat' in face ? face.flat.minimumZoneMm : null)
     if (bow) put(BOW, bow.measuredMm, bow.foretoldMm)
     const laid = plan.mends.rows.flatMap(row => row.planned ?? [])
-    const { work } = job.open
-    const opening = work !== 'none'
+    const opening = job.open.work !== 'none'
     const by = opening ? plan.weld.data.process : laid.find(({ process }) => process)?.process
     const machine = plan.weld.data.machine
     if (machine && quote) {
@@ -119,7 +116,7 @@ export function lessonsOf(jobs: readonly Job[], kit: Kit): Lessons {
       family,
       process: by ? PROCESSES[by].name : undefined,
       filler: opening ? plan.call.data.filler : (laid.find(({ filler }) => filler)?.filler ?? undefined),
-      mends: [...new Set([...(work !== 'none' ? [OPENING_KINDS[work]] : []), ...job.mends.map(mend => mend.kind)])].map(
+      mends: [...new Set([...(opening ? (['crack'] as const) : []), ...job.mends.map(mend => mend.kind)])].map(
         kind => kindOf(kind).name,
       ),
       soak: job.takeIn.soak ?? undefined,

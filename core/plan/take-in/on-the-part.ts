@@ -193,10 +193,7 @@ export interface PlacedWork {
 
 /** The grooves of a job by what their marks name: the first opening's and each mend's. */
 function groovesOf(job: Job, plan: JobPlan): ReadonlyMap<string, DrawnGroove> {
-  const drawn = [
-    ...(job.open.work === 'crack' ? [[OPENING, plan.open.data.drawn] as const] : []),
-    ...plan.mends.rows.map(row => [row.id, row.groove] as const),
-  ]
+  const drawn = [[OPENING, plan.open.data.drawn] as const, ...plan.mends.rows.map(row => [row.id, row.groove] as const)]
   return new Map(drawn.flatMap(([id, groove]) => (groove && !groove.closed ? [[id, groove] as const] : [])))
 }
 

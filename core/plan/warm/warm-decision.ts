@@ -61,8 +61,7 @@ export function warmWish(job: Job): Pick<WarmAsk, 'wanted' | 'school' | 'startC'
 /** How long a zone the flame is swept along for the opening, mm; a longer one is warmed a length at a time. */
 export function zoneRunMm({ open }: Job): number {
   if (open.work === 'none') return 0
-  // Round a turned part, a patch or along an edge it is long: taken for the most.
-  return open.work === 'crack' ? Math.min(MOST_RUN_MM, open.crackMm.value ?? 0) : MOST_RUN_MM
+  return Math.min(MOST_RUN_MM, open.crackMm.value ?? 0)
 }
 
 /** The opening, as an arc that may want the part warm; nothing where a flame does it or there is none. */

@@ -28,8 +28,8 @@ export const openingPlace = (job: Job, { groove }: OpenData): FlamePlace => ({
   volumeMm3: groove?.volumeMm3 ?? 0,
   faceMm2: groove ? groove.topWidthMm * groove.runMm : 0,
   runMm: zoneRunMm(job),
-  atEdge: job.open.work === 'build-up',
-  turnsAtMm: job.open.work === 'turned' && job.open.turnedMm.value ? job.open.turnedMm.value / 2 : null,
+  atEdge: false,
+  turnsAtMm: null,
 })
 
 /** A mend, where it is laid with rod and flame. */

@@ -9,7 +9,8 @@ import { logCsv } from '../../job/tables'
 import type { SeenInPuddle } from '../../job/words.table'
 import { planJob } from '../plan-job'
 import { recordOf } from '../hand-over/record'
-import { logOf, mendLog, passStep } from './pass-log'
+import { passStep } from '../../job/mend-steps'
+import { logOf, mendLog } from './pass-log'
 
 const AT = '2026-11-12T09:00:00.000Z'
 const mm = (value: number) => ({ typed: `${value} mm`, value })

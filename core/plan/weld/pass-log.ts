@@ -2,6 +2,7 @@ import { PROCESSES } from '../../call/process.table'
 import { LAYS_BY } from '../../lay/process.table'
 import type { LogEntry } from '../../job/fields/weld'
 import type { Job } from '../../job/job.schema'
+import { passStep } from '../../job/mend-steps'
 import type { StoredMend } from '../../job/mend.schema'
 import { groundOutPasses, nextMove, type NextMove } from '../../puddle/next-move'
 import type { PlannedMend } from '../../whole/plan'
@@ -10,9 +11,6 @@ import type { WeldPass } from './weld-data'
 /** What was seen in one mend, or with none named in the opening, as it came. */
 export const logOf = (job: Job, mend: string | null): LogEntry[] =>
   job.weld.log.filter(entry => (entry.mend ?? null) === mend)
-
-/** What a laid pass of a mend is called among its steps that are done. */
-export const passStep = (pass: number): string => `pass-${pass}`
 
 /** A mend's passes as they are laid, what was seen in them, and what that asks for. */
 export interface MendLog {

@@ -43,15 +43,17 @@ describe('between passes', () => {
 })
 
 describe('turning down', () => {
+  const gun = { a: 180, wireMMin: 8 }
   it('is worth no sentence on a heavy part or for a moment, and none is given for one that melts already', () => {
-    expect(turnDownOf({ ...body, massKg: 80 }, alloy, 20, 20, 3000, 1)).toBeNull()
-    expect(turnDownOf(body, alloy, 20, 20, 3000, 0.1)).toBeNull()
-    expect(turnDownOf(body, alloy, 700, 20, 3000, 2)).toBeNull()
+    expect(turnDownOf({ ...body, massKg: 80 }, alloy, 20, 20, gun, 3000, 1)).toBeNull()
+    expect(turnDownOf(body, alloy, 20, 20, gun, 3000, 0.1)).toBeNull()
+    expect(turnDownOf(body, alloy, 700, 20, gun, 3000, 2)).toBeNull()
   })
   it('is told in a handful of points, the first the whole output', () => {
-    const points = turnDownOf(body, alloy, 20, 20, 3000, 3)!
+    const points = turnDownOf(body, alloy, 20, 20, gun, 3000, 3)!
     expect(points.length).toBeLessThanOrEqual(8)
-    expect(points[0]!.share).toBe(1)
+    expect(points[0]).toMatchObject({ share: 1, ...gun })
+    for (const { share, a, wireMMin } of points) expect([a, wireMMin]).toEqual([share * gun.a, share * gun.wireMMin])
     expect(points.at(-1)!.s).toBeCloseTo(180, 6)
   })
 })

@@ -52,18 +52,23 @@ export function interpassOf(
   return { mostC, why, riseC, afterC, waitS: Number.isFinite(seconds) ? seconds : null }
 }
 
+/** Output over the arc time: the share, and what that is on this gun. */
+export type GunPoint = TurnDownPoint & { a: number; wireMMin: number }
+
 /** The output over the arc time of a gun that feeds wire on to a part that warms; null where it makes no odds. */
 export function turnDownOf(
   body: Body,
   alloy: Alloy,
   startC: number,
   ambientC: number,
+  gun: { a: number; wireMMin: number },
   arcW: number,
   arcMin: number,
-): TurnDownPoint[] | null {
+): GunPoint[] | null {
   const durationS = arcMin * 60
   if (durationS < 20 || startC >= alloy.solidusC) return null
   const everyS = Math.max(5, Math.ceil(durationS / TURN_DOWN_POINTS / 5) * 5)
   const points = turnDown(lumpOf(body, alloy, ambientC, arcW), startC, alloy.solidusC, durationS, everyS)
-  return points.at(-1)!.share < TOLD_SHARE ? points : null
+  if (points.at(-1)!.share >= TOLD_SHARE) return null
+  return points.map(point => ({ ...point, a: point.share * gun.a, wireMMin: point.share * gun.wireMMin }))
 }

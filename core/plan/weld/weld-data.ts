@@ -2,14 +2,13 @@ import type { gasUseQuestion } from '../../arc/question'
 import type { AnswerTo } from '../../ask/question'
 import type { DialReads } from '../../arc/balance'
 import { PROCESSES, type ProcessId } from '../../call/process.table'
-import type { TurnDownPoint } from '../../heat/turn-down'
 import type { LogEntry } from '../../job/fields/weld'
 import type { NextMove } from '../../puddle/next-move'
 import type { PlannedMend } from '../../whole/plan'
 import type { UnitKey } from '../../quantity/units.table'
 import type { BrazeData } from './braze'
 import type { FlameData } from './flame'
-import type { Interpass } from './soak-up'
+import type { GunPoint, Interpass } from './soak-up'
 import type { WeldSettings } from './weld-settings'
 
 export interface WeldPass {
@@ -46,8 +45,8 @@ export interface WeldData extends ArcSet {
   interpass: Interpass | null
   /** Where TIG begins and what the last pass is eased to; null where it makes no odds. */
   eased: { fromA: number; toA: number; zoneC: number } | null
-  /** Output over the arc time: the share, and what that is on this gun. */
-  turnDown: (TurnDownPoint & { a: number; wireMMin: number })[] | null
+  /** How a gun is turned down as the part warms; null where it makes no odds. */
+  turnDown: GunPoint[] | null
   braze: BrazeData | null
   flame: FlameData | null
 }

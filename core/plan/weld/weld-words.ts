@@ -9,6 +9,7 @@ import { SEEN_IN_PUDDLE } from '../../job/words.table'
 import { askFor } from '../ask-core'
 import type { OpenData } from '../open/open'
 import { capital, count, figure, words, type Sentence, type StationPlan } from '../parts'
+import { interpassWords, turnDownWords } from './soak-words'
 import { DIAL_WORDS, type WeldData } from './weld-data'
 import type { ArcProcess, WeldSettings } from './weld-settings'
 
@@ -18,9 +19,6 @@ const LIMIT_WORDS = {
   torch: 'its torch stops at ',
   mains: 'the mains it hangs on stop at ',
 } as const
-
-/** A part that warms less than this in a pass is not worth a wait. */
-const TOLD_RISE_C = 15
 
 /** What a number copied from elsewhere comes to on this dial, by name of the trap. */
 function copiedSentence(
@@ -245,18 +243,7 @@ export function arcWords(
       figure(Math.round(data.eased.toA), 'a'),
       '. Ease off with the pedal before it runs wide.',
     ])
-  if (turnDown) {
-    const last = turnDown.at(-1)!
-    why.push([
-      'As the part soaks up heat, turn the output down to ',
-      figure(Math.round(100 * last.share), 'pct'),
-      ' by ',
-      figure(last.s, 's'),
-      ': it is then at ',
-      figure(Math.round(last.partC), 'c'),
-      ' and the puddle is as it was.',
-    ])
-  }
+  why.push(...turnDownWords(turnDown))
   if (machine && arcProcess === 'ac-tig' && frequencyHz !== wantedHz)
     why.push([
       figure(wantedHz, 'hz'),
@@ -277,20 +264,7 @@ export function arcWords(
       figure(elapsedMin, 'min'),
       ' in all.',
     ])
-  if (interpass && interpass.riseC >= TOLD_RISE_C) {
-    why.push([
-      'Each pass warms the whole part by ',
-      figure(Math.round(interpass.riseC), 'number'),
-      ' K. Let the next begin under ',
-      figure(interpass.mostC, 'c'),
-      `: past it ${interpass.why}`,
-      ...(interpass.waitS === null
-        ? ['; still air alone does not bring it there.']
-        : interpass.waitS > 0
-          ? ['; that is ', figure(interpass.waitS, 's'), ' of waiting.']
-          : ['.']),
-    ])
-  }
+  why.push(...interpassWords(interpass))
   if (gas)
     why.push([
       figure(Math.round(gas.litres), 'number', 'gas'),

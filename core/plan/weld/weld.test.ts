@@ -116,12 +116,6 @@ describe('brazing in the plan', () => {
     })
     expect(words(small)).toMatch(/never brings it to 400 °C; it would take [\d.]+ k?W of flame/)
   })
-  it('sees that a heavy rod throws a turning part out: volume × difference of densities × radius', () => {
-    const turned = { ...bracket, open: { ...bracket.open, work: 'turned' as const, turnedMm: read('100 mm', 100) } }
-    const { unbalance } = by('zinc-rod-braze', turned).weld.data.braze!
-    const filledCm3 = by('ac-tig', turned).open.data.groove!.volumeMm3 / 1000
-    expect(unbalance!.unbalanceGmm).toBeCloseTo(filledCm3 * (6.6 - 2.68) * 50, -1)
-  })
 })
 
 describe('the gun', () => {
@@ -208,7 +202,7 @@ describe('settings on this machine', () => {
               'takeIn.hotC',
               'warm.massG',
               'warm.startC',
-              'open.turnedMm',
+              'open.crackMm',
             ),
             value,
           ),

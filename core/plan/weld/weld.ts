@@ -92,14 +92,7 @@ export function planWeld(
     body && setA > 0 && passes.length > 1
       ? interpassOf(body, alloy, startC, airC(warm.startC), arcW, passArcMin, weld.interpassC.value)
       : null
-  const turnDown =
-    mig && body
-      ? (turnDownOf(body, alloy, startC, airC(warm.startC), arcW, layArcMin)?.map(point => ({
-          ...point,
-          a: point.share * mig.a,
-          wireMMin: point.share * mig.wireMMin,
-        })) ?? null)
-      : null
+  const turnDown = mig && body ? turnDownOf(body, alloy, startC, airC(warm.startC), mig, arcW, layArcMin) : null
   const byPass =
     arcProcess === 'ac-tig' && body && setA > 0 && takeIn.wallMm.value && passes.length
       ? currentByPass(

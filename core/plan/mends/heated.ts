@@ -1,0 +1,55 @@
+import type { Job, Kit } from '../../job/job.schema'
+import type { Alloy } from '../../metal/alloys.table'
+import { airC } from '../../warm/air'
+import { ENTERS, VOLTS } from '../../warm/current'
+import type { PlannedMend } from '../../whole/plan'
+import type { Body } from '../take-in/body'
+import type { WarmData } from '../warm/warm'
+import { flameOfMend } from '../weld/flame-of-mend'
+import { interpassOf, turnDownOf, type Interpass } from '../weld/soak-up'
+import type { MendRow, MendsData } from './mend-row'
+import type { MendSetUp } from './mend-set-up'
+
+type Heated = readonly [job: Job, kit: Kit, body: Body | null, alloy: Alloy, warm: WarmData]
+
+/** What the arc of a set-up puts into the part, W. */
+const arcWOf = ({ process, set }: MendSetUp): number =>
+  set.mig ? set.mig.a * set.mig.v * ENTERS[process] : set.setA * VOLTS[process] * ENTERS[process]
+
+/** A gun of a mend, turned down as the part soaks up its heat. */
+function turnedDown(setUp: MendSetUp, { foundC }: PlannedMend, [, , body, alloy, warm]: Heated): MendSetUp {
+  const { mig } = setUp.set
+  if (!mig || !body) return setUp
+  const turnDown = turnDownOf(body, alloy, foundC, airC(warm.startC), mig, arcWOf(setUp), setUp.arcMin)
+  return { ...setUp, turnDown }
+}
+
+/** Under what the next pass of a mend may begin; null where one pass fills it, or a flame lays it. */
+function interpass({ planned, setUps }: MendRow, [job, , body, alloy, warm]: Heated): Interpass | null {
+  const [first] = setUps
+  if (!body || !planned || !first || planned.passes < 2) return null
+  const passMin = planned.arcMin / planned.passes
+  const wantedC = job.weld.interpassC.value
+  return interpassOf(body, alloy, planned.foundC, airC(warm.startC), arcWOf(first), passMin, wantedC)
+}
+
+/**
+ * The mends with what heat does at them, once it is known what the part is warmed to: rod and flame, the wait between
+ * passes, a gun turned down.
+ */
+export const heatedMends = (mends: MendsData, ...given: Heated): MendsData => {
+  const [job, kit, body, alloy, warm] = given
+  return {
+    ...mends,
+    rows: mends.rows.map(row => {
+      const { planned, place } = row
+      if (!planned?.process) return row
+      return {
+        ...row,
+        flame: place && flameOfMend(job, kit, body, alloy, warm, planned.process, place),
+        setUps: row.setUps.map(setUp => turnedDown(setUp, planned, given)),
+        interpass: interpass(row, given),
+      }
+    }),
+  }
+}
