@@ -1,5 +1,6 @@
 /** What stands beside the figures of an answer at Ask: labels that are made of the answer's own keys. */
 export const ANSWER_WORDS: readonly string[] = [
+  'bead',
   'entropy',
   'iacs range',
   'uts',

@@ -7,6 +7,7 @@ import type { Job } from '../../job/job.schema'
 import type { StoredMend } from '../../job/mend.schema'
 import { serviceHeatC } from '../../job/service-heat'
 import { kindOf } from '../../mend/registry'
+import { alloyName } from '../../metal/find-alloy'
 import { ALLOYS } from '../../metal/alloys.table'
 import type { JobGiven } from '../../whole/plan'
 import type { KnowData } from '../know/know'
@@ -21,6 +22,16 @@ function sayingOf(field: Field, held: StoredMend['readings'][string] | undefined
   if (held === undefined || held === '' || (Array.isArray(held) && held.length === 0)) return undefined
   if (typeof held === 'object' && !Array.isArray(held)) return held.value ?? undefined
   return field.kind === 'count' ? Number(held) : held
+}
+
+/** Why a metal that a mend names is none; null where all are known, or none is named. */
+function unknownMetal({ lays, other }: StoredMend): string | null {
+  const named = [...lays.map(({ filler }) => ['Filler', filler]), ['The other piece is of', other.alloy]] as const
+  for (const [label, name] of named) {
+    const parsed = name ? alloyName.safeParse(name) : null
+    if (parsed?.error) return `${label}: ${parsed.error.issues[0]!.message}`
+  }
+  return null
 }
 
 /** A stored mend as its kind takes it: resolved values, or what is wanted. */
@@ -38,6 +49,8 @@ export function resolved(
     .filter(([key, field]) => field.required && !(key in given))
     .map(([, field]) => field.label.toLowerCase())
   if (wants.length) return { wants, reason: null }
+  const unknown = unknownMetal(mend)
+  if (unknown) return { wants: [], reason: unknown }
   const parsed = z.strictObject(shapeOf(fields)).safeParse(given)
   if (parsed.success) return { values: parsed.data }
   return {

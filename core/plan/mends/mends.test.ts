@@ -198,3 +198,29 @@ describe('the machine set up for a mend', () => {
     expect(bench({ ...yoke, mends: [brazed] })[0]!.setUps).toEqual([])
   })
 })
+
+describe('a metal that nobody knows', () => {
+  it.each(['thread', 'crack', 'window'] as const)('at a %s is said, and the rest of the job is planned', kind => {
+    const readings: StoredMend['readings'] =
+      kind === 'thread'
+        ? { thread: 'M8', deepMm: reading(16) }
+        : kind === 'crack'
+          ? { lengthMm: reading(30) }
+          : { wideMm: reading(30), highMm: reading(20) }
+    const lays = [{ id: 'l', process: null, filler: 'coat hanger', upTo: 'cap' as const }]
+    const { mends, weld } = planJob({ ...named('signal-bracket'), mends: [{ ...mendOf(kind, readings), lays }] }, kit)
+    expect(mends.rows[0]).toMatchObject({
+      planned: null,
+      reason: expect.stringMatching(/^Filler: "coat hanger" is not/),
+    })
+    expect(weld.data.passes.length).toBeGreaterThan(0)
+  })
+  it('of the other piece is said too', () => {
+    const joint = {
+      ...mendOf('joint', { joint: 'tee', lengthMm: reading(60) }),
+      other: { alloy: 'tin', wallMm: reading(4) },
+    }
+    const { rows } = planJob({ ...named('signal-bracket'), mends: [joint] }, kit).mends
+    expect(rows[0]!.reason).toMatch(/^The other piece is of: "tin" is not in the alloy table/)
+  })
+})
