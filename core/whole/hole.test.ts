@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { questions } from '../questions'
 import { grooveSection } from '../groove/section'
-import type { JobPlanned } from './plan'
+import type { JobPlanned } from './job-planned'
 
 const { part, mends } = questions.get('job.plan')!.example as { part: Record<string, unknown>; mends: object[] }
 const body = (part.bodies as { id: string; alloy: string; wallMm: unknown }[])[0]!

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { questions } from '../questions'
-import type { JobPlanned, PlannedMend } from './plan'
+import type { JobPlanned, PlannedMend } from './job-planned'
 import { BETWEEN_PASSES_MIN } from '../mend/minutes.table'
 
 const rod = (filler: string) => ({ id: `r${filler}`, filler, diameterMm: 2.4, lengthMm: 914, price: 1, count: 20 })

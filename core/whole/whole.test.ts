@@ -4,7 +4,7 @@ import { questions } from '../questions'
 import { KIND_IDS, kinds, wordsFor, type KindId } from '../mend/registry'
 import { SHARED_WORDS } from '../mend/words'
 import { WHOLE_WORDS } from './words'
-import type { JobPlanned } from './plan'
+import type { JobPlanned } from './job-planned'
 
 /** One mend of each kind, as little as it wants. */
 const LEAST: Readonly<Record<KindId, object>> = {

@@ -1,6 +1,6 @@
 import type { Job } from '../../job/job.schema'
 import type { StoredMend } from '../../job/mend.schema'
-import type { PlannedMend } from '../../whole/plan'
+import type { PlannedMend } from '../../whole/job-planned'
 import { MOST_RUN_MM } from '../../warm/torch-reach'
 import type { OpenData } from '../open/open'
 import { OPENING } from '../take-in/on-the-part'

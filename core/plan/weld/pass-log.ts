@@ -5,7 +5,7 @@ import type { Job } from '../../job/job.schema'
 import { passStep } from '../../job/mend-steps'
 import type { StoredMend } from '../../job/mend.schema'
 import { groundOutPasses, nextMove, type NextMove } from '../../puddle/next-move'
-import type { PlannedMend } from '../../whole/plan'
+import type { PlannedMend } from '../../whole/job-planned'
 import type { WeldPass } from './weld-data'
 
 /** What was seen in one mend, or with none named in the opening, as it came. */

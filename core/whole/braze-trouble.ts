@@ -1,0 +1,39 @@
+import { ROOM_C } from '../arc/least-preheat'
+import { BRAZE_RODS } from '../braze/rods.table'
+import { planBraze } from '../braze/plan'
+import { BRAZE_ROD_OF } from '../call/braze-rod.table'
+import type { ProcessId } from '../call/process.table'
+import type { Kit } from '../job/job.schema'
+import type { Body } from '../part/bodies'
+import { torchReach } from '../warm/torch-reach'
+
+/** A braze that this flame and metal do not bear; null where it goes. */
+export function brazeTrouble(
+  process: ProcessId,
+  kit: Kit,
+  body: Body,
+  mass: { massG: number; skinMm2: number },
+  serviceC: number,
+  atEdge: boolean,
+): string | null {
+  const rod = BRAZE_ROD_OF[process]
+  const torch = kit.torches[0]
+  if (!rod) return null
+  if (!torch) return 'no-torch'
+  const plan = planBraze({
+    base: body.alloy,
+    rod,
+    massKg: mass.massG / 1000,
+    areaMm2: mass.skinMm2,
+    sourceW: torch.powerW,
+    efficiencyPct: torch.efficiencyPct,
+    ambientC: ROOM_C,
+    serviceC,
+  })
+  if (plan.verdict === 'refused') return 'braze-refused'
+  return plan.verdict === 'too-cold' &&
+    torchReach(torch, mass, body.alloy, body.wallMm, BRAZE_RODS[rod].liquidusC + BRAZE_RODS[rod].overK, { atEdge }) ===
+      null
+    ? 'never-melts-rod'
+    : null
+}

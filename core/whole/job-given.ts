@@ -1,0 +1,46 @@
+import type { EARLIER_POINTS, SafetyCritical } from '../call/judge.table'
+import type { ProcessId, Soak } from '../call/process.table'
+import type { Kit } from '../job/job.schema'
+import type { Order, WantedLay } from '../lay/lays'
+import type { KindId } from '../mend/registry'
+import type { BodyGiven } from '../part/bodies'
+import type { PartSizes } from '../part/mass'
+import type { Does, Moves } from '../part/words.table'
+import type { WarmAsk } from '../warm/decide'
+
+export interface PartGiven extends PartSizes {
+  does: Does
+  moves: Moves
+  soak: Soak
+  earlierRepair: keyof typeof EARLIER_POINTS
+  coating?: string | undefined
+  cause?: string | undefined
+  safetyCritical: SafetyCritical
+  hotC: number
+  saltWater: boolean
+  mustNotMove: readonly string[]
+  protect: readonly string[]
+  finishAfter?: string | undefined
+  newPrice?: number | undefined
+  bodies: readonly BodyGiven[]
+}
+export interface MendGiven {
+  id: string
+  kind: KindId
+  bodies?: readonly string[] | undefined
+  opened: boolean
+  order: Order
+  lays?:
+    readonly { process?: ProcessId | undefined; filler?: string | undefined; upTo: WantedLay['upTo'] }[] | undefined
+  values: Record<string, unknown>
+}
+export interface JobGiven {
+  kit: Kit
+  part: PartGiven
+  warm: WarmAsk['wanted']
+  /** How it is decided where nothing is wanted, what it is at now, and what else an arc lays on the part. */
+  warmSchool?: WarmAsk['school']
+  startC?: number | undefined
+  alsoArcs?: WarmAsk['arcs']
+  mends: readonly MendGiven[]
+}
