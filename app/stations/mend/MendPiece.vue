@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { PROCESSES } from '#core/call/process.table'
+import { laidWith } from '#core/lay/laid-with'
 import { wordsFor } from '#core/mend/registry'
 import type { MendRow } from '#core/plan/mends/mend-row'
 import { minutesOf } from '#core/plan/mends/mend-row'
@@ -78,7 +79,7 @@ const say = (code: string) =>
         <tbody>
           <tr v-for="(lay, n) in planned.lays" :key="n">
             <td>{{ PROCESSES[lay.process].name }}</td>
-            <td>{{ lay.filler ?? 'none: boils dirt out' }}</td>
+            <td>{{ laidWith(lay.process, lay.filler) }}</td>
             <td class="num">{{ lay.side }}</td>
             <td class="num">{{ lay.passes }}</td>
           </tr>

@@ -22,6 +22,11 @@ import { useMends } from './use-mend'
 const props = defineProps<{ station: 'open' | 'weld' | 'rebuild' }>()
 const store = useJob()
 const { current, row, fields, ofWay, remove, move } = useMends()
+/** Whether it is opened at all: what is only pressed back is not. */
+const isOpened = computed(() => {
+  const planned = row.value?.planned
+  return !planned || current.value!.opened || planned.opening.length > 0 || planned.volumeMm3 > 0
+})
 const shown = ref<string | null>(null)
 const workings = computed(() => (row.value ? stationSays(row.value, props.station).workings : {}))
 </script>
@@ -63,6 +68,7 @@ const workings = computed(() => (row.value ? stationSays(row.value, props.statio
           <ReadingField :path="`mends.#${current.id}.other.wallMm`" unit="mm" label="Its wall" note="empty: the same" />
         </template>
         <v-checkbox
+          v-if="isOpened"
           label="Open already, or laid over as it is"
           :model-value="current.opened"
           @update:model-value="store.edit(['mends', `#${current!.id}`, 'opened'], $event === true)"

@@ -8,22 +8,24 @@ const props = defineProps<{ points: readonly GunPoint[] | null }>()
 const settings = useSettings()
 const rows = computed(() => props.points ?? [])
 const lastS = computed(() => rows.value.at(-1)?.s ?? 1)
+/** Room for the words of the scale. */
+const LEFT = 52
 const line = computed(
-  () => `M${rows.value.map(row => `${40 + (row.s / lastS.value) * 440} ${130 - row.share * 110}`).join('L')}`,
+  () => `M${rows.value.map(row => `${LEFT + (row.s / lastS.value) * 440} ${130 - row.share * 110}`).join('L')}`,
 )
 </script>
 
 <template>
   <template v-if="rows.length">
     <p class="label">Turning down as the part soaks up heat</p>
-    <svg class="drawing" viewBox="0 0 520 160" role="img" aria-label="Share of the first output over the arc time">
-      <path class="thin" d="M40 20V130H486" />
+    <svg class="drawing" viewBox="0 0 530 160" role="img" aria-label="Share of the first output over the arc time">
+      <path class="thin" :d="`M${LEFT} 20V130H${LEFT + 446}`" />
       <path class="new-line" :d="line" />
-      <text x="34" y="25" text-anchor="end">100 %</text>
-      <text x="34" y="134" text-anchor="end">0</text>
+      <text :x="LEFT - 6" y="25" text-anchor="end">100 %</text>
+      <text :x="LEFT - 6" y="134" text-anchor="end">0</text>
       <template v-for="row in rows" :key="row.s">
-        <circle class="dot" :cx="40 + (row.s / lastS) * 440" :cy="130 - row.share * 110" r="3.5" />
-        <text :x="40 + (row.s / lastS) * 440" y="150" text-anchor="middle">{{ Math.round(row.s) }} s</text>
+        <circle class="dot" :cx="LEFT + (row.s / lastS) * 440" :cy="130 - row.share * 110" r="3.5" />
+        <text :x="LEFT + (row.s / lastS) * 440" y="150" text-anchor="middle">{{ Math.round(row.s) }} s</text>
       </template>
     </svg>
     <table data-testid="turn-down">

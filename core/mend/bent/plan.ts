@@ -1,3 +1,5 @@
+import { straighten } from '../../face/straighten'
+import { mechanicalOf } from '../../metal/mechanical.table'
 import { KIND_POINTS } from '../../call/judge.table'
 import { mendKind, PLAIN } from '../kind'
 import { PRESS_STEP_MIN } from '../minutes.table'
@@ -5,9 +7,6 @@ import { section, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
 
-/** So much of the bend for each step of pressing, as a share of the length: judgement. */
-const STEP_SHARE = 0.01
-const MOST_STEPS = 6
 const MEASURE_MIN = 4
 /** Bent further than this share of its length it has been drawn too far to trust: judgement. */
 const TOO_FAR_SHARE = 0.15
@@ -23,7 +22,7 @@ export const bent = mendKind({
   section,
   plan: ({ values, bodies: [body], part }) => {
     const share = values.bentMm / values.overMm
-    const steps = Math.min(MOST_STEPS, Math.max(2, Math.ceil(share / STEP_SHARE)))
+    const { steps } = straighten(values.bentMm, values.overMm, body.wallMm, mechanicalOf(body.alloy))
     return {
       ...PLAIN,
       wallMm: body.wallMm,
@@ -32,7 +31,7 @@ export const bent = mendKind({
       refused: share > TOO_FAR_SHARE ? 'bent-too-far' : null,
       risks: [{ code: 'pressed', points: PRESSED_POINTS }],
       opening: [],
-      rebuild: [{ code: 'press-back', handMin: steps * PRESS_STEP_MIN + MEASURE_MIN }],
+      rebuild: [{ code: 'press-back', handMin: steps.length * PRESS_STEP_MIN + MEASURE_MIN }],
       checks: ['look', 'dye', part.moves === 'spins' ? 'run-out' : 'alignment'],
     }
   },

@@ -7,6 +7,8 @@ type Shown = 'open' | 'weld' | 'rebuild'
 /** What a station has to do for one mend, after its name. */
 function partsOf(row: MendRow, station: Shown): Part[] {
   const name = capital(row.name)
+  /** Named, or the rest of a sentence that is. */
+  const named = name && `${name}: `
   if (row.wants.length) return [`${name} wants ${row.wants.join(' and ')}`]
   const { planned, reason } = row
   if (!planned) return [`${name}: ${reason ?? 'not worked out'}`]
@@ -14,7 +16,7 @@ function partsOf(row: MendRow, station: Shown): Part[] {
     if (planned.startA === null)
       return [
         planned.passes
-          ? `${name}: ${count(planned.passes, 'pass', 'passes')} with rod and flame`
+          ? `${named}${count(planned.passes, 'pass', 'passes')} with rod and flame`
           : `${name}: nothing to lay`,
       ]
     const eased =

@@ -224,3 +224,30 @@ describe('a metal that nobody knows', () => {
     expect(rows[0]!.reason).toMatch(/^The other piece is of: "tin" is not in the alloy table/)
   })
 })
+
+describe('a bend that is a mend', () => {
+  it('is charged for the presses that it is shown in, and says what it springs back by', () => {
+    const bend = mendOf('bent', { bentMm: reading(3), overMm: reading(60) })
+    const [row] = planJob({ ...named('signal-bracket'), mends: [bend] }, kit).mends.rows
+    const found = row!.bend
+    if (!found || !('answer' in found)) throw new Error('not pressed back')
+    const [press] = row!.planned!.rebuild
+    expect(press!.handMin).toBe(found.answer.steps.length * 8 + 4)
+    expect(sentenceText(rebuildWhy(row!)[0]!, 'metric')).toMatch(/^Press it back in \w+ steps: it springs back/)
+    expect(rebuildWorkings(row!).bend!.steps).toHaveLength(2)
+    expect(row).toMatchObject({ planned: { depositG: 0, opening: [] }, back: null, patch: null })
+  })
+})
+
+describe('a patch let in', () => {
+  it('is cut by the outline of its hole, its corners rounded, its bevel half as wide as the groove', () => {
+    const patch = mendOf('window', { wideMm: reading(80), highMm: reading(50) })
+    const [row] = planJob({ ...named('signal-bracket'), mends: [patch] }, kit).mends.rows
+    const span = (layer: string, axis: 0 | 1) => {
+      const at = row!.patch!.filter(line => line.layer === layer).flatMap(line => line.pointsMm.map(p => p[axis]))
+      return Math.max(...at) - Math.min(...at)
+    }
+    expect([span('patch', 0), span('patch', 1)]).toEqual([80, 50])
+    expect((span('patch', 0) - span('bevel', 0)) / 2).toBeCloseTo(row!.groove!.topWidthMm / 2, 6)
+  })
+})

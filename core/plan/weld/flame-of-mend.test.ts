@@ -5,10 +5,12 @@ import type { Job } from '../../job/job.schema'
 import type { StoredMend } from '../../job/mend.schema'
 import { newMend } from '../../job/new-mend'
 import { sentenceText } from '../hand-over/record'
+import { mendCall } from '../mends/mend-words'
 import { stationSays } from '../mends/station-says'
 import { openingOnly } from '../opening-only.fixture'
 import { planJob } from '../plan-job'
 import type { ProcessId } from '../../call/process.table'
+import { laidWith, layWords } from '../../lay/laid-with'
 
 const file = readFile(readFileSync(new URL('../../../demo/larkmoor-bench.json', import.meta.url), 'utf8'))
 if (!file.ok) throw new Error('the demo does not read')
@@ -54,6 +56,13 @@ describe('rod and flame at a mend', () => {
     expect(clocks.map(clock => clock.name)).toEqual(['To brazing heat', 'Slow cool'])
     expect(workings.braze!.steps.length).toBeGreaterThan(3)
     expect(cautions.map(entry => entry.code)).toContain('torch-fire')
+  })
+  it('are named by what is laid, not by the filler that an arc would lay', () => {
+    const row = rowOf(asMend(noShape, 'zinc-rod-braze'))
+    expect(sentenceText(mendCall(row, 'weld'), 'metric')).toMatch(/^Crack: \w+ pass(es)? with rod and flame\.$/)
+    expect(new Set(row.log.passes.map(pass => pass.by))).toEqual(new Set(['zinc-aluminium rod']))
+    expect([laidWith('ac-tig', '5356'), laidWith('ac-tig', null)]).toEqual(['5356', 'none: boils dirt out'])
+    expect(layWords('ac-tig', '4043')).toBe('AC TIG, 4043')
   })
   it('are not there for an arc, and nothing of them is said at another station', () => {
     const arc = rowOf(asMend(noShape, 'ac-tig'))

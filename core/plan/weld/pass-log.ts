@@ -1,4 +1,4 @@
-import { PROCESSES } from '../../call/process.table'
+import { layWords } from '../../lay/laid-with'
 import { LAYS_BY } from '../../lay/process.table'
 import type { LogEntry } from '../../job/fields/weld'
 import type { Job } from '../../job/job.schema'
@@ -49,9 +49,6 @@ function passByPass(lays: readonly PlannedLay[], order: StoredMend['order']): Pl
   return laid.slice(0, MOST_PASSES)
 }
 
-/** What lays a pass, in a few words. */
-const layWords = ({ process, filler }: PlannedLay) => `${PROCESSES[process].name}${filler ? `, ${filler}` : ''}`
-
 /**
  * The passes of a mend in the order of its lays, numbered through: boil-out without rod is no pass. The first on each
  * side is its root, the last its cap; TIG's current falls evenly from where it starts to what it is eased to. At most
@@ -80,7 +77,7 @@ export function mendLog(job: Job, mend: StoredMend, planned: PlannedMend): MendL
       number: n + 1,
       side: lay.side,
       kind: opens ? 'root' : last.get(lay.side) === n ? 'cap' : 'fill',
-      by: layWords(lay),
+      by: layWords(lay.process, lay.filler),
       done: done.has(passStep(n + 1)),
       log: seen.get(n + 1) ?? [],
       // A gun is not eased by a pedal: its current stands at its set-up.

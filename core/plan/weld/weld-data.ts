@@ -1,7 +1,8 @@
 import type { gasUseQuestion } from '../../arc/question'
 import type { AnswerTo } from '../../ask/question'
 import type { DialReads } from '../../arc/balance'
-import { PROCESSES, type ProcessId } from '../../call/process.table'
+import type { ProcessId } from '../../call/process.table'
+import { layWords } from '../../lay/laid-with'
 import type { LogEntry } from '../../job/fields/weld'
 import type { NextMove } from '../../puddle/next-move'
 import type { PlannedMend } from '../../whole/job-planned'
@@ -58,7 +59,7 @@ export const mendSettings = (
 ): string =>
   process === null
     ? ''
-    : [PROCESSES[process].name, filler, startA === null ? null : text(Math.round(startA), 'a')]
+    : [layWords(process, filler), startA === null ? null : text(Math.round(startA), 'a')]
         .filter(part => part !== null)
         .join(', ')
 
