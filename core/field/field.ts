@@ -184,15 +184,3 @@ export const shapeOf = <F extends Fields>(fields: F): { [K in keyof F]: F[K]['sc
   Object.fromEntries(Object.entries(fields).map(([key, field]) => [key, field.schema])) as {
     [K in keyof F]: F[K]['schema']
   }
-
-/** Values that note which of them were read: what a plan rests on is what it looked at. */
-export function tracked<T extends object>(values: T): { values: T; read: () => string[] } {
-  const seen = new Set<string>()
-  const proxy = new Proxy(values, {
-    get(target, key, receiver) {
-      if (typeof key === 'string' && Object.hasOwn(target, key)) seen.add(key)
-      return Reflect.get(target, key, receiver) as unknown
-    },
-  })
-  return { values: proxy, read: () => [...seen].toSorted() }
-}

@@ -13,7 +13,6 @@ export const CAUSES = {
   'loose-mount': 'loose mount, shaken',
   fatigue: 'cracked by repeated load',
 } as const
-export type Cause = keyof typeof CAUSES
 
 /** Why a mended part came back. */
 export const COMEBACKS = {
@@ -42,7 +41,6 @@ export const MUST_NOT_MOVE = {
   'bolt-pattern': 'bolt pattern',
   'pivot-line': 'pivot alignment',
 } as const
-export type MustNotMove = keyof typeof MUST_NOT_MOVE
 
 export interface Protect {
   readonly name: string

@@ -8,8 +8,6 @@ export const STOP_HOLE_MIN = 0.6
 export const CUT_START_MIN = 0.7
 export const CUT_MIN_PER_CM3 = 2.2
 export const WIPE_MIN = 0.6
-/** Clean metal bared round it, for each cm² of weld face. */
-export const BARE_MIN_PER_CM2 = 0.25
 /** Setting a broken piece, clamping and tacking. */
 export const LOCATE_MIN = 6
 /** Grinding the far side of a kept break back to sound weld. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { z } from 'zod'
-import { shapeOf, tracked } from '../field/field'
+import { shapeOf } from '../field/field'
 import { RULED_OUT } from './thread/states.table'
 import { kindOf, kinds, KIND_IDS, wordsFor } from './registry'
 
@@ -50,10 +50,4 @@ describe('kinds of mend', () => {
       through: true,
     })
   })
-})
-
-it('a tracked reading list holds what was read and nothing else', () => {
-  const { values, read } = tracked({ a: 1, b: 2, c: 3 })
-  expect(values.a + values.c).toBe(4)
-  expect(read()).toEqual(['a', 'c'])
 })

@@ -1,5 +1,3 @@
-import type { Step } from '../ask/question'
-
 export interface Sizes {
   lengthMm: number
   widthMm: number
@@ -40,16 +38,3 @@ export function lumpOfSizes({ lengthMm: l, widthMm: w, heightMm, wallMm: t }: Si
  */
 export const skinOfMassMm2 = (massG: number, densityGcm3: number, wallMm: number): number =>
   (((2 * massG) / densityGcm3) * 1000) / wallMm
-
-/** How a lump came out, for its working. */
-export const lumpSteps = (lump: Lump, massG: number, source: string): Step[] => [
-  {
-    label: 'Metal',
-    formula: lump.plate ? 'length × width × thickness' : 'a tray of that wall, open on one side',
-    value: lump.volumeMm3 / 1000,
-    unit: 'cm³',
-    source: 'plane geometry',
-  },
-  { label: 'Mass', formula: source, value: massG, unit: 'g', source: 'ASM Handbook vol. 2 densities, from memory' },
-  { label: 'Skin', formula: 'inside and outside', value: lump.skinMm2, unit: 'mm²', source: 'plane geometry' },
-]

@@ -163,4 +163,3 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
     playAgain,
   }
 }
-export type Trainer = ReturnType<typeof useTrainer>

@@ -54,4 +54,3 @@ export const deviceSchema = z.strictObject({
   lines: z.array(lineSchema).min(1).max(8),
 })
 export type Device = z.output<typeof deviceSchema>
-export type DeviceLine = Device['lines'][number]
