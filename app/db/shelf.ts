@@ -1,4 +1,5 @@
 import { fieldOf, stamped } from '#core/job/field'
+import { JOB_VERSION } from '#core/job/version'
 import type { FieldMerge } from '#core/job/merge'
 import { threeWay } from '#core/job/three-way'
 import { cardOf } from '#core/job/card'
@@ -37,6 +38,7 @@ const onto = (job: Job, { path, value, before }: MadePatch): Job =>
  * list.
  * @param again changes out of a journal: one that is stored already, or that a later one has overruled, is left
  * @returns the job as stored, or undefined if it is gone
+ * @throws Error where a newer program has brought the job up to its own version
  */
 export function writePatches(
   jobId: string,
@@ -47,6 +49,9 @@ export function writePatches(
   return db.transaction('rw', db.jobs, db.cards, async () => {
     const stored = await db.jobs.get(jobId)
     if (!stored) return undefined
+    // A page of an older program that is still open must not write its own shape into what a newer one brought up.
+    if ((stored.version as number) > JOB_VERSION)
+      throw new Error('a newer Wild Sparrow has brought this job up; load this page anew')
     const stamps = stored.stamps ?? {}
     const due = again
       ? patches.filter(

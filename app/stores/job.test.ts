@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { jobSchema, type Job, type Kit } from '#core/job/job.schema'
 import { pictureSchema } from '#core/job/picture.schema'
+import { JOB_VERSION } from '#core/job/version'
 import { valueAt } from '#core/job/patch'
 import { planJob } from '#core/plan/plan-job'
 import { db } from '~/db/database'
@@ -130,6 +131,14 @@ describe('two tabs on one job', () => {
     await writePatches('a', [{ path: ['takeIn', 'damage'], value: 'seen over there' }], new Date().toISOString())
     await settled()
     expect(store.job!.takeIn.damage).toBe('seen over there')
+  })
+  it('writes nothing into a job that a newer program has brought up, and says so', async () => {
+    const newer = { ...(await stored()), version: JOB_VERSION + 1 } as unknown as Job
+    await db.jobs.put(newer)
+    await expect(writePatches('a', [{ path: ['title'], value: 'of old' }], new Date().toISOString())).rejects.toThrow(
+      'load this page anew',
+    )
+    expect(await db.jobs.get('a')).toEqual(newer)
   })
   it('sees it too where both write at the same moment, so that the next change here starts from both', async () => {
     store.edit(['title'], 'Here')

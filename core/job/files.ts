@@ -3,7 +3,8 @@ import { z } from 'zod'
 import { tooMuchJson } from '../ask/depth'
 import { MOST_ISSUES, readIssues, type InputIssue } from '../ask/registry'
 import { agreeing, type Corrected } from './agree'
-import { JOB_VERSION, jobSchema, MOST_JOBS, shopFileSchema, type Job, type Kit, type ShopFile } from './job.schema'
+import { jobSchema, MOST_JOBS, shopFileSchema, type Job, type Kit, type ShopFile } from './job.schema'
+import { JOB_VERSION } from './version'
 import { upToDate } from './migrate'
 
 /** Readings whose value did not agree with what was typed, put right by the text. */

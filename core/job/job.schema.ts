@@ -12,8 +12,7 @@ import { MOST_MENDS } from './new-mend'
 import { pictureSchema } from './picture.schema'
 import { STATION_IDS } from './stations.table'
 import { idText as id, moment, name, text } from './text'
-
-export const JOB_VERSION = 4
+import { JOB_VERSION } from './version'
 
 /** A reading of an instrument that was kept, with its time. */
 export const keptReadingSchema = z.strictObject({

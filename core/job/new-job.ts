@@ -1,4 +1,5 @@
-import { JOB_VERSION, jobSchema, type Job } from './job.schema'
+import { jobSchema, type Job } from './job.schema'
+import { JOB_VERSION } from './version'
 
 /** A new job with nothing settled. The caller gives the id and the time: the core has no clock. */
 export function newJob(id: string, title: string, customer: string, at: string): Job {
