@@ -135,8 +135,13 @@ td.num {
   white-space: nowrap;
 }
 @media (max-width: 480px) {
-  td.num {
+  td.num,
+  td.num .figure {
     white-space: normal;
+  }
+  td.quiet {
+    overflow-wrap: anywhere;
+    hyphens: auto;
   }
 }
 </style>
