@@ -309,6 +309,13 @@ describe('a shop of version 3', () => {
     expect(mergeJob(here, there).job.mends).toEqual(bracket.mends)
     const taken = toFour({ version: 3, mends: [newMend('rebuilt-thread', 'hole')], rebuild: { thread: 'M6' } })
     expect((taken.mends as { id: string }[]).map(mend => mend.id)).toEqual(['rebuilt-thread', 'rebuilt-thread-'])
+    // A groove filled with a rod has a hundred passes and more: all that were laid stay laid.
+    const laid = toFour({
+      version: 3,
+      open: { work: 'turned', done: ['wipe'] },
+      weld: { passesDone: Array.from({ length: 300 }, (_, n) => n + 1), log: [] },
+    }).mends as object[]
+    expect(mendSchema.parse(laid[0]).done).toHaveLength(301)
     const stamped = toFour({
       version: 3,
       rebuild: { thread: 'M6' },

@@ -4,6 +4,7 @@ import { ORDERS, type Order } from '../lay/lays'
 import { UP_TO, type UpTo } from '../lay/process.table'
 import { PROCESS_IDS } from '../call/process.table'
 import { KIND_IDS, kindOf } from '../mend/registry'
+import { MOST_DONE } from './mend-steps'
 import { storedReading } from './reading.schema'
 import { idText as id, text } from './text'
 
@@ -43,7 +44,7 @@ export const mendSchema = z
     /** The other piece, where two are joined. */
     other: z.strictObject({ alloy: text(40), wallMm: storedReading.default({ typed: '', value: null }) }).prefault({}),
     readings: z.record(key, held).default({}),
-    done: z.array(id).max(60).default([]),
+    done: z.array(id).max(MOST_DONE).default([]),
   })
   .superRefine((mend, context) => {
     const { fields } = kindOf(mend.kind)

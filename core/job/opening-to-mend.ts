@@ -1,7 +1,7 @@
 import { grooveSection } from '../groove/section'
 import { isPlain } from './entry-key'
 import { isHeldReading, saidOf, type Plain } from './held'
-import { passStep } from './mend-steps'
+import { MOST_DONE, passStep } from './mend-steps'
 import type { StoredMend } from './mend.schema'
 import { newMend } from './new-mend'
 import type { StoredReading } from './reading.schema'
@@ -88,7 +88,7 @@ export function openingToMend({ open, takeIn, call, weld }: Plain): StoredMend |
     done: [
       ...texts(open.done).flatMap(id => steps[id] ?? []),
       ...passes.filter(pass => typeof pass === 'number').map(passStep),
-    ].slice(0, 60),
+    ].slice(0, MOST_DONE),
   }
 }
 

@@ -1,26 +1,29 @@
 import type { Job, Kit } from '../../job/job.schema'
 import type { Alloy } from '../../metal/alloys.table'
 import { airC } from '../../warm/air'
-import { ENTERS, VOLTS } from '../../warm/current'
 import type { PlannedMend } from '../../whole/job-planned'
 import type { Body } from '../take-in/body'
 import type { WarmData } from '../warm/warm'
 import { flameOfMend } from '../weld/flame-of-mend'
-import { interpassOf, turnDownOf, type Interpass } from '../weld/soak-up'
+import { arcWOf, interpassOf, turnDownOf, type Interpass } from '../weld/soak-up'
 import type { MendRow, MendsData } from './mend-row'
 import type { MendSetUp } from './mend-set-up'
 
 type Heated = readonly [job: Job, kit: Kit, body: Body | null, alloy: Alloy, warm: WarmData]
 
-/** What the arc of a set-up puts into the part, W. */
-const arcWOf = ({ process, set }: MendSetUp): number =>
-  set.mig ? set.mig.a * set.mig.v * ENTERS[process] : set.setA * VOLTS[process] * ENTERS[process]
-
 /** A gun of a mend, turned down as the part soaks up its heat. */
 function turnedDown(setUp: MendSetUp, { foundC }: PlannedMend, [, , body, alloy, warm]: Heated): MendSetUp {
   const { mig } = setUp.set
   if (!mig || !body) return setUp
-  const turnDown = turnDownOf(body, alloy, foundC, airC(warm.startC), mig, arcWOf(setUp), setUp.arcMin)
+  const turnDown = turnDownOf(
+    body,
+    alloy,
+    foundC,
+    airC(warm.startC),
+    mig,
+    arcWOf(setUp.process, setUp.set),
+    setUp.arcMin,
+  )
   return { ...setUp, turnDown }
 }
 
@@ -30,7 +33,7 @@ function interpass({ planned, setUps }: MendRow, [job, , body, alloy, warm]: Hea
   if (!body || !planned || !first || planned.passes < 2) return null
   const passMin = planned.arcMin / planned.passes
   const wantedC = job.weld.interpassC.value
-  return interpassOf(body, alloy, planned.foundC, airC(warm.startC), arcWOf(first), passMin, wantedC)
+  return interpassOf(body, alloy, planned.foundC, airC(warm.startC), arcWOf(first.process, first.set), passMin, wantedC)
 }
 
 /**

@@ -2,6 +2,8 @@ import { INTERPASS_C } from '../../arc/interpass.table'
 import { secondsBetween, STILL_AIR, type LumpedBody } from '../../heat/lumped'
 import { turnDown, type TurnDownPoint } from '../../heat/turn-down'
 import type { Alloy } from '../../metal/alloys.table'
+import { ENTERS, VOLTS } from '../../warm/current'
+import type { ArcProcess, WeldSettings } from './weld-settings'
 import type { Body } from '../take-in/body'
 
 /** A turn-down worth a sentence. */
@@ -23,6 +25,10 @@ export const lumpOf = (
   filmWm2K,
   emissivity: STILL_AIR.emissivity,
 })
+
+/** What an arc as it is set puts into the part, W; nothing of a gun that is not set. */
+export const arcWOf = (process: ArcProcess, { setA, mig }: Pick<WeldSettings, 'setA' | 'mig'>): number =>
+  (process === 'ac-tig' ? setA * VOLTS[process] : mig ? mig.a * mig.v : 0) * ENTERS[process]
 
 export interface Interpass {
   mostC: number

@@ -16,11 +16,11 @@ import { BOIL_OUT_ARC_MIN, COOL_MIN } from '../minutes.table'
 import type { OpenData } from '../open/open'
 import type { StationPlan } from '../parts'
 import { openingPlace } from './flame-place'
-import { interpassOf, turnDownOf } from './soak-up'
+import { arcWOf, interpassOf, turnDownOf } from './soak-up'
 import { airC } from '../../warm/air'
 import type { WarmData } from '../warm/warm'
 import type { WeldData, WeldPass } from './weld-data'
-import { currentByPass, ENTERS, VOLTS } from '../../warm/current'
+import { currentByPass } from '../../warm/current'
 import { weldMeans, weldSettings } from './weld-settings'
 import { arcWords } from './weld-words'
 import { LANDS_SHARE } from '../../lay/process.table'
@@ -84,10 +84,7 @@ export function planWeld(
   const boilMin = mig ? 0 : BOIL_OUT_ARC_MIN[said(job, 'takeIn').soak]
   const arcMin = layArcMin + boilMin + againMin
   const { gas, gasWorking, elapsedMin } = weldMeans(job, kit, settings, passes.length, arcMin)
-  const arcW =
-    arcProcess === 'ac-tig'
-      ? setA * VOLTS['ac-tig'] * ENTERS['ac-tig']
-      : (mig?.a ?? 0) * (mig?.v ?? 0) * ENTERS['mig-pulse']
+  const arcW = arcWOf(arcProcess, settings)
   const interpass =
     body && setA > 0 && passes.length > 1
       ? interpassOf(body, alloy, startC, airC(warm.startC), arcW, passArcMin, weld.interpassC.value)
