@@ -105,7 +105,7 @@ async function typing(page: Page, address: string): Promise<void> {
   await page.getByTestId('import').setInputFiles(DEMO)
   await page.getByText(/[1-9]\d* new/).waitFor()
   for (const [station, path, values] of [
-    ['open', 'open.crackMm', ['101 mm', '102 mm']],
+    ['open?mend=flange', 'mends.#flange.readings.lengthMm', ['101 mm', '102 mm']],
     ['open', 'takeIn.wallMm', ['8.2 mm', '9.4 mm']],
     ['know', 'know.submergedG', ['1970 g', '1920 g']],
   ] as const) {

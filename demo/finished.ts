@@ -43,7 +43,6 @@ function finish(row: Finished): Job {
     ...(back ? { comebackOf: back[0], comebackWhy: back[1] } : {}),
   })
   Object.assign(job.know, { form: row.form, alloy: row.alloy })
-  job.open.work = 'none'
   job.mends = mends.map(([kind, name, typed], n) => mend(`m${n + 1}`, kind, name, typed))
   const bowed = BOWED[id]
   if (bowed) {

@@ -4,6 +4,7 @@ import { shopToText } from '../core/job/files'
 import { jobSchema, type Job } from '../core/job/job.schema'
 import { newJob as emptyJob } from '../core/job/new-job'
 import { planJob } from '../core/plan/plan-job'
+import { passStep } from '../core/job/mend-steps'
 import { pictureSchema } from '../core/job/picture.schema'
 import { finishedJobs } from './finished'
 import { KIT, mend, reading, settle } from './made'
@@ -91,18 +92,20 @@ function gearboxCover(): Job {
     submergedG: reading('1976 g', 'g'),
     scaleG: reading('1 g', 'g'),
   })
-  Object.assign(job.open, {
-    crackMm: reading('4 3/8 in', 'mm'),
-    pastTipMm: reading('3/16 in', 'mm'),
-    stopHoleMm: reading('1/8 in', 'mm'),
-    fillerMm: reading('3/32 in', 'mm'),
-    landMm: reading('2 mm', 'mm'),
-    rootRadiusMm: reading('2 mm', 'mm'),
-    done: ['protect-lip-seal', 'protect-finished-bore', 'protect-openings', 'degrease'],
-  })
+  job.open.done = ['protect-lip-seal', 'protect-finished-bore', 'protect-openings', 'degrease']
   Object.assign(job.warm, { torch: 'propylene', targetC: reading('110 °C', 'c'), startC: reading('16 °C', 'c') })
   job.weld.machine = 'tig-200'
   job.mends = [
+    mend('flange', 'crack', 'flange crack', {
+      lengthMm: '4 3/8 in',
+      pastTipMm: '3/16 in',
+      stopHoleMm: '1/8 in',
+      rodMm: '3/32 in',
+      keepBreak: true,
+      landMm: '2 mm',
+      rootRadiusMm: '2 mm',
+      machined: true,
+    }),
     mend('drain', 'thread', 'drain boss', {
       thread: 'M10',
       deepMm: '20 mm',
@@ -145,12 +148,7 @@ function signalBracket(): Job {
     newWeeks: 6,
   })
   Object.assign(job.know, { markText: 'LM25 TF', form: 'casting', surface: 'sand-grain', fracture: 'granular' })
-  Object.assign(job.open, {
-    crackMm: reading('42 mm', 'mm'),
-    sides: 2,
-    landMm: reading('1.5 mm', 'mm'),
-    done: ['protect-finished-face', 'degrease', 'uncoat', 'ends', 'stop-holes', 'groove', 'wipe'],
-  })
+  job.open.done = ['protect-finished-face', 'degrease']
   Object.assign(job.warm, { torch: 'propylene', targetC: reading('95 °C', 'c') })
   job.weld.machine = 'tig-200'
   job.acknowledged = [{ code: 'chlorinated-solvent', name: 'Wren Tolliver', at: '2026-11-18T09:02:00Z' }]
@@ -159,6 +157,13 @@ function signalBracket(): Job {
     lugPicture(SOUND, 'lug from the next post.jpg', 'twin'),
   ]
   job.mends = [
+    mend(
+      'lug',
+      'crack',
+      'broken lug',
+      { lengthMm: '42 mm', sides: '2', keepBreak: true, landMm: '1.5 mm', rodMm: '2.4 mm' },
+      { done: ['uncoat', 'find-ends', 'stop-holes', 'groove', 'wipe', 'pass-1', 'pass-2'] },
+    ),
     mend('bolt', 'thread', 'bolt thread', {
       thread: 'M8',
       deepMm: '16 mm',
@@ -191,18 +196,34 @@ function signalBracket(): Job {
       })),
     },
   })
-  job.weld.passesDone = [1, 2]
   job.weld.log = [
     {
       id: 'e1',
       at: '2026-11-18T10:12:20Z',
+      mend: 'lug',
       pass: 1,
       saw: 'black-specks',
       note: 'paint left at the edge',
       settings: '180 A, EN 68 %, 100 Hz',
     },
-    { id: 'e2', at: '2026-11-18T10:15:41Z', pass: 1, saw: 'wets-clean', note: '', settings: '180 A, EN 68 %, 100 Hz' },
-    { id: 'e3', at: '2026-11-18T10:18:03Z', pass: 2, saw: 'wets-clean', note: '', settings: '180 A, EN 68 %, 100 Hz' },
+    {
+      id: 'e2',
+      at: '2026-11-18T10:15:41Z',
+      mend: 'lug',
+      pass: 1,
+      saw: 'wets-clean',
+      note: '',
+      settings: '180 A, EN 68 %, 100 Hz',
+    },
+    {
+      id: 'e3',
+      at: '2026-11-18T10:18:03Z',
+      mend: 'lug',
+      pass: 2,
+      saw: 'wets-clean',
+      note: '',
+      settings: '180 A, EN 68 %, 100 Hz',
+    },
   ]
   return {
     ...settle(job, '2026-11-18T09:40:00Z', 'take-in', 'know', 'call', 'open', 'warm'),
@@ -230,6 +251,7 @@ function barHanger(): Job {
     newWeeks: 1,
   })
   Object.assign(job.know, { form: 'extrusion', surface: 'extrusion-lines', markText: '6082-T6' })
+  job.mends = [mend('eye', 'crack', 'crack at the eye', { lengthMm: '14 mm', endsIn: 'edge' })]
   job.acknowledged = [{ code: 'safety-lifting', name: 'Wren Tolliver', at: '2026-11-17T17:06:00Z' }]
   job.call.decision = 'refer'
   return { ...settle(job, '2026-11-17T17:10:00Z', 'take-in', 'know', 'call'), updatedAt: '2026-11-17T17:10:00Z' }
@@ -260,20 +282,18 @@ function domeShutter(): Job {
     alloy: '6061',
   })
   Object.assign(job.call, { filler: '5356', process: 'ac-tig' })
-  Object.assign(job.open, {
-    crackMm: reading('65 mm', 'mm'),
-    keepBreak: false,
-    done: ['protect-bush', 'degrease', 'earlier', 'ends', 'stop-holes', 'groove', 'wipe'],
-  })
+  job.open.done = ['protect-bush', 'degrease', 'earlier']
+  job.mends = [mend('toe', 'crack', 'toe crack', { lengthMm: '65 mm' })]
   Object.assign(job.warm, { torch: 'propylene', targetC: reading('60 °C', 'c') })
   job.weld.machine = 'tig-200'
   job.acknowledged = [{ code: 'chlorinated-solvent', name: 'Wren Tolliver', at: '2026-10-29T08:50:00Z' }]
-  job.rebuild = { ...job.rebuild, machined: false, dressed: true }
-  const passes = planJob(job, KIT).weld.data.passes.map(pass => pass.number)
-  job.weld.passesDone = passes
+  job.rebuild.dressed = true
+  const passes = planJob(job, KIT).mends.rows[0]!.log.passes.map(pass => pass.number)
+  job.mends[0]!.done = ['find-ends', 'stop-holes', 'groove', 'wipe', ...passes.map(passStep), 'dress-rough']
   job.weld.log = passes.map((pass, index) => ({
     id: `d${pass}`,
     at: new Date(Date.UTC(2026, 9, 29, 9, 30 + 3 * index)).toISOString(),
+    mend: 'toe',
     pass,
     saw: index === 2 ? 'pinhole' : 'wets-clean',
     note: index === 2 ? 'filled while hot' : '',
@@ -286,7 +306,7 @@ function domeShutter(): Job {
       at: '2026-10-30T11:00:00Z',
     }
   Object.assign(job.handOver, {
-    actualMin: { open: 34, warm: 5, weld: 31, rebuild: 12, prove: 48 },
+    actualMin: { open: 16, warm: 5, 'mend-toe': 52, prove: 48 },
     notPerfect: 'A shallow crater at one end, dressed out, 0.3 mm low.',
     limits: 'Look at the toe again after a month, then each year.',
     handedTo: 'Ada Penhallow',
@@ -342,7 +362,6 @@ function ciderTray(): Job {
     newPrice: 240,
   })
   Object.assign(job.know, { form: 'sheet', surface: 'rolled', alloy: '5052' })
-  job.open.work = 'none'
   job.mends = [
     mend('patch-long', 'overlay', 'patch along the drain', { wideMm: '180 mm', highMm: '90 mm', patchMm: '3 mm' }),
     mend('patch-small', 'overlay', 'patch at the corner', { wideMm: '80 mm', highMm: '60 mm', patchMm: '3 mm' }),
@@ -365,7 +384,6 @@ function fanHub(): Job {
   })
   Object.assign(job.know, { form: 'casting', surface: 'smooth-mould', alloy: '356' })
   job.warm.massG = reading('2.4 kg', 'g')
-  job.open.work = 'none'
   job.mends = [
     mend('tip', 'edge', 'blade tip', { longMm: '38 mm', wideMm: '6 mm', highMm: '14 mm' }),
     mend('seat', 'bore', 'hub seat', { boreMm: '28 mm', deepMm: '22 mm', lowMm: '0.4 mm' }),
@@ -389,7 +407,6 @@ function lampYoke(): Job {
     newWeeks: 12,
   })
   Object.assign(job.know, { form: 'casting', surface: 'sand-grain', alloy: '356' })
-  job.open.work = 'none'
   job.mends = [
     mend(
       'ear',

@@ -52,7 +52,7 @@ const COVER: Job['shape'] = {
   ]),
   marks: [
     mark('crack', 'mend', [10, 60, 57.15], {
-      mend: 'opening',
+      mend: 'flange',
       name: 'crack through the flange',
       path: [
         [16, 78, 57.15],
@@ -83,7 +83,7 @@ const BRACKET: Job['shape'] = {
     hole(9, 12, [35.5, 40.5, -3]),
   ]),
   marks: [
-    mark('lug', 'mend', [120, 18, 8], { mend: 'opening', name: 'lug broken off', face: 'left', path: [[120, 44, 8]] }),
+    mark('lug', 'mend', [120, 18, 8], { mend: 'lug', name: 'lug broken off', face: 'left', path: [[120, 44, 8]] }),
     mark('upper', 'holes', [40, 15, 6], { name: 'upper bolt hole', acrossMm: 9 }),
     mark('lower', 'holes', [40, 45, 6], { name: 'lower bolt hole', acrossMm: 9 }),
     mark('finished', 'finished-face', [0, 30, 25], { name: 'finished face', face: 'left' }),

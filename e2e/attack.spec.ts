@@ -68,8 +68,8 @@ test('a full disk: what is typed stays on screen, marked, is said, can be taken 
   page,
 }) => {
   await bringDemo(page)
-  await page.goto('/job/gearbox-cover/open')
-  await reading(page, 'open.crackMm').waitFor()
+  await page.goto('/job/gearbox-cover/open?mend=flange')
+  await reading(page, 'mends.#flange.readings.lengthMm').waitFor()
   await page.evaluate(() => {
     const real = IDBObjectStore.prototype.put
     const full = function (this: IDBObjectStore): never {
@@ -82,11 +82,11 @@ test('a full disk: what is typed stays on screen, marked, is said, can be taken 
     })
     IDBObjectStore.prototype.put = full
   })
-  await reading(page, 'open.crackMm').fill('77 mm')
+  await reading(page, 'mends.#flange.readings.lengthMm').fill('77 mm')
   await expect(page.getByTestId('not-stored')).toContainText('no room left')
   await expect(page.getByTestId('unstored').first()).toBeVisible()
-  await reading(page, 'open.landMm').fill('1 mm')
-  await expect(reading(page, 'open.crackMm')).toHaveValue('77 mm')
+  await reading(page, 'mends.#flange.readings.landMm').fill('1 mm')
+  await expect(reading(page, 'mends.#flange.readings.lengthMm')).toHaveValue('77 mm')
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page
@@ -99,8 +99,8 @@ test('a full disk: what is typed stays on screen, marked, is said, can be taken 
   await page.getByTestId('not-stored').getByRole('button', { name: 'Try now' }).click()
   await expect(page.getByTestId('not-stored')).toHaveCount(0)
   await page.reload()
-  await expect(reading(page, 'open.crackMm')).toHaveValue('77 mm')
-  await expect(reading(page, 'open.landMm')).toHaveValue('1 mm')
+  await expect(reading(page, 'mends.#flange.readings.lengthMm')).toHaveValue('77 mm')
+  await expect(reading(page, 'mends.#flange.readings.landMm')).toHaveValue('1 mm')
 })
 
 test('a job goes off the shelf when it is asked for, and can be put back with its pictures', async ({ page }) => {

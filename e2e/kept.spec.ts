@@ -2,16 +2,18 @@ import { expect, type Page } from '@playwright/test'
 import { bringDemo, reading, saved, test } from './bench'
 import { killableBrowser } from './killable'
 
-const crack = (page: Page) => reading(page, 'open.crackMm')
+const crack = (page: Page) => reading(page, 'mends.#flange.readings.lengthMm')
+/** Of the only mend of a part. */
+const length = (page: Page) => page.locator('input[data-path$=".readings.lengthMm"]')
 
 test('keeps what is typed over a reload, and takes it back with undo', async ({ page }) => {
   await bringDemo(page)
-  await page.goto('/job/gearbox-cover/open')
+  await page.goto('/job/gearbox-cover/open?mend=flange')
   await crack(page).fill('137 mm')
   await saved(page)
   await page.reload()
   await expect(crack(page)).toHaveValue('137 mm')
-  await page.getByRole('button', { name: 'both sides' }).click()
+  await page.getByRole('button', { name: 'both', exact: true }).click()
   await expect(page.getByTestId('call')).toContainText('from both sides')
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByTestId('call')).toContainText('from one side')
@@ -23,10 +25,10 @@ test('keeps what is typed over a reload, and takes it back with undo', async ({ 
 
 test('keeps what it does not understand as it was typed, and says so', async ({ page }) => {
   await bringDemo(page)
-  await page.goto('/job/gearbox-cover/open')
+  await page.goto('/job/gearbox-cover/open?mend=flange')
   for (const odd of ['3 furlongs', '-5 mm', '1e9 m', '4 3/0 in']) {
     await crack(page).fill(odd)
-    await expect(page.getByTestId('call')).toContainText(/Wants the length|No groove/)
+    await expect(page.getByTestId('call')).toContainText(/Crack you can see/i)
   }
   await crack(page).fill('3 furlongs')
   await expect(page.getByText('"furlongs" is not a unit known here')).toBeVisible()
@@ -37,13 +39,13 @@ test('keeps what it does not understand as it was typed, and says so', async ({ 
 
 test('two tabs do not overwrite each other', async ({ page, context }) => {
   await bringDemo(page)
-  await page.goto('/job/gearbox-cover/open')
+  await page.goto('/job/gearbox-cover/open?mend=flange')
   const other = await context.newPage()
-  await other.goto('/job/gearbox-cover/open')
+  await other.goto('/job/gearbox-cover/open?mend=flange')
   await crack(page).fill('120 mm')
-  await reading(other, 'open.pastTipMm').fill('6 mm')
+  await reading(other, 'mends.#flange.readings.pastTipMm').fill('6 mm')
   await expect(crack(other)).toHaveValue('120 mm')
-  await expect(reading(page, 'open.pastTipMm')).toHaveValue('6 mm')
+  await expect(reading(page, 'mends.#flange.readings.pastTipMm')).toHaveValue('6 mm')
 })
 
 test('clocks run on over a reload', async ({ page }) => {
@@ -69,7 +71,9 @@ test.describe('a killed browser', () => {
     await page.getByRole('button', { name: 'Take it in' }).click()
     await expect(page.getByTestId('call')).toBeVisible()
     await page.keyboard.press('4')
-    await reading(page, 'open.crackMm').fill('88 mm')
+    await page.getByTestId('add-mend').click()
+    await page.locator('[data-kind="crack"]').click()
+    await length(page).fill('88 mm')
     await reading(page, 'takeIn.wallMm').fill('7 mm')
     await page.waitForTimeout(1000)
     const url = page.url()
@@ -77,7 +81,7 @@ test.describe('a killed browser', () => {
     const again = await browserOf.start()
     const back = await again.contexts()[0]!.newPage()
     await back.goto(url)
-    await expect(reading(back, 'open.crackMm')).toHaveValue('88 mm')
+    await expect(length(back)).toHaveValue('88 mm')
     await expect(reading(back, 'takeIn.wallMm')).toHaveValue('7 mm')
     await again.close()
   })

@@ -120,8 +120,6 @@ test("a mend's groove is dragged, its machine set and its thread tapped by the l
 }) => {
   await bringDemo(page)
   await visit(page, '/job/mill-cover/open')
-  await expect(page.getByTestId('whole-part')).toHaveAttribute('aria-current', 'true')
-  await page.locator('[data-at-once="crack"]').click()
   await page.getByRole('slider', { name: /included angle/ }).focus()
   for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowRight')
   await expect(field(page, 'includedDeg')).toHaveValue(/^75/)

@@ -61,8 +61,11 @@ for (const gloves of [false, true])
     await expect(page.locator('footer')).not.toContainText(/\bc new|\bm instr/, { useInnerText: true })
     await station(page, 'Open')
     await expect.poll(() => whole(page, 'Open')).toBe(true)
-    await reading(page, 'open.crackMm').fill('60')
-    await reading(page, 'open.crackMm').blur()
+    await page.getByTestId('add-mend').tap()
+    await page.locator('[data-kind="crack"]').tap()
+    const length = page.locator('input[data-path$=".readings.lengthMm"]')
+    await length.fill('60')
+    await length.blur()
     await expect(page.getByTestId('call')).toContainText('Groove it from one side')
     // The piece on top, the readings under it, what settles under the thumb.
     const order = await page.evaluate(() =>

@@ -121,8 +121,8 @@ test('the branches of a crack are found and count with it in the opening', async
   expect(Math.abs(whole / truth - 1)).toBeLessThan(0.02)
   await page.getByTestId('use-crack').click()
   await saved(page)
-  await visit(page, '/job/gearbox-cover/open')
-  await expect(reading(page, 'open.crackMm')).toHaveValue(`${whole.toFixed(1)} mm`)
+  await visit(page, '/job/gearbox-cover/open?mend=flange')
+  await expect(reading(page, 'mends.#flange.readings.lengthMm')).toHaveValue(`${whole.toFixed(1)} mm`)
 })
 
 test('a thread is read along an axis and taken to the thread bench', async ({ page }) => {

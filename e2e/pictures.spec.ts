@@ -42,8 +42,8 @@ test('traces a crack in a picture taken at a slant, within a hundredth of its tr
 
   await page.getByTestId('use-crack').click()
   await saved(page)
-  await visit(page, '/job/gearbox-cover/open')
-  await expect(reading(page, 'open.crackMm')).toHaveValue(`${before.toFixed(1)} mm`)
+  await visit(page, '/job/gearbox-cover/open?mend=flange')
+  await expect(reading(page, 'mends.#flange.readings.lengthMm')).toHaveValue(`${before.toFixed(1)} mm`)
 })
 
 test('pictures travel in the export and come back; a file that is none is refused', async ({ page, browser }) => {

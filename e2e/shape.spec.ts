@@ -34,7 +34,7 @@ test('a cover put together from pieces, its crack walked along on it: the same f
   await reading(page, 'shape.pieces.#cover-1.size.wallMm').fill('1/4 in')
 
   await page.getByTestId('to-marks').click()
-  await page.getByTestId('place-opening').click()
+  await page.getByTestId('place-eye').click()
   const sheet = page.getByTestId('part-sheet')
   const box = (await sheet.boundingBox())!
   const tap = (x: number, y: number) => sheet.click({ position: { x: box.width * x, y: box.height * y } })
@@ -50,12 +50,13 @@ test('a cover put together from pieces, its crack walked along on it: the same f
   const shape = shapeOfPieces(job.shape.pieces)
   const { volumeMm3, skinMm2 } = measured(shape)
   expect(job.shape.marks[0]!.path).toHaveLength(2)
-  expect(job.open.crackMm.value).toBeGreaterThan(20)
+  const { value: lengthMm } = job.mends[0]!.readings.lengthMm as { value: number }
+  expect(lengthMm).toBeGreaterThan(20)
   // Through the flange, straight in from above.
   expect(job.takeIn.wallMm.value).toBe(10)
   const answer = askOnCommandLine<{ part: { massG: number; skinMm2: number } }>('job.plan', {
     part: { does: 'static', bodies: [{ id: 'a', alloy: '356', wallMm: 10 }], shape },
-    mends: [{ id: 'm', kind: 'crack', lengthMm: job.open.crackMm.value }],
+    mends: [{ id: 'm', kind: 'crack', lengthMm }],
   })
   expect(answer.part.massG / ((volumeMm3 * 2.68) / 1000)).toBeCloseTo(1, 2)
   expect(answer.part.skinMm2).toBeCloseTo(skinMm2, 3)

@@ -6,7 +6,7 @@ const process = async (page: Page, words: string | RegExp) => {
   await page.locator('[data-path="call.process"]').first().waitFor()
   await pick(page, 'call.process', words)
   await saved(page)
-  await visit(page, '/job/signal-bracket/weld')
+  await visit(page, '/job/signal-bracket/weld?mend=lug')
 }
 
 test('brazing: rod, part and flame on one scale, a flame that is too small, and the clock of the cooling', async ({
@@ -24,7 +24,7 @@ test('brazing: rod, part and flame on one scale, a flame that is too small, and 
   await page.locator('[data-piece="p1"]').click()
   await reading(page, 'shape.pieces.#p1.size.widthMm').fill('600 mm')
   await saved(page)
-  await visit(page, '/job/signal-bracket/weld')
+  await visit(page, '/job/signal-bracket/weld?mend=lug')
   await expect(page.getByTestId('call')).toContainText('never brings it')
   await page.locator('[data-pick="warm.torch:propylene"]').click()
   await reading(page, 'takeIn.hotC').fill('180 °C')
@@ -42,7 +42,7 @@ test('a flame: a torch that draws its own air makes no puddle, one fed with oxyg
   await page.getByLabel('Power', { exact: true }).first().fill('9 kW')
   await page.getByLabel('Power', { exact: true }).first().blur()
   await page.waitForTimeout(500)
-  await visit(page, '/job/signal-bracket/weld')
+  await visit(page, '/job/signal-bracket/weld?mend=lug')
   await expect(page.getByTestId('call')).toContainText(/a puddle in about \d+ s/)
   await expect(page.getByRole('img', { name: /Temperature under the flame/ })).toBeVisible()
   await page.locator('[data-saw="wets-clean"]').click()
@@ -69,17 +69,17 @@ test("a gun: wire and volts are the command line's, and the output is turned dow
   await visit(page, '/job/signal-bracket/warm')
   await reading(page, 'warm.massG').fill('300 g')
   await saved(page)
-  await visit(page, '/job/signal-bracket/open')
-  await reading(page, 'open.crackMm').fill('500 mm')
+  await visit(page, '/job/signal-bracket/open?mend=lug')
+  await reading(page, 'mends.#lug.readings.lengthMm').fill('500 mm')
   await saved(page)
-  await visit(page, '/job/signal-bracket/weld')
+  await visit(page, '/job/signal-bracket/weld?mend=lug')
   await expect(page.getByTestId('turn-down')).toContainText('100 %')
   expect(await page.getByTestId('turn-down').locator('tbody tr').count()).toBeGreaterThan(2)
 })
 
 test('halves set apart and a copied balance: the wave follows, and the trap is named', async ({ page }) => {
   await bringDemo(page)
-  await visit(page, '/job/signal-bracket/weld')
+  await visit(page, '/job/signal-bracket/weld?mend=lug')
   await reading(page, 'weld.epA').fill('120 A')
   await expect(page.getByText(/Set apart: .* negative, 120 A positive/)).toBeVisible()
   await reading(page, 'weld.copiedDial').fill('70')

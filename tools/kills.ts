@@ -23,10 +23,12 @@ for (let n = 0; n <= times; n++) {
     await page.getByTestId('new-title').getByRole('textbox').fill('Killed part')
     await page.getByRole('button', { name: 'Take it in' }).click()
     await page.getByTestId('call').waitFor()
-    url = page.url().replace('take-in', 'open')
+    await page.locator('[data-begin="crack"]').click()
+    await page.waitForURL(/mend=/)
+    url = page.url()
   }
   await page.goto(url)
-  const field = page.locator('input[data-path="open.crackMm"]')
+  const field = page.locator('input[data-path$=".readings.lengthMm"]')
   await field.waitFor()
   const found = Number((await field.inputValue()).replace(' mm', '') || 0)
   if (found < acknowledged || found > typed) {

@@ -80,7 +80,7 @@ const bare = (text: string) => text.replace(/\.$/, '') || 'empty'
       />
       <PartFigure v-if="!partFirst" :station="id" />
     </section>
-    <TheCall class="call" :plan="plan" @working="shown = $event" />
+    <div class="call"><slot name="verdict" /><TheCall :plan="plan" @working="shown = $event" /></div>
     <WorkingDrawer :workings="plan.workings" :shown="shown" @close="shown = null" />
   </div>
   <p v-else-if="store.planError" class="page" role="alert">

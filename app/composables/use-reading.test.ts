@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto'
 import { effectScope, nextTick, ref, type EffectScope } from 'vue'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { valueAt } from '#core/job/patch'
 import type { UnitKey } from '#core/quantity/units.table'
 import { jobOnTheBench } from '~/at-the-bench.fixture'
 import { useSettings } from '~/stores/settings'
@@ -102,15 +103,14 @@ describe('a reading as a field', () => {
     expect(job.job!.takeIn.wallMm.typed).toHaveLength(60)
   })
   it.each<[string, UnitKey, string, RegExp]>([
-    ['open.rootRadiusMm', 'mm', '-3 mm', /at least 0 mm/],
-    ['open.crackMm', 'mm', '0', /more than 0 mm/],
-    ['open.crackMm', 'mm', '40 m', /at most 20000 mm/],
+    ['rebuild.face.toMm', 'mm', '-3 mm', /at least 0 mm/],
+    ['open.plateMm', 'mm', '0', /more than 0 mm/],
+    ['open.armLongMm', 'mm', '40 m', /at most 5000 mm/],
     ['weld.enPct', 'pct', '120 %', /at most 99 %/],
   ])('says in %s (%s) that %s lies outside its limits, and keeps it as typed', (path, unit, typed, says) => {
     const one = field(path, unit)
     one.take(typed)
     expect(one.error.value).toMatch(says)
-    const [section, key] = path.split('.') as ['open', 'crackMm']
-    expect(job.job![section][key].typed).toBe(typed)
+    expect(valueAt(job.job, [...path.split('.'), 'typed'])).toBe(typed)
   })
 })

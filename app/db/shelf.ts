@@ -31,7 +31,7 @@ export interface MadePatch extends Patch {
  * stays.
  */
 const onto = (job: Job, { path, value, before }: MadePatch): Job =>
-  applyPatch(job, { path, value: threeWay(fieldOf(path), before, valueAt(job, path), value) })
+  applyPatch(job, { path, value: threeWay(before, valueAt(job, path), value) })
 
 /**
  * Puts changes on the stored job, whatever another tab has changed in it meanwhile: in other fields, or in the same

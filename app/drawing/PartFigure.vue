@@ -35,7 +35,7 @@ const warm = useWarmColours(zones)
 const at = ref(0)
 const step = computed(() => (at.value > 0 ? steps.value[at.value - 1] : undefined))
 const laid = computed(() => new Set(steps.value.slice(0, at.value).map(each => each.mark)))
-/** Where the first opening is drilled and tacked, on its own line. */
+/** Where a groove is drilled and tacked, on its own line. */
 const opened = computed((): DrawnMark[] =>
   props.station === 'open' && store.plan && store.job
     ? groovesOnPart(store.job, store.plan).map(({ kind, at: place, acrossMm, turn }, n) => ({

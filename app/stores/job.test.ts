@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { jobSchema, type Job, type Kit } from '#core/job/job.schema'
 import { pictureSchema } from '#core/job/picture.schema'
+import { newMend } from '#core/job/new-mend'
 import { JOB_VERSION } from '#core/job/version'
 import { valueAt } from '#core/job/patch'
 import { planJob } from '#core/plan/plan-job'
@@ -44,11 +45,12 @@ beforeEach(() => {
 })
 
 const reading = (typed: string, value: number | null) => ({ typed, value })
+const DONE = ['mends', '#m', 'done']
 const stored = () => db.jobs.get('a') as Promise<Job>
 
 const opened = () => {
   asked.length = 0
-  return jobOnTheBench()
+  return jobOnTheBench({ mends: [newMend('m', 'crack')] })
 }
 let store: Awaited<ReturnType<typeof opened>>
 beforeEach(async () => {
@@ -58,27 +60,27 @@ afterEach(() => store.close())
 
 describe('the job on the bench', () => {
   it('stores each change at once, with the time it was made', async () => {
-    store.edit(['open', 'crackMm'], reading('88 mm', 88))
+    store.edit(['open', 'plateMm'], reading('88 mm', 88))
     expect(store.saving).toBe(true)
     await store.stored()
     expect(store.saving).toBe(false)
     expect(await stored()).toMatchObject({
-      open: { crackMm: { value: 88 } },
-      stamps: { 'open.crackMm': expect.any(String) },
+      open: { plateMm: { value: 88 } },
+      stamps: { 'open.plateMm': expect.any(String) },
     })
   })
   it('takes typing in one field as one step, and another field as the next', async () => {
-    for (const typed of ['8', '88', '88 m', '88 mm']) store.edit(['open', 'crackMm'], reading(typed, null))
+    for (const typed of ['8', '88', '88 m', '88 mm']) store.edit(['open', 'plateMm'], reading(typed, null))
     store.edit(['title'], 'Renamed')
     store.undo()
     expect(store.job!.title).toBe('A part')
     store.undo()
-    expect(store.job!.open.crackMm.typed).toBe('')
+    expect(store.job!.open.plateMm.typed).toBe('')
     expect(store.canUndo).toBe(false)
     store.redo()
-    expect(store.job!.open.crackMm.typed).toBe('88 mm')
+    expect(store.job!.open.plateMm.typed).toBe('88 mm')
     await store.stored()
-    expect((await stored()).open.crackMm.typed).toBe('88 mm')
+    expect((await stored()).open.plateMm.typed).toBe('88 mm')
   })
   it('makes no change of what is the same, and none without a job', async () => {
     store.edit(['title'], 'A part')
@@ -98,7 +100,7 @@ describe('the job on the bench', () => {
     const step = fc.oneof(
       fc.record({
         do: fc.constant('edit' as const),
-        path: fc.constantFrom(['title'], ['takeIn', 'damage'], ['weld', 'passesDone'], ['open', 'wallMm']),
+        path: fc.constantFrom(['title'], ['takeIn', 'damage'], ['mends', '#m', 'done'], ['open', 'wallMm']),
         value: fc.constantFrom('x', 'y', 'z'),
       }),
       fc.constant({ do: 'undo' as const }),
@@ -115,7 +117,7 @@ describe('the job on the bench', () => {
           else store.redo()
         }
         await store.stored()
-        for (const path of [['title'], ['takeIn', 'damage'], ['weld', 'passesDone'], ['open', 'wallMm']])
+        for (const path of [['title'], ['takeIn', 'damage'], ['mends', '#m', 'done'], ['open', 'wallMm']])
           expect(valueAt(await stored(), path)).toEqual(valueAt(store.job, path))
         while (store.canUndo) store.undo()
         await store.stored()
@@ -142,33 +144,33 @@ describe('two tabs on one job', () => {
   })
   it('sees it too where both write at the same moment, so that the next change here starts from both', async () => {
     store.edit(['title'], 'Here')
-    await writePatches('a', [{ path: ['weld', 'passesDone'], value: [1] }], new Date().toISOString())
+    await writePatches('a', [{ path: DONE, value: ['pass-1'] }], new Date().toISOString())
     store.edit(['takeIn', 'damage'], 'here too')
     await store.stored()
     await settled()
-    expect(store.job!.weld.passesDone).toEqual([1])
-    store.edit(['weld', 'passesDone'], [...store.job!.weld.passesDone, 2])
+    expect(store.job!.mends[0]!.done).toEqual(['pass-1'])
+    store.edit(DONE, [...store.job!.mends[0]!.done, 'pass-2'])
     await store.stored()
     expect(await stored()).toMatchObject({
       title: 'Here',
       takeIn: { damage: 'here too' },
-      weld: { passesDone: [1, 2] },
+      mends: [{ done: ['pass-1', 'pass-2'] }],
     })
   })
   it("loses neither's entry where both put one into the same list at the same moment, and shows both", async () => {
-    await writePatches('a', [{ path: ['weld', 'passesDone'], value: [1] }], new Date().toISOString())
+    await writePatches('a', [{ path: DONE, value: ['pass-1'] }], new Date().toISOString())
     await settled()
     const there = writePatches(
       'a',
-      [{ path: ['weld', 'passesDone'], value: [1, 2], before: [1] }],
+      [{ path: DONE, value: ['pass-1', 'pass-2'], before: ['pass-1'] }],
       new Date().toISOString(),
     )
-    store.edit(['weld', 'passesDone'], [1, 3])
+    store.edit(DONE, ['pass-1', 'pass-3'])
     await there
     await store.stored()
     await settled()
-    expect([...(await stored()).weld.passesDone].toSorted()).toEqual([1, 2, 3])
-    expect([...store.job!.weld.passesDone].toSorted()).toEqual([1, 2, 3])
+    expect((await stored()).mends[0]!.done.toSorted()).toEqual(['pass-1', 'pass-2', 'pass-3'])
+    expect(store.job!.mends[0]!.done.toSorted()).toEqual(['pass-1', 'pass-2', 'pass-3'])
   })
   it("undoes its own picture's name after the other has taken an earlier picture off: no stump, and what is undone is its own", async () => {
     const picture = (id: string) => pictureSchema.parse({ id, name: id, widthPx: 10, heightPx: 10 })
@@ -318,16 +320,16 @@ describe('what goes wrong', () => {
 
 describe('the plan', () => {
   it('is that of the newest change, however late the answer to an older one comes', async () => {
-    store.edit(['open', 'crackMm'], reading('50 mm', 50))
+    store.edit(['open', 'plateMm'], reading('50 mm', 50))
     await settled()
-    store.edit(['open', 'crackMm'], reading('60 mm', 60))
+    store.edit(['open', 'plateMm'], reading('60 mm', 60))
     await settled()
     const [older, newer] = asked.slice(-2)
     newer!.answer()
     await settled()
     older!.answer()
     await settled()
-    expect(newer!.job.open.crackMm.value).toBe(60)
+    expect(newer!.job.open.plateMm.value).toBe(60)
     expect(store.plan).toEqual(planJob(newer!.job, newer!.kit))
   })
   it('that cannot be worked out is said, and the next that can takes its place', async () => {

@@ -56,7 +56,7 @@ export const useJob = defineStore('job', () => {
       .filter(entry => entry.jobId === stored.id)
       .reduce(
         (found, { path, value, before }) =>
-          applyPatch(found, { path, value: threeWay(fieldOf(path), before, valueAt(found, path), value) }),
+          applyPatch(found, { path, value: threeWay(before, valueAt(found, path), value) }),
         stored,
       )
 
@@ -144,7 +144,7 @@ export const useJob = defineStore('job', () => {
   function carryOut({ path, value }: Patch, from: unknown = valueAt(job.value, path)): string | null {
     const before = job.value!
     const at = new Date().toISOString()
-    const changed = applyPatch(before, { path, value: threeWay(fieldOf(path), from, valueAt(before, path), value) })
+    const changed = applyPatch(before, { path, value: threeWay(from, valueAt(before, path), value) })
     const checked = check?.(changed, path)
     if (checked && !checked.ok) {
       refused.value = { path: path.join('.'), reason: checked.reason }

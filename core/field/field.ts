@@ -21,6 +21,10 @@ export interface Field<T = unknown> {
   readonly limits?: Limits
   /** The way of mending that it is asked for; left out where it is asked whatever way is taken. */
   readonly ofWay?: string
+  /** Asked where the mend is rebuilt; left out where it is asked as it is opened. */
+  readonly at?: 'rebuild'
+  /** The flag beside it that must stand so for it to be asked at all. */
+  readonly when?: readonly [flag: string, is: boolean]
   /** What a question takes for it. */
   readonly schema: z.ZodType<T, unknown>
 }
@@ -178,6 +182,16 @@ export const usualText = <T>(
 /** Fields that are asked only where a mend goes one way. */
 export const asked = <F extends Fields>(ofWay: string, fields: F): F =>
   Object.fromEntries(Object.entries(fields).map(([key, field]) => [key, { ...field, ofWay }])) as F
+
+/** Fields that are asked where a mend is rebuilt. */
+export const atRebuild = <F extends Fields>(fields: F): F =>
+  Object.fromEntries(Object.entries(fields).map(([key, field]) => [key, { ...field, at: 'rebuild' }])) as F
+
+/** Fields that are asked only while a flag beside them stands so. */
+export const onlyWhen = <F extends Fields>(flagged: string, is: boolean, fields: F): F =>
+  Object.fromEntries(
+    Object.entries(fields).map(([key, field]) => [key, { ...field, when: [flagged, is] as const }]),
+  ) as unknown as F
 
 /** The shape of an object schema that holds these fields. */
 export const shapeOf = <F extends Fields>(fields: F): { [K in keyof F]: F[K]['schema'] } =>

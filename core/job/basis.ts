@@ -1,3 +1,4 @@
+import { kindOf } from '../mend/registry'
 import type { StoredMend } from './mend.schema'
 
 /** What is remembered of the mends goes by this name. */
@@ -16,12 +17,22 @@ export function kept(text: string): string {
 
 type MendSaid = Pick<StoredMend, 'name' | 'kind' | 'readings' | 'opened' | 'lays'>
 
-/** What the mends of a job rest on, for what a settled station remembers. */
-export const mendsBasis = (mends: readonly MendSaid[]): string =>
+/** Readings that only rebuilding asks, which say nothing of how a mend is opened or laid. */
+const onlyRebuilt = (kind: MendSaid['kind'], key: string): boolean => {
+  const field = kindOf(kind).fields[key]
+  return field?.at === 'rebuild' || field?.ofWay !== undefined
+}
+
+/**
+ * What the mends of a job rest on, for what a settled station remembers: every reading, but at Open and Weld those that
+ * only rebuilding asks. What such a reading changes of the metal laid, a station remembers by what the mends take.
+ */
+export const mendsBasis = (mends: readonly MendSaid[], station: 'open' | 'weld' | 'rebuild'): string =>
   mends
     .map(
       ({ name, kind, readings, opened, lays }) =>
         `${name || kind}: ${Object.entries(readings)
+          .filter(([key]) => station === 'rebuild' || !onlyRebuilt(kind, key))
           .map(
             ([key, held]) => `${key} ${typeof held === 'object' && !Array.isArray(held) ? held.typed : String(held)}`,
           )

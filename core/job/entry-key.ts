@@ -1,5 +1,3 @@
-import { listRuleOf } from './fields/lists'
-
 /** What a reading is stored as: one thing, never taken apart. */
 export const isReading = (value: unknown): boolean =>
   value !== null && typeof value === 'object' && 'typed' in value && 'value' in value
@@ -21,11 +19,10 @@ export function entryKey(entry: unknown): string | undefined {
 }
 
 /** The entries of a list by what they are known by; null where they are known by their places, or two share a name. */
-export function keyed(field: string, list: readonly unknown[]): Map<string, unknown> | null {
-  const numbers = listRuleOf(field)?.knownBy === 'number'
+export function keyed(list: readonly unknown[]): Map<string, unknown> | null {
   const found = new Map<string, unknown>()
   for (const entry of list) {
-    const key = numbers ? String(entry) : entryKey(entry)
+    const key = entryKey(entry)
     if (key === undefined || found.has(key)) return null
     found.set(key, entry)
   }

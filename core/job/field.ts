@@ -17,6 +17,10 @@ export function fieldOf(path: readonly PathKey[]): string {
   return parted(String(path[0])) ? two : String(path[0])
 }
 
+/** A reading of a mend, or whatever else of one stands by itself, as it is timed beside the field it is in. */
+const partOf = (path: readonly PathKey[]): string | null =>
+  path[0] === 'mends' && path.length > 2 ? path.slice(0, 4).join('.') : null
+
 /** The job's times of change with those of some changes put in; `since` is when the job was last changed. */
 export function stamped(
   stamps: Readonly<Record<string, string>>,
@@ -25,7 +29,8 @@ export function stamped(
   since?: string,
 ): Record<string, string> {
   const now = tick(stamps, at, since)
-  return { ...stamps, ...Object.fromEntries(paths.map(path => [fieldOf(path), now])) }
+  const names = paths.flatMap(path => [fieldOf(path), partOf(path) ?? []].flat())
+  return { ...stamps, ...Object.fromEntries(names.map(name => [name, now])) }
 }
 
 /** Every field of a job with its value. */

@@ -48,11 +48,11 @@ export const jobSchema = z.strictObject({
   handOver: schemaOf(SECTIONS.handOver).prefault({}),
   /** The part as one solid, and what is marked on it. */
   shape: storedSolidSchema.prefault({}),
-  /** Places being mended beside the opening: each of its own kind. */
-  // Two more than a hand can put on: a full job of version 3 may bring a thread and a bend of its own.
+  /** Places being mended: each of its own kind. */
+  // Three more than a hand can put on: a full job of version 3 may bring a crack, a thread and a bend of its own.
   mends: z
     .array(mendSchema)
-    .max(MOST_MENDS + 2)
+    .max(MOST_MENDS + 3)
     .default([]),
   pictures: z.array(pictureSchema).max(60).default([]),
   readings: z.array(keptReadingSchema).max(MOST_READINGS).default([]),

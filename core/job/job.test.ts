@@ -9,6 +9,9 @@ import { EMPTY_KIT } from './empty-kit'
 import { newJob } from './new-job'
 import { newMend } from './new-mend'
 import { JOB_VERSION } from './version'
+import { crackToMend } from './crack-to-mend'
+import { passStep } from './mend-steps'
+import { toFive } from './to-five'
 import { toFour } from './to-four'
 import { mendSchema } from './mend.schema'
 import { shapeOfSolid } from '../solid/stored/to-shape'
@@ -26,15 +29,15 @@ const with_ = (change: (job: Job) => void) => {
 describe('patches', () => {
   it('replaces one value and shares the rest', () => {
     const before = job()
-    const after = applyPatch(before, { path: ['open', 'sides'], value: 2 })
-    expect(after.open.sides).toBe(2)
-    expect(before.open.sides).toBe(1)
+    const after = applyPatch(before, { path: ['open', 'plateSides'], value: 2 })
+    expect(after.open.plateSides).toBe(2)
+    expect(before.open.plateSides).toBe(1)
     expect(after.takeIn).toBe(before.takeIn)
   })
   it('goes there and back again, for any run of edits', () => {
     const paths = [
       ['title'],
-      ['open', 'sides'],
+      ['open', 'plateSides'],
       ['takeIn', 'damage'],
       ['prove', 'results', 'look'],
       ['settled', 'know'],
@@ -89,14 +92,14 @@ describe('files', () => {
     if (!read.ok) expect(read.issues.map(issue => `${issue.path} ${issue.message}`).join()).toMatch(why)
   })
   it('names the path of a bad value', () => {
-    const text = jobToText(job()).replace('"sides": 1', '"sides": 3')
-    expect(readFile(text)).toMatchObject({ ok: false, issues: [{ path: 'open.sides' }] })
+    const text = jobToText(job()).replace('"plateSides": 1', '"plateSides": 3')
+    expect(readFile(text)).toMatchObject({ ok: false, issues: [{ path: 'open.plateSides' }] })
     const twice = shopToText([job(), job()], EMPTY_KIT, AT)
     expect(readFile(twice)).toMatchObject({ ok: false, issues: [{ path: 'jobs' }] })
   })
   it('says the line and column where a file breaks off, and which line is the end', () => {
     const lines = jobToText(job()).split('\n')
-    const at = lines.findIndex(line => line.includes('"landMm"'))
+    const at = lines.findIndex(line => line.includes('"plateSides"'))
     const broken = [...lines]
     broken[at] = broken[at]!.replace(':', ' ')
     const found = readFile(broken.join('\n'))
@@ -156,6 +159,7 @@ describe('files', () => {
   })
 })
 
+type Was = Record<string, unknown>
 const isSaid = (held: unknown) => (typeof held === 'string' ? held : (held as { typed: string }).typed) !== ''
 
 describe('a shop of version 1', () => {
@@ -178,21 +182,26 @@ describe('a shop of version 1', () => {
       expect(version).toBe(JOB_VERSION)
       const { moves, ...takeIn } = rest.takeIn
       expect(moves).toBe('still')
-      const {
-        version: _,
-        open,
-        rebuild,
-        settled,
-        ...was
-      } = unnamed(before[n]) as { rebuild: Record<string, unknown> } & Record<'version' | 'open' | 'settled', object>
+      const { open, rebuild, weld, handOver, settled, ...was } = unnamed(before[n]) as Record<string, Was>
+      delete was.version
       expect({ ...rest, takeIn }).toMatchObject(was)
-      // A thread and a bend stand among the mends since version 4; nothing else left its place.
+      // A thread and a bend stand among the mends since version 4, the crack since version 5; nothing else has moved.
       expect(rebuild).toMatchObject(rest.rebuild as object)
-      expect(open).toMatchObject(rest.open as object)
-      expect(Object.keys(job.settled)).toEqual(Object.keys(settled))
+      expect({ ...open, done: job.open.done }).toMatchObject(rest.open as object)
+      const { passesDone, log, ...set } = weld!
+      expect(rest.weld).toMatchObject(set)
+      expect(job.weld.log).toMatchObject(log as object[])
+      const { actualMin, ...handed } = handOver!
+      expect(rest.handOver).toMatchObject(handed)
+      const minutes = (of: object) => Object.values(of).reduce((sum: number, each: number) => sum + each, 0)
+      expect(minutes(job.handOver.actualMin)).toBe(minutes(actualMin as object))
+      expect(Object.keys(job.settled)).toEqual(Object.keys(settled!))
+      const told = [...['thread', 'threadDeepMm', 'bossMm'].map(key => rebuild![key]), open!.crackMm].filter(isSaid)
+      const passes = (passesDone as number[]).map(passStep)
       expect((mends as { readings: object }[]).flatMap(mend => Object.values(mend.readings))).toEqual(
-        expect.arrayContaining(['thread', 'threadDeepMm', 'bossMm'].map(key => rebuild[key]).filter(isSaid)),
+        expect.arrayContaining(told),
       )
+      expect(job.mends.flatMap(({ done }) => done)).toEqual(expect.arrayContaining(passes))
     })
     expect(read.corrected).toEqual([])
   })
@@ -233,12 +242,14 @@ describe('a shop of version 2', () => {
   })
   it('with nothing on its heat bench has no shape, and all else as it was', () => {
     expect(none.shape).toEqual({ pieces: [], mesh: null, marks: [] })
-    const { open, rebuild, ...was } = (JSON.parse(text) as { jobs: Record<string, unknown>[] }).jobs[3]!
-    expect(open).toMatchObject(none.open)
+    const { open, rebuild, weld, ...was } = (JSON.parse(text) as { jobs: Record<string, unknown>[] }).jobs[3]!
     const { settled: _, mends, ...rest } = was
     expect(mends).toEqual([])
     expect(none).toMatchObject({ ...rest, version: JOB_VERSION })
+    expect(open).toMatchObject({ ...none.open, done: expect.any(Array) })
     expect(rebuild).toMatchObject(none.rebuild)
+    const { passesDone: __, ...set } = weld as Was
+    expect(none.weld).toMatchObject(set)
   })
 })
 
@@ -251,6 +262,7 @@ describe('a shop of version 3', () => {
   const typed = (text: string, value: number) => ({ typed: text, value })
   it('has its thread, its slug and its bend among the mends, with what was done and nothing that nobody said', () => {
     expect(bracket.mends).toEqual([
+      expect.objectContaining({ id: 'opening', kind: 'crack' }),
       {
         ...newMend('rebuilt-thread', 'thread'),
         readings: {
@@ -271,23 +283,23 @@ describe('a shop of version 3', () => {
   })
   it('keeps a thread that nobody understands as it was typed, and a bend without its length', () => {
     expect(odd.mends.map(mend => [mend.kind, mend.readings.thread ?? mend.readings.bentMm])).toEqual([
+      ['crack', undefined],
       ['thread', 'M8ish'],
       ['bent', typed('1.5 mm', 1.5)],
     ])
   })
   it('has no mend where nothing was said of a thread, and all else as it was', () => {
-    expect(plain.mends).toEqual([])
-    const { open, rebuild, ...rest } = before[2]! as { open: object; rebuild: object }
-    expect(open).toMatchObject(plain.open)
-    expect(plain).toMatchObject({ ...rest, version: JOB_VERSION })
+    expect(plain.mends.map(({ kind }) => kind)).toEqual(['crack'])
+    const { rebuild, title, takeIn, know } = before[2]! as { rebuild: object } & Record<string, unknown>
+    expect(plain).toMatchObject({ title, takeIn, know, version: JOB_VERSION })
     expect(rebuild).toMatchObject(plain.rebuild)
-    expect(cover.mends.map(mend => mend.id)).toEqual(['drain', 'gasket'])
+    expect(cover.mends.map(mend => mend.id)).toEqual(['opening', 'drain', 'gasket'])
   })
   it('has a patch, an edge and a turned groove that were the opening among the mends, with what hung on it', () => {
-    expect([tray, arm, axle].map(job => [job.open.work, job.mends.map(mend => mend.kind)])).toEqual([
-      ['none', ['window']],
-      ['none', ['edge', 'thread']],
-      ['none', ['turned']],
+    expect([tray, arm, axle].map(job => job.mends.map(mend => mend.kind))).toEqual([
+      ['window'],
+      ['edge', 'thread'],
+      ['turned'],
     ])
     expect(tray.mends[0]).toMatchObject({
       id: 'first-opening',
@@ -295,7 +307,7 @@ describe('a shop of version 3', () => {
       lays: [{ process: 'mig-pulse', filler: '5356', upTo: 'cap' }],
       done: ['cut-window', 'bevel-window', 'wipe', 'pass-1', 'pass-2'],
     })
-    expect(tray.weld).toMatchObject({ passesDone: [], log: [{ mend: 'first-opening', saw: 'bubbles' }] })
+    expect(tray.weld.log).toMatchObject([{ mend: 'first-opening', saw: 'bubbles' }])
     expect(tray.open.done).toContain('degrease')
     expect(tray.shape.marks[0]!.mend).toBe('first-opening')
     expect(arm.mends[0]!.readings).toMatchObject({ longMm: typed('40 mm', 40), highMm: typed('6 mm', 6) })
@@ -322,6 +334,115 @@ describe('a shop of version 3', () => {
       stamps: { 'rebuild.thread': '2026-11-20T09:00:00Z', mends: '2026-11-19T09:00:00Z' },
     })
     expect(stamped.stamps).toMatchObject({ mends: '2026-11-20T09:00:00Z' })
+  })
+})
+
+describe('a shop of version 4', () => {
+  const text = readFileSync(new URL('./fixtures/shop-version-4.json', import.meta.url), 'utf8')
+  const read = readFile(text)
+  if (!read.ok) throw new Error(JSON.stringify(read.issues))
+  const [cover, bracket, hanger, shutter, tray, ring, handed] = read.jobs as [Job, Job, Job, Job, Job, Job, Job]
+  const typed = (text: string, value: number) => ({ typed: text, value })
+  it('has its crack first among the mends, with all that was said and done of it, and nothing that nobody said', () => {
+    expect(bracket.mends[0]).toEqual({
+      ...newMend('opening', 'crack'),
+      readings: {
+        lengthMm: typed('42 mm', 42),
+        sides: '2',
+        keepBreak: true,
+        landMm: typed('1.5 mm', 1.5),
+        rodMm: typed('2.4 mm', 2.4),
+        machined: true,
+      },
+      done: ['uncoat', 'find-ends', 'stop-holes', 'groove', 'wipe', 'pass-1', 'pass-2'],
+    })
+    expect(bracket.open.done).toEqual(['protect-finished-face', 'degrease'])
+    expect(bracket.weld.log.map(({ mend }) => mend)).toEqual(['opening', 'opening', 'opening'])
+    expect(bracket.shape.marks[0]!.mend).toBe('opening')
+    expect(cover.mends.map(({ id }) => id)).toEqual(['opening', 'drain', 'gasket'])
+    expect(cover.mends[0]!.readings).toMatchObject({ stopHoleMm: typed('1/8 in', 3.175), machined: true })
+    expect(shutter.handOver.actualMin).toEqual({ open: 34, warm: 5, prove: 48, 'mend-opening': 43 })
+    expect(read.corrected).toEqual([])
+  })
+  it('has no mend where nobody had said anything of a crack, and its other mends as they were', () => {
+    expect([hanger.mends, tray.mends]).toEqual([[], []])
+    expect(handed.mends.map(({ id, kind }) => [id, kind])).toEqual([['m1', 'crack']])
+    expect(crackToMend({ open: { work: 'crack', done: ['degrease', 'uncoat'] } })).toBeNull()
+    for (const said of [
+      { open: { crackMm: typed('about an inch', NaN) } },
+      { open: { done: ['ends'] } },
+      { weld: { passesDone: [1] } },
+      { weld: { log: [{ pass: 1 }] } },
+      { shape: { marks: [{ mend: 'opening' }] } },
+    ])
+      expect(crackToMend(said), JSON.stringify(said)).not.toBeNull()
+  })
+  it('keeps its own process and filler where other mends stand beside it, and no root face that was cut away', () => {
+    expect(ring.mends[0]).toMatchObject({
+      lays: [{ process: 'mig-pulse', filler: '5356', upTo: 'cap' }],
+      readings: { closed: true, sides: '2', faceWideMm: typed('12 mm', 12) },
+    })
+    expect(ring.mends[0]!.readings).not.toHaveProperty('landMm')
+    expect(ring.overruled).toEqual([{ field: 'open.landMm', words: '3 mm' }])
+    expect(ring.mends[0]!.readings).not.toHaveProperty('keepBreak')
+    expect(shutter.mends[0]!.lays).toEqual([])
+    expect(shutter.call).toMatchObject({ process: 'ac-tig', filler: '5356' })
+  })
+  it('loses nothing that was typed of it, whatever was, and comes to the same twice', () => {
+    const held = fc.option(fc.constantFrom('2 mm', '3/8 in', 'about six', '70 °', ''), { nil: undefined })
+    const one = fc.record({
+      open: fc.record({
+        work: fc.constantFrom('crack', undefined),
+        crackMm: held,
+        landMm: held,
+        capMm: held,
+        stopHoleMm: held,
+        fillerMm: held,
+        keepBreak: fc.option(fc.boolean(), { nil: undefined }),
+        sides: fc.constantFrom(1, 2, undefined),
+        startsIn: fc.constantFrom('tip', 'hole', 'edge', undefined),
+      }),
+      rebuild: fc.record({ machined: fc.option(fc.boolean(), { nil: undefined }), proudMm: held, faceWidthMm: held }),
+    })
+    const asReading = (section: object) =>
+      Object.fromEntries(
+        Object.entries(section).flatMap(([key, value]: [string, unknown]) =>
+          value === undefined ? [] : [[key, key.endsWith('Mm') ? { typed: value, value: null } : value]],
+        ),
+      )
+    const begun = ['2 mm', '']
+    fc.assert(
+      fc.property(one, ({ open, rebuild }) => {
+        const four = { ...newJob('x', 'X', '', AT), version: 4, open: asReading(open), rebuild: asReading(rebuild) }
+        const read = readJob(four)
+        if (!read.ok) throw new Error(JSON.stringify(read.issues))
+        const text = JSON.stringify(read.job)
+        expect(readJob(four)).toEqual(read)
+        expect(readJob(read.job)).toEqual(read)
+        for (const typed of [open.crackMm, open.landMm, open.capMm, rebuild.faceWidthMm])
+          if (typed && !begun.includes(typed) && open.crackMm)
+            expect(text).toContain(JSON.stringify(typed).slice(1, -1))
+      }),
+      { seed: 51, numRuns: 200 },
+    )
+  })
+  it('knows when each of its readings was changed, so that two benches come to one job', () => {
+    const at = (minute: number) => `2026-11-20T09:0${minute}:00Z`
+    const four = (mm: number, stamps: object) => ({
+      version: 4,
+      open: { work: 'crack', crackMm: typed(`${mm} mm`, mm), capMm: typed('2 mm', 2) },
+      mends: [],
+      stamps,
+    })
+    const here = toFive(four(60, { 'open.crackMm': at(5) }))
+    expect(here.stamps).toMatchObject({ mends: at(5), 'mends.#opening.readings.lengthMm': at(5) })
+    const job = (from: object) =>
+      ({ ...newJob('m', 'One', '', at(0)), ...(from as Partial<Job>), version: JOB_VERSION }) as Job
+    const there = toFive(four(40, { 'open.crackMm': at(1), 'open.capMm': at(9) }))
+    for (const merged of [mergeJob(job(here), job(there)), mergeJob(job(there), job(here))])
+      expect(merged.job.mends[0]!.readings.lengthMm).toEqual(typed('60 mm', 60))
+    const taken = toFive({ version: 4, open: { crackMm: typed('4 mm', 4) }, mends: [newMend('opening', 'hole')] })
+    expect((taken.mends as { id: string }[]).map(({ id }) => id)).toEqual(['opening-', 'opening'])
   })
 })
 

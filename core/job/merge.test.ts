@@ -3,12 +3,16 @@ import { describe, expect, it } from 'vitest'
 import { fieldOf, fieldsOfJob, stamped } from './field'
 import { jobSchema, type Job } from './job.schema'
 import { mergeJob } from './merge'
+import { passStep } from './mend-steps'
 import { newJob } from './new-job'
+import { newMend } from './new-mend'
 import { addressed, applyPatch, valueAt } from './patch'
 import { threeWay } from './three-way'
 import { tick } from './tick'
 
-const START = newJob('m', 'Bracket', 'someone', '2026-11-12T09:00:00Z')
+const BLANK = newJob('m', 'Bracket', 'someone', '2026-11-12T09:00:00Z')
+const START: Job = { ...BLANK, mends: [newMend('m', 'crack')] }
+const doneOf = (job: Job) => job.mends[0]!.done
 const at = (s: number) => new Date(Date.parse('2026-11-12T09:00:00Z') + s * 1000).toISOString()
 const reading = (value: number) => ({ typed: `${value} mm`, value })
 const edit = (job: Job, path: (string | number)[], value: unknown, s: number): Job => {
@@ -43,20 +47,20 @@ it('lets the newer of two measurements of a check win, whichever bench it comes 
 
 describe('a list changed in two tabs at once', () => {
   const log = (...ids: number[]) => ids.map(n => entry(n, ''))
-  it('holds what each put in', () => expect(threeWay('weld.log', log(1), log(1, 2), log(1, 3))).toEqual(log(1, 3, 2)))
+  it('holds what each put in', () => expect(threeWay(log(1), log(1, 2), log(1, 3))).toEqual(log(1, 3, 2)))
   it('lacks what either took out', () => {
-    expect(threeWay('weld.log', log(1, 2), log(1, 2), log(1))).toEqual(log(1))
-    expect(threeWay('weld.log', log(1, 2), log(2), log(1, 2, 3))).toEqual(log(2, 3))
+    expect(threeWay(log(1, 2), log(1, 2), log(1))).toEqual(log(1))
+    expect(threeWay(log(1, 2), log(2), log(1, 2, 3))).toEqual(log(2, 3))
   })
   it('keeps an entry that was changed here and taken out there', () => {
     const changed = [entry(1, 'changed'), entry(2, '')]
-    expect(threeWay('weld.log', log(1, 2), log(2), changed)).toEqual(changed)
+    expect(threeWay(log(1, 2), log(2), changed)).toEqual(changed)
   })
   it('is as changed here where nobody else touched it, and wherever it is no such list', () => {
     const value = log(1, 2)
-    expect(threeWay('weld.log', log(1), log(1), value)).toBe(value)
-    expect(threeWay('title', 'a', 'b', 'c')).toBe('c')
-    expect(threeWay('rebuild.holes', [], [1], [2])).toEqual([2])
+    expect(threeWay(log(1), log(1), value)).toBe(value)
+    expect(threeWay('a', 'b', 'c')).toBe('c')
+    expect(threeWay([], [1], [2])).toEqual([2])
   })
   it('loses no entry of either, whatever is put in where', () => {
     const ids = fc.uniqueArray(fc.nat(9), { maxLength: 6 })
@@ -64,8 +68,9 @@ describe('a list changed in two tabs at once', () => {
       fc.property(ids, ids, ids, (before, there, here) => {
         const stored = [...before, ...there.filter(n => !before.includes(n))]
         const value = [...before, ...here.filter(n => !before.includes(n))]
-        const found = (threeWay('weld.passesDone', before, stored, value) as number[]).toSorted((a, b) => a - b)
-        expect(found).toEqual([...new Set([...stored, ...value])].toSorted((a, b) => a - b))
+        const names = (list: readonly number[]) => list.map(n => `pass-${n}`)
+        const found = threeWay(names(before), names(stored), names(value)) as string[]
+        expect(found.toSorted()).toEqual(names([...new Set([...stored, ...value])]).toSorted())
       }),
       { seed: 12 },
     )
@@ -91,7 +96,7 @@ const edits = fc.array(fc.tuple(fc.nat(9), fc.nat(6), fc.nat(20)), { maxLength: 
             s,
           )
         case 4:
-          return edit(job, ['weld', 'passesDone'], [...new Set([...job.weld.passesDone, value + 1])], s)
+          return edit(job, ['mends', '#m', 'done'], [...new Set([...doneOf(job), passStep(value + 1)])], s)
         case 5:
           return edit(
             job,
@@ -111,7 +116,7 @@ const edits = fc.array(fc.tuple(fc.nat(9), fc.nat(6), fc.nat(20)), { maxLength: 
         case 8:
           return edit(job, ['title'], `Bracket ${value}`, s)
         default:
-          return edit(job, ['open', 'keepBreak'], value % 2 === 0, s)
+          return edit(job, ['mends', '#m', 'readings', value % 2 ? 'lengthMm' : 'capMm'], reading(value), s)
       }
     }, start),
 )
@@ -176,7 +181,7 @@ describe('the same job on two benches', () => {
         const { job } = mergeJob(a, b)
         const ids = (from: Job) => [
           ...from.weld.log.map(each => each.id),
-          ...from.weld.passesDone,
+          ...doneOf(from),
           ...from.acknowledged.map(each => each.code),
         ]
         for (const from of [a, b]) {
@@ -190,12 +195,22 @@ describe('the same job on two benches', () => {
           }
         }
         const [of, first, second] = [fieldsOfJob(job), fieldsOfJob(a), fieldsOfJob(b)]
-        for (const field of ['takeIn.wallMm', 'rebuild.face.toMm', 'open.keepBreak', 'handOver.actualMin.weld'])
+        for (const field of ['takeIn.wallMm', 'rebuild.face.toMm', 'handOver.actualMin.weld'])
           expect([first.get(field), second.get(field)]).toContainEqual(of.get(field))
         expect(jobSchema.safeParse(job).success).toBe(true)
       }),
       { seed: 113, numRuns: 300 },
     )
+  })
+  it('takes the newer of each reading of a mend, whoever changed another of it after that', () => {
+    const length = ['mends', '#m', 'readings', 'lengthMm']
+    const before = edit(START, length, reading(40), 1)
+    const here = edit(before, length, reading(60), 5)
+    const there = edit(before, ['mends', '#m', 'readings', 'capMm'], reading(2), 9)
+    for (const { job } of [mergeJob(here, there), mergeJob(there, here)]) {
+      expect(job.mends[0]!.readings).toMatchObject({ lengthMm: reading(60), capMm: reading(2) })
+      expect(same(mergeJob(job, here).job)).toEqual(same(job))
+    }
   })
   it('takes the newer of each field, and says where each came from', () => {
     const a = edit(edit(START, ['takeIn', 'wallMm'], reading(6), 10), ['takeIn', 'damage'], 'cracked lug', 30)
@@ -255,14 +270,14 @@ describe('entries are named, not numbered', () => {
     ).toEqual([]))
   it('undoing what put one in leaves what came in meanwhile', () => {
     // One tab put q in; another then put r in; undo in the first.
-    expect(
-      threeWay('pictures', [picture('p'), picture('q')], [picture('p'), picture('q'), picture('r')], [picture('p')]),
-    ).toEqual([picture('p'), picture('r')])
+    expect(threeWay([picture('p'), picture('q')], [picture('p'), picture('q'), picture('r')], [picture('p')])).toEqual([
+      picture('p'),
+      picture('r'),
+    ])
   })
   it('a change of one entry here and of another there are both there', () => {
     expect(
       threeWay(
-        'pictures',
         [picture('p'), picture('q')],
         [picture('p', 'there'), picture('q')],
         [picture('p'), picture('q', 'here')],

@@ -43,10 +43,9 @@ const wins = (a: unknown, b: unknown, aAt: number, bAt: number) => (aAt !== bAt 
 
 const later = (a: string, b: string) => (wins(a, b, Date.parse(a), Date.parse(b)) ? a : b)
 
-/** Entries in the order of their time or number where the list is kept so, else as they were put in. */
+/** Entries in the order of their time where the list is kept so, else as they were put in. */
 function inOrder(field: string, entries: [string, unknown][]): unknown[] {
-  const order = (entry: unknown): string | number =>
-    typeof entry === 'number' ? entry : isPlain(entry) ? String(entry.at ?? entry.from ?? '') : ''
+  const order = (entry: unknown): string => (isPlain(entry) ? String(entry.at ?? entry.from ?? '') : '')
   const byName = (p: [string, unknown], q: [string, unknown]) => (p[0] < q[0] ? -1 : p[0] > q[0] ? 1 : 0)
   const byTime = listRuleOf(field)?.order === 'time'
   const sorted = entries.toSorted((p, q) => {
@@ -56,17 +55,35 @@ function inOrder(field: string, entries: [string, unknown][]): unknown[] {
   return sorted.map(([, entry]) => entry)
 }
 
+/** When what stands at a place was last changed, on either bench. */
+type Times = (at: string) => readonly [a: number, b: number]
+
+/**
+ * Times within a field: a part that either bench has timed by itself goes by that, and where the other has not, nobody
+ * touched it there; every other part goes by its field.
+ */
+const timesIn =
+  (ours: Job, theirs: Job, field: readonly [number, number]): Times =>
+  at => {
+    const [a, b] = [ours.stamps[at], theirs.stamps[at]]
+    return a === undefined && b === undefined
+      ? field
+      : [a === undefined ? UNTOUCHED : Date.parse(a), b === undefined ? UNTOUCHED : Date.parse(b)]
+  }
+
 /**
  * Two versions of a value with nothing known of what they came from: lists hold the entries of both, what differs goes
  * by the newer.
  */
-function both(field: string, a: unknown, b: unknown, aAt: number, bAt: number): unknown {
+function both(field: string, a: unknown, b: unknown, times: Times, at = field): unknown {
   if (same(a, b)) return a
+  const [aAt, bAt] = times(at)
   if (Array.isArray(a) && Array.isArray(b)) {
-    const [mine, yours] = [keyed(field, a), keyed(field, b)]
+    const [mine, yours] = [keyed(a), keyed(b)]
     if (mine && yours) {
       const all = new Map([...mine, ...yours])
-      for (const [key, entry] of mine) if (yours.has(key)) all.set(key, both(field, entry, yours.get(key), aAt, bAt))
+      for (const [key, entry] of mine)
+        if (yours.has(key)) all.set(key, both(field, entry, yours.get(key), times, `${at}.#${key}`))
       const entries = [...all]
       return same([...mine.keys()], [...yours.keys()]) ? entries.map(([, entry]) => entry) : inOrder(field, entries)
     }
@@ -79,7 +96,7 @@ function both(field: string, a: unknown, b: unknown, aAt: number, bAt: number): 
             ? a[n]
             : isReading(a[n])
               ? filled(a[n], b[n], aAt, bAt)
-              : both(field, a[n], b[n], aAt, bAt),
+              : both(field, a[n], b[n], times, at),
       )
   }
   // An entry that holds more than single values, such as a picture with its traces or a mend with its readings, goes
@@ -94,7 +111,7 @@ function both(field: string, a: unknown, b: unknown, aAt: number, bAt: number): 
     return Object.fromEntries(
       [...new Set([...Object.keys(a), ...Object.keys(b)])].map(key => [
         key,
-        key in a && key in b ? both(field, a[key], b[key], aAt, bAt) : (a[key] ?? b[key]),
+        key in a && key in b ? both(field, a[key], b[key], times, `${at}.${key}`) : (a[key] ?? b[key]),
       ]),
     )
   }
@@ -145,7 +162,7 @@ export function mergeJob(ours: Job, theirs: Job): MergedJob {
     if (timed) stamps[field] = new Date(Math.max(aAt, bAt)).toISOString()
     const path = field.split('.')
     if (Array.isArray(a) && Array.isArray(b)) {
-      const joined = both(field, a, b, aAt, bAt)
+      const joined = both(field, a, b, timesIn(ours, theirs, [aAt, bAt]))
       keepWords(field, ours, a, joined)
       keepWords(field, theirs, b, joined)
       if (!same(joined, a)) job = applyPatch(job, { path, value: joined })

@@ -1,4 +1,5 @@
 import { isPlain } from './entry-key'
+import { toFive } from './to-five'
 import { toFour } from './to-four'
 
 type Plain = Record<string, unknown>
@@ -63,6 +64,7 @@ const MIGRATIONS: readonly { readonly from: number; readonly bring: (job: Plain)
   { from: 1, bring: toTwo },
   { from: 2, bring: toThree },
   { from: 3, bring: toFour },
+  { from: 4, bring: toFive },
 ]
 
 /**

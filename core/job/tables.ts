@@ -36,6 +36,14 @@ const JOB_COLUMNS = [
   'limits',
 ] as const
 
+/** The cracks of a part, end to end, mm; null where it has none of known length. */
+function cracksMm({ mends }: Job): number | null {
+  const long = mends.flatMap(({ kind, readings: { lengthMm } }) =>
+    kind === 'crack' && typeof lengthMm === 'object' && 'value' in lengthMm ? (lengthMm.value ?? []) : [],
+  )
+  return long.length ? long.reduce((sum, mm) => sum + mm, 0) : null
+}
+
 /** One row for each job: what a spreadsheet needs to count with. Columns: docs/formats.md. */
 export const jobsCsv = (jobs: readonly Job[]): string =>
   csv(
@@ -55,7 +63,7 @@ export const jobsCsv = (jobs: readonly Job[]): string =>
       process: job.call.process,
       filler: job.call.filler,
       wall_mm: job.takeIn.wallMm.value,
-      crack_mm: job.open.crackMm.value,
+      crack_mm: cracksMm(job),
       new_price: job.takeIn.newPrice,
       minutes_taken: Object.values(job.handOver.actualMin).reduce((sum, minutes) => sum + minutes, 0) || null,
       rods_used: job.handOver.usedRods,

@@ -3,27 +3,11 @@ import { isPlain } from './entry-key'
 import type { Plain } from './held'
 import type { StoredMend } from './mend.schema'
 import { LEFT_OPEN, openingRenamed, openingToMend } from './opening-to-mend'
+import { lastOf, named, without } from './migrating'
 import { LEFT_REBUILD, rebuiltToMends } from './rebuilt-to-mends'
 
 /** What a settled station remembers of what was said of it, which a mend says in other words. */
 const SAID = ['the call', 'cautions', 'what they take']
-
-const without = (section: Plain, fields: readonly string[]): Plain =>
-  Object.fromEntries(Object.entries(section).filter(([name]) => !fields.includes(name)))
-
-/** A mend by an id that none of the others has. */
-function named(mend: StoredMend, mends: readonly StoredMend[]): StoredMend {
-  const taken = mends.some(one => one.id === mend.id)
-  return taken ? named({ ...mend, id: `${mend.id}-` }, mends) : mend
-}
-
-/** The later of the times of these fields. */
-const latest = (stamps: Plain, fields: readonly string[]): string | undefined =>
-  fields
-    .map(field => stamps[field])
-    .filter(at => typeof at === 'string')
-    .toSorted((a, b) => Date.parse(a) - Date.parse(b))
-    .at(-1)
 
 /** A settled station's basis without these, with what the mends now are where it knew what they were. */
 function rested(settled: unknown, gone: readonly string[], mends?: { was: string; now: string }): unknown {
@@ -33,9 +17,12 @@ function rested(settled: unknown, gone: readonly string[], mends?: { was: string
   return { ...settled, basis: knew ? { ...basis, [MENDS]: mends.now } : basis }
 }
 
+/** What version 4 remembered of the mends: every reading, at whichever station. */
+export const asFour = (mends: readonly StoredMend[]): string => kept(mendsBasis(mends, 'rebuild'))
+
 /** What stood settled while a thread and a bend stood at Rebuild rests on the same as before, said otherwise. */
 function settledAs(settled: unknown, before: readonly StoredMend[], after: readonly StoredMend[]): Plain {
-  const mends = { was: before.length ? kept(mendsBasis(before)) : '', now: kept(mendsBasis(after)) }
+  const mends = { was: before.length ? asFour(before) : '', now: asFour(after) }
   const gone: Readonly<Record<string, readonly string[]>> = {
     open: SAID,
     weld: SAID,
@@ -72,7 +59,7 @@ export function toFour(job: Plain): Plain {
   if (after.length === before.length) return { ...job, ...sections }
   const stamps = isPlain(job.stamps) ? job.stamps : {}
   const moved = [...LEFT_REBUILD.map(name => `rebuild.${name}`), ...LEFT_OPEN.map(name => `open.${name}`)]
-  const at = latest(stamps, ['mends', ...moved])
+  const at = lastOf(stamps, ['mends', ...moved])
   return {
     ...(first ? openingRenamed(job, first.id) : job),
     ...sections,

@@ -81,9 +81,6 @@ export const PROTECT_NAMES = Object.fromEntries(Object.entries(PROTECTS).map(([i
   string
 >
 
-/** What is opened first: a crack, or nothing beside the mends. */
-export const OPENING_WORKS = { crack: 'a crack', none: 'nothing but the mends above' } as const
-
 /** What the puddle did, as logged against a pass. What to do next: core/puddle. */
 export const SEEN_IN_PUDDLE = {
   'wets-clean': { name: 'wets clean' },

@@ -40,7 +40,7 @@ const passesFor = (lay: Lay, beadMm2: number) =>
  * flame's rod by the volume it fills. Deposits: common practice, no source, to about a third. @throws NoAnswer where
  * the wire does not bear the current
  */
-export function meansOf(lay: Lay, filler: Alloy, wallMm: number, startC: number): Means {
+export function meansOf(lay: Lay, filler: Alloy, wallMm: number, startC: number, rodMm = rodForWall(wallMm)): Means {
   if (lay.boilOut) return { ...NONE, passes: 1 }
   const by = LAYS_BY[lay.process]
   if (by === 'wire') {
@@ -54,7 +54,6 @@ export function meansOf(lay: Lay, filler: Alloy, wallMm: number, startC: number)
       passes: passesFor(lay, gunBeadMm2(depositGMin, filler.densityGcm3)),
     }
   }
-  const rodMm = rodForWall(wallMm)
   const rodMm2 = (Math.PI / 4) * rodMm ** 2
   const density = lay.process === 'zinc-rod-braze' ? BRAZE_RODS['zinc-al'].densityGcm3 : filler.densityGcm3
   const massG = (lay.volumeMm3 * density) / 1000

@@ -58,6 +58,8 @@ export interface MendWork {
   /** The wall that the current goes by: the thinner, or of two joined the mean of what the arc sees. */
   readonly wallMm: number
   readonly joint: Joint
+  /** Across the rod, where one was said; else by the wall. */
+  readonly rodMm?: number
   readonly laid: readonly Laid[]
   readonly removedMm3: number
   readonly opening: readonly Work[]

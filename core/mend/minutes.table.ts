@@ -39,6 +39,8 @@ export const TAKE_IN_MIN = 1.5
 export const WELD_SET_UP_MIN = 2
 export const BRAZE_SET_UP_MIN = 3
 export const DEGREASE_MIN = { dry: 1.5, handled: 2.5, oily: 10, 'oil-soaked': 20 } as const
+/** Taking an earlier repair right out. */
+export const EARLIER_REPAIR_MIN = { none: 0, weld: 10, epoxy: 12, insert: 8, braze: 12 } as const
 export const UNCOAT_MIN = 4
 export const PROTECT_MIN_EACH = 3
 /** Brushing, turning and looking between passes. */
@@ -47,6 +49,7 @@ export const BETWEEN_PASSES_MIN = 0.25
 export const BOIL_OUT_MIN = { dry: 0, handled: 0.3, oily: 3, 'oil-soaked': 9 } as const
 /** Runs by itself: a bake for an oil-soaked part, and cooling for each kg. */
 export const BAKE_MIN = 60
+export const BAKE_C = 200
 export const COOL_MIN = 12
 export const COOL_MIN_PER_KG = 6
 export const COOL_MOST_MIN = 120

@@ -10,9 +10,11 @@ export interface Hand {
   readonly when: (job: Job, process: ProcessId) => boolean
 }
 
-const opened = (job: Job) => job.open.work !== 'none'
 const ofKind = (job: Job, ...kinds: string[]) => job.mends.some(mend => kinds.includes(mend.kind))
-const cuts = (job: Job) => opened(job) || job.mends.length > 0
+const cuts = (job: Job) => job.mends.length > 0
+/** Grooved from one side alone, as a crack or a break is unless it is said. */
+const oneSided = (job: Job) =>
+  job.mends.some(({ kind, readings }) => (kind === 'crack' || kind === 'break') && Number(readings.sides) !== 2)
 const tig = (_: Job, process: ProcessId) => process === 'ac-tig'
 const gun = (process: ProcessId) => process === 'mig-pulse' || process === 'mig-spool'
 const threaded = (job: Job) => ofKind(job, 'thread', 'boss')
@@ -30,13 +32,13 @@ export const HANDS: readonly Hand[] = [
     id: 'land',
     at: 'open',
     text: 'Where one side is all you can reach, leave a straight land of 1.5 to 3 mm at the bottom: it carries the root until it melts in.',
-    when: job => opened(job) && job.open.sides === 1 && (job.takeIn.wallMm.value ?? 0) >= 5,
+    when: job => oneSided(job) && (job.takeIn.wallMm.value ?? 0) >= 5,
   },
   {
     id: 'grind-look',
     at: 'open',
     text: 'Grind a little, wash, look; grind again. A dark line in bright metal is crack still.',
-    when: job => job.open.work === 'crack' || ofKind(job, 'crack', 'break'),
+    when: job => ofKind(job, 'crack', 'break'),
   },
   {
     id: 'strike-at-once',
@@ -54,7 +56,7 @@ export const HANDS: readonly Hand[] = [
     id: 'keyhole',
     at: 'weld',
     text: 'A small keyhole running ahead of the puddle says that the root goes through; when it closes, slow down or give it more.',
-    when: (job, process) => tig(job, process) && opened(job) && job.open.sides === 1,
+    when: (job, process) => tig(job, process) && oneSided(job),
   },
   {
     id: 'grind-reweld',

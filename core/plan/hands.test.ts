@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { newJob } from '../job/new-job'
+import { newMend } from '../job/new-mend'
+import { mendMade } from './mend-made.fixture'
 import { HANDS, handsAt } from './hands.table'
 
-const blank = newJob('x', 'X', '', '2026-11-12T09:00:00Z')
+const empty = newJob('x', 'X', '', '2026-11-12T09:00:00Z')
+const blank = { ...empty, mends: [newMend('m', 'crack')] }
 const ids = (at: (typeof HANDS)[number]['at'], job: typeof blank, process: 'ac-tig' | 'mig-pulse' | 'zinc-rod-braze') =>
   HANDS.filter(hand => hand.at === at && hand.when(job, process)).map(hand => hand.id)
 
@@ -13,7 +16,8 @@ describe('what hands do', () => {
     expect(ids('weld', blank, 'mig-pulse')).not.toContain('keyhole')
     expect(ids('weld', blank, 'zinc-rod-braze')).toContain('wick')
     expect(ids('weld', blank, 'ac-tig')).not.toContain('wick')
-    expect(ids('open', { ...blank, open: { ...blank.open, work: 'none' } }, 'ac-tig')).toEqual([])
+    expect(ids('open', empty, 'ac-tig')).toEqual([])
+    expect(ids('weld', { ...blank, mends: [mendMade('crack', { sides: '2' })] }, 'ac-tig')).not.toContain('keyhole')
     expect(ids('prove', blank, 'zinc-rod-braze')).toEqual(['ring-test'])
   })
   it('a gun on an oily part is told to run, grind nearly all out and run again', () => {

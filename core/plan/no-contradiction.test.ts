@@ -5,6 +5,7 @@ import { ampsNeed } from '../arc/amps'
 import { readFile } from '../job/files'
 import type { Job, Kit } from '../job/job.schema'
 import { newJob } from '../job/new-job'
+import { mendMade } from './mend-made.fixture'
 import { planJob } from './plan-job'
 
 const file = readFile(readFileSync(new URL('../../demo/larkmoor-bench.json', import.meta.url), 'utf8'))
@@ -45,7 +46,7 @@ function made(one: Case) {
       widthMm: mm(one.lengthMm * 0.6),
     },
     know: { ...blank.know, alloy: one.alloy },
-    open: { ...blank.open, crackMm: mm(50) },
+    mends: [mendMade('crack', { lengthMm: 50 })],
     warm: { ...blank.warm, school: one.school },
   }
   const kit: Kit = {
@@ -74,13 +75,12 @@ describe('no call contradicts its own numbers', () => {
         // A kit with nothing in it is one that nobody has filled in yet: every process is weighed as if it were there.
         if (!call.short.startsWith('mend') || (!one.machine && !one.torchW)) return true
         const { process } = call.data
+        const braze = plan.mends.rows[0]!.flame?.braze
         if (process === 'ac-tig' || process === 'mig-pulse' || process === 'mig-spool') {
-          const need = ampsNeed(one.wallMm, warm.data.reachC, process, 'flat')
-          return weld.data.reaches && need.lowA <= Math.max(one.highA, one.weakA) + 1e-9 && one.machine
+          const need = ampsNeed(one.wallMm, warm.data.reachC, process, 'groove')
+          return weld.data.setUp?.set.reaches && need.lowA <= Math.max(one.highA, one.weakA) + 1e-9 && one.machine
         }
-        return (
-          one.torchW > 0 && (weld.data.braze === null || weld.data.braze.plan.reaches || weld.data.braze.zone !== null)
-        )
+        return one.torchW > 0 && (!braze || braze.plan.reaches || braze.zone !== null)
       }),
       { seed: 14, numRuns: 150 },
     )
@@ -115,7 +115,7 @@ describe('no call contradicts its own numbers', () => {
     expect(plan.call.data.process).toBe('ac-tig')
     expect(plan.call.short).toMatch(/^mend, AC TIG/)
     expect(plan.warm.data.warmth).toMatchObject({ need: 'preheat', toC: 140, reaches: true })
-    expect(plan.weld.data.reaches).toBe(true)
+    expect(plan.weld.data.setUp!.set.reaches).toBe(true)
   })
   it('with no torch the answer is no, and what would make it possible', () => {
     const { plan } = made({

@@ -11,6 +11,8 @@ import { mendsTake } from './mends/mends-basis'
 import { mendVerdicts, stationOfMends } from './mends/mend-words'
 import { heatedMends } from './mends/heated'
 import { planMends } from './mends/mends'
+import { processesOf } from './mends/mend-row'
+import type { Shown } from './mends/station-says'
 import type { MendsData } from './mends/mend-row'
 import { planOpen, type OpenData } from './open/open'
 import type { StationPlan } from './parts'
@@ -21,7 +23,7 @@ import { basisOf, changesSince, MENDS_TAKE, type Change } from './stale'
 import { planTakeIn } from './take-in/take-in'
 import { handsAt } from './hands.table'
 import { planWarm, type WarmData } from './warm/warm'
-import { decideWarm, openingArcs, weighedBody } from './warm/warm-decision'
+import { decideWarm, weighedBody } from './warm/warm-decision'
 import { planWeld } from './weld/weld'
 import type { WeldData } from './weld/weld-data'
 
@@ -46,7 +48,8 @@ export interface Standing {
 }
 
 export type JobPlan = { readonly [Id in StationId]: StationPlan<StationData[Id]> & Standing } & {
-  /** Places being mended beside the opening. */ readonly mends: MendsData
+  /** The places being mended. */
+  readonly mends: MendsData
 }
 
 /** A station's plan with all that it rests on. */
@@ -99,65 +102,56 @@ export function planJob(job: Job, kit: Kit): JobPlan {
   const { alloy } = know.data
   const body = bodyOf(job, alloy.densityGcm3)
   const takeIn = grounded(planTakeIn(job, body))
-  const filler = chooseFillerFor(job, know.data)
-  // Which process it is does not hang on the groove; how many minutes it takes does.
-  const { process } = chooseProcessFor(job, kit, know.data, body, undefined)
-  // A metal that burns, fumes or breaks says so wherever it is judged, ground, heated or cut.
-  const arcs = openingArcs(job, kit, process)
-  const mends = planMends(job, kit, know.data, arcs)
-  /** What the mends rest on is what the stations that show them rest on. */
-  const withMends = <Data>(station: 'open' | 'weld' | 'rebuild', plan: StationPlan<Data>): StationPlan<Data> => {
-    const said = job.open.work === 'none' ? stationOfMends(plan, mends, station) : plan
-    return job.mends.length
-      ? { ...said, basis: { ...said.basis, [MENDS]: mendsBasis(job.mends), [MENDS_TAKE]: mendsTake(mends) } }
-      : said
+  const planned = planMends(job, kit, know.data)
+  const choices = {
+    ...chooseFillerFor(job, know.data, planned),
+    ...chooseProcessFor(job, kit, know.data, body, planned),
   }
   const warned = <Data>(plan: StationPlan<Data>): StationPlan<Data> =>
     grounded({
       ...plan,
       cautions: [
+        // A metal that burns, fumes or breaks says so wherever it is judged, ground, heated or cut.
         ...know.data.hazards.filter(hazard => !plan.cautions.some(one => one.code === hazard.code)),
         ...plan.cautions,
       ],
     })
-  const open = warned(withMends('open', planOpen(job, filler.fillerAlloy, process)))
-  const choices = { ...filler, ...chooseProcessFor(job, kit, know.data, body, open.data.groove?.arcMin) }
-  const decided = mends.warm ?? decideWarm(job, kit, body, alloy, arcs)
-  const laidHot = [
-    ...(arcs.length ? ['opening'] : []),
-    ...mends.rows.filter(row => row.planned?.process).map(row => row.id),
-  ]
+  const decided = planned.warm ?? decideWarm(job, kit, body, alloy)
+  const laidHot = planned.rows.filter(row => row.planned?.process).map(row => row.id)
   const warm = warned(planWarm(job, kit, body, alloy, decided, laidHot))
-  const weld = warned(
-    withMends('weld', planWeld(job, kit, open.data, warm.data, choices.process, body, alloy, filler.fillerAlloy)),
-  )
-  const rebuild = warned(
-    withMends('rebuild', planRebuild(job, kit, open.data, alloy, filler.fillerAlloy, choices.process)),
-  )
-  const prove = grounded(planProve(job, process, mends))
-  const phases = phasesOf(job, kit, open.data, warm.data, weld.data, rebuild.data, prove.data, mends)
+  const mends = heatedMends(planned, job, kit, body ?? weighedBody(job, alloy), alloy, warm.data)
+  /** What the mends rest on is what the stations that show them rest on. */
+  const withMends = <Data>(station: Shown, plan: StationPlan<Data>): StationPlan<Data> => {
+    const said = stationOfMends(plan, mends, station)
+    return job.mends.length
+      ? {
+          ...said,
+          basis: { ...said.basis, [MENDS]: mendsBasis(job.mends, station), [MENDS_TAKE]: mendsTake(mends, station) },
+        }
+      : said
+  }
+  const laid = processesOf(mends)
+  const open = warned(withMends('open', planOpen(job, job.mends.length ? laid : [choices.process])))
+  const weld = warned(withMends('weld', planWeld(job, warm.data, mends)))
+  const rebuild = warned(withMends('rebuild', planRebuild(job, kit, alloy, choices.fillerAlloy, choices.process)))
+  const prove = grounded(planProve(job, choices.process, mends))
+  const phases = phasesOf(job, kit, warm.data, prove.data, mends)
   const before = [takeIn, know, open, warm, weld, rebuild, prove]
-  const handOver = grounded(
-    planHandOver(job, kit, phases, open.data, weld.data, choices.filler, unmetBefore(job, before, prove.data), mends),
-  )
+  const handOver = grounded(planHandOver(job, kit, phases, unmetBefore(job, before, prove.data), mends))
   const judged = planCall(job, kit, know.data, choices, handOver.data.quote?.total ?? null, warm.data.warmth)
   const call = warned({ ...judged, why: [...judged.why, ...mendVerdicts(mends)] })
   const all = { 'take-in': takeIn, know, call, open, warm, weld, rebuild, prove, 'hand-over': handOver }
-  const laidBy =
-    job.open.work === 'none'
-      ? (mends.rows.find(row => row.planned?.process)?.planned?.process ?? choices.process)
-      : choices.process
   return {
     ...Object.fromEntries(
       STATION_IDS.map(id => [
         id,
         {
           ...all[id],
-          hands: id === 'warm' && warm.data.warmth.need === 'none' ? [] : handsAt(id, job, laidBy),
+          hands: id === 'warm' && warm.data.warmth.need === 'none' ? [] : handsAt(id, job, choices.process),
           ...standing(job, all[id]),
         },
       ]),
     ),
-    mends: heatedMends(mends, job, kit, body ?? weighedBody(job, alloy), alloy, warm.data),
+    mends,
   } as unknown as JobPlan
 }

@@ -2,6 +2,9 @@ import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { readFile } from '../job/files'
+import type { GroovePlan } from '../groove/plan'
+import { newMend } from '../job/new-mend'
+import { fields as crack } from '../mend/crack/fields'
 import type { Job, Kit } from '../job/job.schema'
 import { EMPTY_KIT } from '../job/empty-kit'
 import { newJob } from '../job/new-job'
@@ -12,7 +15,9 @@ import { caution, CAUTION_CODES } from '../safety/cautions.table'
 import { PROCESS_IDS, type ProcessId } from '../call/process.table'
 import { CHECKS } from './prove/checks.table'
 import { bodyOf } from './take-in/body'
-import { openingSteps } from './open/opening-steps'
+import { sharedSteps } from './open/shared-steps'
+import { wordsFor } from '../mend/registry'
+import { oneMend } from './one-mend.fixture'
 import { planJob } from './plan-job'
 import { recordOf, sentenceText } from './hand-over/record'
 import { changesSince } from './stale'
@@ -22,6 +27,8 @@ if (!file.ok) throw new Error('the demo shop does not read')
 const kit: Kit = file.kit!
 const demo = (id: string): Job => file.jobs.find(job => job.id === id)!
 const cover = demo('gearbox-cover')
+/** As if only its flange were cracked. */
+const flange = oneMend(cover, 'flange')
 const said = (job: Job, id: (typeof STATION_IDS)[number], shop: Kit = kit) =>
   sentenceText(planJob(job, shop)[id].call, 'metric')
 
@@ -32,13 +39,18 @@ describe("a job's plan", () => {
       expect(plan[id].call.length, id).toBeGreaterThan(0)
       expect(plan[id].short.length, id).toBeGreaterThan(0)
     }
-    expect(plan.open.wants).toContain('the length of the crack')
+    expect(plan.open.wants).toEqual(['a mend'])
+    const cracked = { ...newJob('x', 'X', '', '2026-11-12T09:00:00Z'), mends: [newMend('m', 'crack')] }
+    expect(planJob(cracked, EMPTY_KIT).open.wants).toEqual(['crack you can see'])
   })
   it('says of the gearbox cover what the questions say', () => {
-    const plan = planJob(cover, kit)
+    const plan = planJob(flange, kit)
     const asked = questions.ask('groove.plan', plan.open.workings.groove!.input)
-    expect(asked.ok && asked.answer).toEqual(plan.open.data.groove)
-    expect(said(cover, 'open')).toMatch(/^Groove it from one side, 6\.0 mm deep at 70°; seven passes, two rods\.$/)
+    const { cutting, planned } = plan.mends.rows[0]!
+    expect(asked.ok && asked.answer).toEqual(cutting && 'answer' in cutting && cutting.answer)
+    expect((asked as { answer: GroovePlan }).answer).toMatchObject({ passes: planned!.passes, rods: planned!.rods })
+    expect((asked as { answer: GroovePlan }).answer.massG).toBeCloseTo(planned!.depositG, 6)
+    expect(said(flange, 'open')).toMatch(/^Groove it from one side, 6\.0 mm deep at 70°; seven passes, two rods\.$/)
     expect(said(cover, 'call')).toMatch(/^Mend it, with limits: AC TIG with 4043/)
     expect(plan.know.data.identified!.families[0]!.id).toBe('cast-al-si-mg')
   })
@@ -82,12 +94,12 @@ describe("a job's plan", () => {
       machines: [{ ...kit.machines[0]!, highA: 60, ratedA: 60 }],
       torches: [{ ...kit.torches[0]!, powerW: 100 }],
     }
-    expect(said(cover, 'weld', small)).toMatch(/stops at 60 A/)
-    expect(said(cover, 'warm', small)).toMatch(/never gets the zone to/)
+    expect(said(flange, 'weld', small)).toMatch(/^Say no: nothing in the kit does it/)
+    expect(said(cover, 'warm', small)).toMatch(/never gets it to/)
   })
   it('keeps the frequency to what the machine gives, and says so', () => {
-    const old = { ...cover, weld: { ...cover.weld, machine: 'tig-old' } }
-    expect(planJob(old, kit).weld.data.frequencyHz).toBe(60)
+    const old = { ...flange, weld: { ...cover.weld, machine: 'tig-old' } }
+    expect(planJob(old, kit).weld.data.setUp!.set.frequencyHz).toBe(60)
     expect(
       planJob(old, kit)
         .weld.why.map(sentence => sentenceText(sentence, 'metric'))
@@ -98,10 +110,10 @@ describe("a job's plan", () => {
     expect(
       said(
         {
-          ...cover,
+          ...flange,
           weld: {
             ...cover.weld,
-            log: [{ id: 'a', at: cover.updatedAt, pass: 1, saw: 'reopens', note: '', settings: '' }],
+            log: [{ id: 'a', at: cover.updatedAt, mend: 'flange', pass: 1, saw: 'reopens', note: '', settings: '' }],
           },
         },
         'weld',
@@ -109,17 +121,9 @@ describe("a job's plan", () => {
     ).toMatch(/cut deeper/)
   })
   it('bears any reading without falling over', () => {
-    const readings = [
-      'crackMm',
-      'landMm',
-      'includedDeg',
-      'rootRadiusMm',
-      'capMm',
-      'stopHoleMm',
-      'pastTipMm',
-      'fillerMm',
-    ]
-      .map(key => ['open', key])
+    const readings = Object.entries(crack)
+      .filter(([, field]) => field.kind === 'reading')
+      .map(([key]) => ['mends', '#flange', 'readings', key])
       .concat(
         ['lengthMm', 'widthMm', 'heightMm', 'wallMm', 'hotC'].map(key => ['takeIn', key]),
         ['dryG', 'submergedG', 'hangerG', 'scaleG', 'iacsPct', 'hb'].map(key => ['know', key]),
@@ -128,7 +132,7 @@ describe("a job's plan", () => {
           'weld',
           key,
         ]),
-        [['rebuild', 'proudMm']],
+        ['armWideMm', 'armHighMm', 'armLongMm', 'plateMm'].map(key => ['open', key]),
       )
     const value = fc.oneof(
       fc.constantFrom(null, 0, -1, 1e-9, 1e12, -1e12, 660, 200),
@@ -164,24 +168,36 @@ describe('pieces of the plan', () => {
     expect(bodyOf(newJob('x', 'X', '', '2026-11-12T09:00:00Z'), 2.7)).toBeNull()
   })
   it('puts cleaning in the order of the trade (common practice, no source)', () => {
-    const order = openingSteps(cover, 5, 'ac-tig').map(step => step.id)
+    const [row] = planJob(flange, kit).mends.rows
+    const shared = sharedSteps(cover, ['ac-tig'])
+    const steps = (when: 'before' | 'after') => shared.filter(step => step.when === when).map(({ id }) => id)
+    const order = [...steps('before'), ...row!.planned!.opening.map(({ code }) => code), ...steps('after')]
     const before = (a: string, b: string) => expect(order.indexOf(a), `${a} before ${b}`).toBeLessThan(order.indexOf(b))
     before('protect-lip-seal', 'degrease')
     before('degrease', 'earlier')
-    before('earlier', 'ends')
-    before('ends', 'stop-holes')
+    before('earlier', 'find-ends')
+    before('find-ends', 'stop-holes')
     before('stop-holes', 'groove')
     before('groove', 'wipe')
     before('wipe', 'bake')
     before('bake', 'wipe-again')
+    before('wipe-again', 'earth')
+    before('earth', 'clean')
+    for (const code of order.slice(order.indexOf('find-ends'), order.indexOf('bake')))
+      expect(wordsFor('crack', code)).toMatch(/\w{3}/)
   })
   it('earths and tries the arc only where there is one, fluxes only what wants flux, and washes it off afterwards', () => {
-    const steps = (process: ProcessId) => openingSteps(cover, 5, process).map(step => step.id)
+    const steps = (process: ProcessId) => sharedSteps(cover, [process]).map(step => step.id)
     expect(steps('ac-tig')).toContain('earth')
     for (const process of ['zinc-rod-braze', 'al-si-braze', 'oxy-fuel'] as const)
       expect(steps(process)).not.toContain('earth')
     expect(PROCESS_IDS.filter(process => steps(process).includes('flux'))).toEqual(['al-si-braze', 'oxy-fuel'])
-    expect(openingSteps(cover, 5, 'oxy-fuel').find(step => step.id === 'clean')!.text).not.toContain('arc')
+    expect(sharedSteps(cover, ['oxy-fuel']).find(step => step.id === 'clean')!.text).not.toContain('arc')
+    expect(sharedSteps(cover, ['ac-tig', 'al-si-braze']).map(({ id }) => id)).toEqual(
+      expect.arrayContaining(['earth', 'clean', 'flux']),
+    )
+    // Where nothing is laid, nothing is baked or earthed.
+    expect(sharedSteps(cover, []).every(({ when }) => when === 'before')).toBe(true)
     const checks = (process: ProcessId) =>
       planJob(applyPatch(cover, { path: ['call', 'process'], value: process }), kit).prove.data.checks.map(
         check => check.id,
@@ -210,6 +226,7 @@ describe('pieces of the plan', () => {
       'What came in',
       'The metal',
       'What was done',
+      'Mends',
       'How it was proved',
       'Use',
       'Price',

@@ -18,8 +18,10 @@ const CAUTIONS = 'cautions'
 /** What the mends come to, and the threads they give back. */
 export const MENDS_TAKE = 'what they take'
 export const THREADS = 'threads given back'
-/** Kept since stations remember them; one settled before has none of them, and is not stale for that. */
-const LATER = new Set([CALL, CAUTIONS, MENDS_TAKE, THREADS])
+/** What all of it comes to. */
+export const PRICE = 'price'
+/** A station settled before they were kept, or while they stood in other words, is not stale for them. */
+const LATER = new Set([CALL, CAUTIONS, MENDS_TAKE, THREADS, PRICE])
 
 /** A sentence as plain text, in one system of units whoever reads it. */
 export const plainSentence = (sentence: Sentence): string =>

@@ -1,7 +1,7 @@
 import type { Does, Moves } from '../part/words.table'
 
 /** Minutes of each check. Common practice, no source. */
-export const CHECK_MIN: Readonly<Record<string, number>> = {
+const CHECK_MIN: Readonly<Record<string, number>> = {
   look: 0.5,
   dye: 7,
   fit: 1,
@@ -16,6 +16,10 @@ export const CHECK_MIN: Readonly<Record<string, number>> = {
   bore: 4,
   weight: 2,
 }
+
+/** Of a check that nobody has timed. */
+const UNTIMED_MIN = 2
+export const checkMin = (code: string): number => CHECK_MIN[code] ?? UNTIMED_MIN
 
 interface Part {
   readonly does: Does

@@ -38,9 +38,12 @@ export interface JobGiven {
   kit: Kit
   part: PartGiven
   warm: WarmAsk['wanted']
-  /** How it is decided where nothing is wanted, what it is at now, and what else an arc lays on the part. */
+  /** How it is decided where nothing is wanted, and what it is at now. */
   warmSchool?: WarmAsk['school']
   startC?: number | undefined
-  alsoArcs?: WarmAsk['arcs']
+  /** How its fillers are ranked: base in the bead, and which of them goes first on castings. */
+  fillers?: { dilutionPct: number; magnesiumFirst: boolean }
+  /** How well a hand and a torch get to it. */
+  access?: 'open' | 'tight'
   mends: readonly MendGiven[]
 }

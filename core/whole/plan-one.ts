@@ -10,9 +10,10 @@ import { laysOf, type Lay } from '../lay/lays'
 import { meansOf, type Means } from '../lay/means'
 import { LAYS_BY } from '../lay/process.table'
 import type { Work } from '../mend/kind'
-import { BETWEEN_PASSES_MIN, BOIL_OUT_MIN, UNCOAT_MIN } from '../mend/minutes.table'
+import { boilMinOf } from './boil'
+import { BETWEEN_PASSES_MIN, UNCOAT_MIN } from '../mend/minutes.table'
 import { findAlloy } from '../metal/find-alloy'
-import { CHECK_MIN } from './checks.table'
+import { checkMin } from './checks.table'
 import { currentFor } from '../warm/current'
 import { priceOf } from './price'
 import { isArc } from './arc-process'
@@ -71,9 +72,9 @@ export function planOne(
       )
   const laid: Laid[] = lays.map(lay => ({
     lay,
-    means: meansOf(lay, findAlloy(lay.filler ?? filler) ?? findAlloy('4043')!, work.wallMm, startC),
+    means: meansOf(lay, findAlloy(lay.filler ?? filler) ?? findAlloy('4043')!, work.wallMm, startC, work.rodMm),
   }))
-  const boilMin = arcs && lays.length && LAYS_BY[one.wanted[0]!.process] === 'rod' ? BOIL_OUT_MIN[part.soak] : 0
+  const boilMin = boilMinOf(lays, part.soak)
   const passes = sum(laid.map(({ means }) => means.passes))
   const arcMin = sum(laid.map(({ means }) => means.arcMin)) + boilMin
   const arcProcess = one.wanted.map(lay => lay.process).find(isArc)
@@ -121,7 +122,7 @@ export function planOne(
     sum([...opening, ...work.rebuild].map(step => step.handMin)) +
     passes * BETWEEN_PASSES_MIN +
     flameMin +
-    sum(work.checks.map(check => CHECK_MIN[check] ?? 2))
+    sum(work.checks.map(check => checkMin(check)))
   const machineMin = sum([...opening, ...work.rebuild].map(step => step.machineMin ?? 0))
   const brazes =
     laid.map(({ lay }) => brazeTrouble(lay.process, kit, body, mass, part.hotC, given.kind === 'edge')).find(Boolean) ??

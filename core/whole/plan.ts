@@ -3,18 +3,7 @@ import { ROOM_C } from '../arc/least-preheat'
 import type { Step } from '../ask/question'
 import type { JudgeVerdict } from '../call/judge'
 import type { PartFacts } from '../mend/kind'
-import {
-  BAKE_MIN,
-  BRAZE_SET_UP_MIN,
-  COOL_MIN,
-  COOL_MIN_PER_KG,
-  COOL_MOST_MIN,
-  DEGREASE_MIN,
-  MILL_SET_UP_MIN,
-  PROTECT_MIN_EACH,
-  TAKE_IN_MIN,
-  WELD_SET_UP_MIN,
-} from '../mend/minutes.table'
+import { BAKE_MIN, BRAZE_SET_UP_MIN, MILL_SET_UP_MIN, WELD_SET_UP_MIN } from '../mend/minutes.table'
 import { kindOf } from '../mend/registry'
 import { familyById } from '../metal/families.table'
 import { metalHazards } from '../metal/identify/identify'
@@ -22,8 +11,10 @@ import { PROTECTS } from '../job/words.table'
 import { bodyOf, type Body } from '../part/bodies'
 import { massOf } from '../part/mass'
 import { warmFor } from '../warm/decide'
-import { CHECK_MIN, partChecks } from './checks.table'
+import { checkMin, partChecks } from './checks.table'
 import { soakedC } from '../warm/current'
+import { coolMinOf } from './cool'
+import { firstOf } from './first'
 import { orderOf } from './order'
 import { priceOf } from './price'
 import { isArc } from './arc-process'
@@ -62,7 +53,7 @@ export function planWhole(job: JobGiven): JobPlanned {
     mustNotMove: part.mustNotMove,
     seat: part.mustNotMove.some(id => SEATS.includes(id)),
   }
-  const bestFiller = bestFillerFor(part)
+  const bestFiller = bestFillerFor(part, job.fillers)
   const readied = job.mends.map(mend => ready(mend, job, bodies, facts, mass, bestFiller))
   const warm = warmFor({
     wanted: job.warm,
@@ -71,18 +62,15 @@ export function planWhole(job: JobGiven): JobPlanned {
     torches: kit.torches,
     part: { ...mass, protect: part.protect },
     body: main,
-    arcs: [
-      ...readied
-        .filter(one => one.process && isArc(one.process) && !one.reason)
-        .map(one => ({
-          leastC: one.leastC,
-          easyC: one.easyC,
-          wallMm: one.work.wallMm,
-          soak: part.soak,
-          runMm: runOf(one.work),
-        })),
-      ...(job.alsoArcs ?? []),
-    ],
+    arcs: readied
+      .filter(one => one.process && isArc(one.process) && !one.reason)
+      .map(one => ({
+        leastC: one.leastC,
+        easyC: one.easyC,
+        wallMm: one.work.wallMm,
+        soak: part.soak,
+        runMm: runOf(one.work),
+      })),
   })
   const startC = warm.need !== 'none' && warm.reaches ? warm.toC : (job.startC ?? ROOM_C)
   // Each mend finds the part as warm as those before it have left it.
@@ -110,21 +98,19 @@ export function planWhole(job: JobGiven): JobPlanned {
   const milled = readied.some(one => [...one.work.opening, ...one.work.rebuild].some(work => work.mill))
   const flame = welded.some(mend => mend.process && !isArc(mend.process))
   const shared = [
-    { code: 'take-in', minutes: TAKE_IN_MIN },
-    { code: 'degrease', minutes: DEGREASE_MIN[part.soak] },
-    ...part.protect.map(id => ({ code: `protect-${id}`, minutes: PROTECT_MIN_EACH })),
+    ...firstOf(part),
     ...(welded.some(mend => mend.process && isArc(mend.process))
       ? [{ code: 'weld-set-up', minutes: WELD_SET_UP_MIN }]
       : []),
     ...(flame ? [{ code: 'braze-set-up', minutes: BRAZE_SET_UP_MIN }] : []),
     ...(warm.need !== 'none' && warm.reaches ? [{ code: 'warm', minutes: warm.minutes }] : []),
     ...(milled ? [{ code: 'mill-set-up', minutes: MILL_SET_UP_MIN }] : []),
-    ...checks.map(check => ({ code: `check-${check}`, minutes: CHECK_MIN[check] ?? 2 })),
+    ...checks.map(check => ({ code: `check-${check}`, minutes: checkMin(check) })),
   ]
   const waitMin =
     sum(mends.map(mend => mend.restMin)) +
     (part.soak === 'oil-soaked' && welded.length ? BAKE_MIN : 0) +
-    (welded.length ? Math.min(COOL_MOST_MIN, COOL_MIN + ((COOL_MIN_PER_KG * mass.massG) / 1000) * (flame ? 2 : 1)) : 0)
+    (welded.length ? coolMinOf(mass.massG, flame) : 0)
   const sharedMin = sum(shared.map(entry => entry.minutes))
   const [arcMin, handMin, machineMin] = [
     sum(mends.map(mend => mend.arcMin)),

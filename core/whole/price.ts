@@ -1,10 +1,12 @@
 import type { Kit } from '../job/job.schema'
+import { WIRE_MM } from '../lay/process.table'
+import { findAlloy } from '../metal/find-alloy'
 
 /** A rod of a filler that the kit does not hold, and a gram of wire: common practice, no source. */
 const USUAL_ROD_PRICE = 1
 const USUAL_WIRE_PRICE_PER_KG = 30
-/** Aluminium wire of 0.9 mm: its section by 2.70 g/cm³. */
-const WIRE_G_PER_M = 1.72
+/** Of a wire that no table knows. */
+const USUAL_WIRE_GCM3 = 2.7
 /** Discs, brushes, wipes and paper for each minute of hand work: common practice, no source. */
 const ABRASIVES_PER_HAND_MIN = 0.03
 /** Of what a machine draws, the share that reaches the arc. Common practice, no source. */
@@ -13,8 +15,9 @@ const ARC_V = 15
 
 const isOf = (filler: string) => (held: { filler: string }) => held.filler.replace(/^ER/i, '') === filler
 
-/** What metres of wire weigh, g. */
-export const wireG = (metres: number): number => metres * WIRE_G_PER_M
+/** What metres of the usual wire of a filler weigh, g: its section by its density. */
+export const wireG = (metres: number, filler: string | null): number =>
+  metres * (Math.PI / 4) * WIRE_MM ** 2 * (findAlloy(filler ?? '')?.densityGcm3 ?? USUAL_WIRE_GCM3)
 
 /** So much wire, in money, at what the kit's spool of it cost. */
 export const wirePrice = (kit: Kit, filler: string | null, massG: number): number =>
@@ -39,7 +42,7 @@ export function priceOf(
   return (
     ((used.handMin + used.arcMin + used.machineMin) / 60) * kit.ratePerHour +
     used.rods.reduce((sum, { filler, rods }) => sum + rods * rodPrice(kit, filler), 0) +
-    (used.wire ? wirePrice(kit, used.wire.filler, wireG(used.wire.wireM)) : 0) +
+    (used.wire ? wirePrice(kit, used.wire.filler, wireG(used.wire.wireM, used.wire.filler)) : 0) +
     used.gasL * (gas ? gas.price / gas.cylinderL : 0) +
     ((used.a * ARC_V * used.arcMin) / 60 / 1000 / MACHINE_EFFICIENCY) * kit.pricePerKWh +
     used.handMin * ABRASIVES_PER_HAND_MIN

@@ -36,7 +36,7 @@ export interface Readied {
  */
 export function ready(
   given: MendGiven,
-  { kit, part, warm, warmSchool, startC }: JobGiven,
+  { kit, part, warm, warmSchool, startC, access = 'open' }: JobGiven,
   bodies: readonly Body[],
   facts: PartFacts,
   mass: { massG: number; skinMm2: number },
@@ -88,7 +88,7 @@ export function ready(
     soak: part.soak,
     load: part.does,
     watertight: part.does === 'seal',
-    access: 'open',
+    access,
     areaMm2: Math.max(1, faceOf(work)),
     count: 1,
     kit: [...arcs, ...flames],

@@ -16,11 +16,12 @@ import MendThread from './MendThread.vue'
 import BossSection from '~/stations/rebuild/BossSection.vue'
 import BrazePiece from '~/stations/weld/BrazePiece.vue'
 import FlamePiece from '~/stations/weld/FlamePiece.vue'
+import FacePiece from '~/stations/rebuild/FacePiece.vue'
 import BendPiece from '~/stations/rebuild/BendPiece.vue'
 import { useOutlines } from '~/stations/rebuild/use-outlines'
 import { useMendSteps } from './use-mend-steps'
 
-/** One mend drawn in section, with its steps, lays and what it takes. */
+/** One mend drawn in section, with its steps, lays and what it takes; in the slot, what comes between. */
 const props = defineProps<{ row: MendRow; station: 'open' | 'weld' | 'rebuild' }>()
 const emit = defineEmits<{ working: [ref: string] }>()
 const store = useJob()
@@ -36,8 +37,7 @@ const steps = computed(
     (props.station === 'open' ? planned.value?.opening : props.station === 'rebuild' ? planned.value?.rebuild : []) ??
     [],
 )
-const say = (code: string) =>
-  code === 'uncoat' ? 'Take the coating off for 12 mm each side.' : wordsFor(props.row.kind, code)
+const say = (code: string) => wordsFor(props.row.kind, code)
 </script>
 
 <template>
@@ -45,6 +45,7 @@ const say = (code: string) =>
   <BossSection v-else-if="station === 'rebuild' && row.back" :back="row.back" />
   <SectionDrawing v-else-if="row.section" :section="row.section" />
   <p v-else class="quiet">It is drawn here to scale once it has {{ row.wants.join(' and ') || 'its readings' }}.</p>
+  <slot />
   <div v-if="row.patch && station === 'open'" class="row no-print">
     <button type="button" class="plain-button slight" data-testid="dxf-patch" @click="saveDxf('patch', row.patch)">
       Patch as DXF</button
@@ -108,7 +109,7 @@ const say = (code: string) =>
         </tr>
         <tr v-if="planned.wireM">
           <th>Wire</th>
-          <td class="num">{{ settings.text(wireG(planned.wireM), 'g') }}</td>
+          <td class="num">{{ settings.text(wireG(planned.wireM, planned.filler), 'g') }}</td>
         </tr>
         <tr v-if="planned.startA !== null">
           <th>Current, and eased to</th>
@@ -127,6 +128,7 @@ const say = (code: string) =>
       </tbody>
     </table>
     <MendThread v-if="station === 'rebuild' && planned.ways" :row="row" @working="emit('working', $event)" />
+    <FacePiece v-if="station === 'rebuild' && row.facing" :facing="row.facing" />
     <BendPiece v-if="station === 'rebuild' && row.bend" :found="row.bend" />
   </template>
 </template>

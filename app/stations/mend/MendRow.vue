@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { wayName } from '#core/mend/way-name'
 import { ref } from 'vue'
-import { OPENING_WORKS } from '#core/job/words.table'
 import { MOST_MENDS } from '#core/job/new-mend'
 import { kindOf, type KindId } from '#core/mend/registry'
 import KindSketch from '~/drawing/KindSketch.vue'
@@ -32,16 +31,7 @@ const standing = (id: string) => {
 <template>
   <nav class="mends no-print" aria-label="Mends of this part">
     <button
-      v-if="store.job!.open.work !== 'none'"
-      type="button"
-      class="mend"
-      :aria-current="current ? undefined : 'true'"
-      @click="show(null)"
-    >
-      <b>{{ OPENING_WORKS[store.job!.open.work] }}</b><span class="small quiet">the opening</span>
-    </button>
-    <button
-      v-else-if="all.length"
+      v-if="all.length > 1"
       type="button"
       class="mend"
       :aria-current="current ? undefined : 'true'"

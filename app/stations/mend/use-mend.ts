@@ -10,7 +10,10 @@ export function useMends() {
   const route = useRoute()
   const router = useRouter()
   const all = computed(() => store.job?.mends ?? [])
-  const current = computed<StoredMend | null>(() => all.value.find(mend => mend.id === route.query.mend) ?? null)
+  /** The one that the address names; a part that has but one needs none named. */
+  const current = computed<StoredMend | null>(
+    () => all.value.find(mend => mend.id === route.query.mend) ?? (all.value.length === 1 ? all.value[0]! : null),
+  )
   const row = computed(() => store.plan?.mends.rows.find(each => each.id === current.value?.id) ?? null)
   const every = computed(() =>
     Object.entries(current.value ? kindOf(current.value.kind).fields : {}).map(([key, field]) => ({
@@ -19,7 +22,12 @@ export function useMends() {
       path: `mends.#${current.value!.id}.readings.${key}`,
     })),
   )
-  const fields = computed(() => every.value.filter(({ field }) => !field.ofWay))
+  const stands = ([flag, is]: readonly [string, boolean]) =>
+    (current.value?.readings[flag] ?? kindOf(current.value!.kind).fields[flag]?.usual) === is
+  const asked = computed(() => every.value.filter(({ field }) => !field.ofWay && (!field.when || stands(field.when))))
+  /** What is asked as it is opened, and what is asked where it is rebuilt. */
+  const fields = computed(() => asked.value.filter(({ field }) => field.at === undefined))
+  const atRebuild = computed(() => asked.value.filter(({ field }) => field.at === 'rebuild'))
   /** Those that only the way it goes asks for. */
   const ofWay = computed(() =>
     every.value.filter(({ field }) => field.ofWay && field.ofWay === row.value?.planned?.way),
@@ -27,17 +35,10 @@ export function useMends() {
 
   const to = (id: string) => ({ query: { ...route.query, mend: id } })
   const show = (id: string | null) => router.replace({ query: { ...route.query, mend: id ?? undefined } })
-  /** Puts a mend on the part and shows it. A job that had nothing but its first question has no opening beside it. */
+  /** Puts a mend on the part and shows it. */
   function add(kind: KindId): string | null {
     const id = crypto.randomUUID()
     const refused = store.edit(['mends'], [...all.value, newMend(id, kind)])
-    if (
-      !refused &&
-      !all.value.some(each => each.id !== id) &&
-      store.job!.open.work === 'crack' &&
-      store.job!.open.crackMm.typed === ''
-    )
-      store.edit(['open', 'work'], 'none')
     if (!refused) void show(id)
     return refused
   }
@@ -57,5 +58,5 @@ export function useMends() {
     store.edit(['mends'], list)
   }
   const kinds = KIND_IDS.map(id => ({ id, name: kindOf(id).name }))
-  return { all, current, row, fields, ofWay, to, show, add, remove, move, kinds }
+  return { all, current, row, fields, atRebuild, ofWay, to, show, add, remove, move, kinds }
 }

@@ -2,18 +2,19 @@
 import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'
 import StationFrame from '~/bench/StationFrame.vue'
+import MendHands from '~/stations/mend/MendHands.vue'
+import MendPiece from '~/stations/mend/MendPiece.vue'
+import MendReadings from '~/stations/mend/MendReadings.vue'
 import MendRow from '~/stations/mend/MendRow.vue'
+import MendVerdict from '~/stations/mend/MendVerdict.vue'
 import MendsAtOnce from '~/stations/mend/MendsAtOnce.vue'
+import { useMends } from '~/stations/mend/use-mend'
 import { useJob } from '~/stores/job'
-import { computed } from 'vue'
-import BreakChoice from './BreakChoice.vue'
-import OpenedGroove from './OpenedGroove.vue'
 import OpeningList from './OpeningList.vue'
-import SidesChoice from './SidesChoice.vue'
 
 const route = useRoute()
 const store = useJob()
-const work = computed(() => store.job?.open.work ?? 'crack')
+const { row } = useMends()
 </script>
 
 <template>
@@ -23,28 +24,10 @@ const work = computed(() => store.job?.open.work ?? 'crack')
       <NuxtLink class="plain-button slight" :to="`/job/${route.params.id}/pictures`" data-testid="to-pictures"
         >Measure it in a picture</NuxtLink
       >
-      <PickField v-if="work !== 'none' || !store.job!.mends.length" path="open.work" />
-      <template v-if="work === 'crack'">
-        <ReadingField path="open.crackMm" />
-        <PickField v-if="!store.job!.open.closed" path="open.startsIn" />
-        <PickField v-if="!store.job!.open.closed" path="open.endsIn" />
-      </template>
-      <ReadingField path="takeIn.wallMm" />
-      <ReadingField v-if="work !== 'none'" path="open.fillerMm" />
-      <template v-if="work !== 'none'">
-        <SidesChoice />
-        <template v-if="!store.job!.open.closed">
-          <ReadingField path="open.pastTipMm" />
-          <ReadingField path="open.stopHoleMm" />
-        </template>
-        <BreakChoice />
-        <ReadingField path="open.landMm" />
-        <ReadingField path="open.includedDeg" />
-        <ReadingField path="open.rootRadiusMm" />
-        <ReadingField path="open.capMm" />
-      </template>
+      <MendReadings v-if="row" station="open" />
+      <ReadingField v-else path="takeIn.wallMm" />
       <PickField path="takeIn.coating" />
-      <details v-if="work !== 'none'">
+      <details>
         <summary>A plate over a weak arm</summary>
         <ReadingField path="open.armWideMm" />
         <ReadingField path="open.armHighMm" />
@@ -58,11 +41,13 @@ const work = computed(() => store.job?.open.work ?? 'crack')
           ><v-btn :value="1">one face</v-btn><v-btn :value="2">both faces</v-btn></v-btn-toggle
         >
       </details>
+      <MendHands />
     </template>
-    <template #piece>
-      <MendsAtOnce v-if="work === 'none'" station="open" />
-      <OpenedGroove v-else />
-      <OpeningList />
+    <template #piece="{ working }">
+      <MendPiece v-if="row" :row="row" station="open" @working="working"><OpeningList when="before" /></MendPiece>
+      <template v-else><MendsAtOnce station="open" /><OpeningList when="before" /></template>
+      <OpeningList when="after" />
     </template>
+    <template v-if="row" #verdict><MendVerdict :row="row" /></template>
   </StationFrame>
 </template>

@@ -1,19 +1,24 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { SharedStep } from '#core/plan/open/shared-steps'
 import { capital } from '#core/plan/parts'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 
+/** What is done once for the whole part, before its mends are opened or after. */
+const props = defineProps<{ when: SharedStep['when'] }>()
 const store = useJob()
 const settings = useSettings()
-const steps = computed(() => store.plan?.open.data.steps ?? [])
+const steps = computed(() => (store.plan?.open.data.steps ?? []).filter(step => step.when === props.when))
 const done = computed(() => store.job?.open.done ?? [])
 const tick = (id: string, on: boolean | null) =>
   store.edit(['open', 'done'], on ? [...done.value, id] : done.value.filter(each => each !== id))
 </script>
 
 <template>
-  <p class="label gap">In this order</p>
+  <p v-if="steps.length" class="label gap">
+    {{ when === 'before' ? 'First, for the whole part' : 'Then, before the heat' }}
+  </p>
   <ol>
     <li v-for="step in steps" :key="step.id" :class="{ done: done.includes(step.id) }">
       <v-checkbox
@@ -22,8 +27,10 @@ const tick = (id: string, on: boolean | null) =>
         @update:model-value="tick(step.id, $event)"
       />
       <p class="quiet small">
-        <span class="figure">{{ settings.text(step.minutes, 'min') }}</span>{{ step.unattended ? ' by itself' : '' }},
-        {{ step.why
+        <template v-if="step.minutes !== null"
+          ><span class="figure">{{ settings.text(step.minutes, 'min') }}</span
+          >{{ step.unattended ? ' by itself' : '' }}, </template
+        >{{ step.why
         }}<template v-if="step.ban"
           >. <b class="ban">{{ capital(step.ban) }}.</b></template
         ><template v-if="step.hold"
@@ -57,7 +64,7 @@ li::before {
   content: counter(step) '.';
   color: var(--slate);
   text-align: right;
-  padding-top: 10px;
+  padding-top: 3px;
   font-size: 0.95rem;
   line-height: 1.25;
 }
@@ -65,7 +72,7 @@ li :deep(.v-selection-control) {
   align-items: flex-start;
 }
 li :deep(.v-label) {
-  padding-top: 10px;
+  padding-top: 3px;
   line-height: 1.25;
 }
 li p {

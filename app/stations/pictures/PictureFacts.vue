@@ -9,11 +9,13 @@ import WordsField from '~/bench/WordsField.vue'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 import type { Desk } from './use-desk'
+import { useCrackLength } from './use-crack-length'
 import type { OpenPicture } from './use-picture'
 import type { PictureReading } from './use-reading'
 
 const props = defineProps<{ open: OpenPicture; desk: Desk; reading: PictureReading }>()
 const store = useJob()
+const { takers, take } = useCrackLength()
 const settings = useSettings()
 const { picture, index, measured, scale } = props.open
 const { busy, thread, threadLink } = props.reading
@@ -105,16 +107,17 @@ const takeOff = (n: number) =>
         <dd class="wide"><NuxtLink :to="threadLink">Which thread is it?</NuxtLink></dd>
       </dl>
       <div class="row">
-        <button
-          v-if="whole(entry.trace)"
-          type="button"
-          class="plain-button slight"
-          data-testid="use-crack"
-          @click="store.edit(['open', 'crackMm'], typed(whole(entry.trace)!.lengthMm))"
-        >
-          This is the crack
-        </button>
         <template v-if="whole(entry.trace)">
+          <button
+            v-for="taker in takers.length ? takers : [{ id: null, name: '' }]"
+            :key="taker.id ?? 'new'"
+            type="button"
+            class="plain-button slight"
+            data-testid="use-crack"
+            @click="take(taker.id, typed(whole(entry.trace)!.lengthMm))"
+          >
+            This is the {{ taker.name || 'crack' }}
+          </button>
           <button
             type="button"
             class="plain-button slight"

@@ -12,7 +12,9 @@ const sizes = computed(() => ({
 const { scale } = useDrawing(sizes, { width: 520, height: 240, margin: 30 })
 const w = computed(() => sizes.value.widthMm * scale.value)
 const h = computed(() => sizes.value.heightMm * scale.value)
-const run = computed(() => Math.min(w.value * 0.92, (store.plan?.open.data.groove?.runMm ?? 0) * scale.value))
+/** The longest run that is welded on it. */
+const runMm = computed(() => Math.max(0, ...(store.plan?.mends.rows ?? []).map(row => row.planned?.run?.longMm ?? 0)))
+const run = computed(() => Math.min(w.value * 0.92, runMm.value * scale.value))
 const MARKS = { pass: '✓', fail: '✗' }
 </script>
 

@@ -1,27 +1,29 @@
 <script setup lang="ts">
 import { ASSUMED_WALL_MM } from '#core/job/fields/take-in'
 import { computed } from 'vue'
+import type { Facing } from '#core/plan/mends/mend-row'
 import DimensionLine from '~/bench/DimensionLine.vue'
 import HatchPattern from '~/bench/HatchPattern.vue'
 import { useDrawing } from '~/composables/use-drawing'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 
+/** A weld built up proud over a face, and the cuts that bring it down. */
+const props = defineProps<{ facing: Facing }>()
 const store = useJob()
 const settings = useSettings()
-const data = computed(() => store.plan?.rebuild.data)
 const wall = computed(() => store.job?.takeIn.wallMm.value ?? ASSUMED_WALL_MM)
-const width = computed(() => store.job?.rebuild.faceWidthMm.value ?? store.plan?.open.data.groove?.topWidthMm ?? 10)
+const width = computed(() => props.facing.wideMm)
 const { scale, scaleText } = useDrawing(
-  computed(() => ({ widthMm: width.value * 1.7, heightMm: wall.value * 0.6 + (data.value?.proudMm ?? 0) })),
+  computed(() => ({ widthMm: width.value * 1.7, heightMm: wall.value * 0.6 + props.facing.proudMm })),
   { width: 520, height: 280, margin: 40 },
 )
-const faceY = computed(() => 60 + (data.value?.proudMm ?? 0) * scale.value)
+const faceY = computed(() => 60 + props.facing.proudMm * scale.value)
 const half = computed(() => Math.min(210, (width.value * scale.value) / 2))
 /** Levels after each cut, from the top of the weld down to the face. */
 const levels = computed(() => {
-  let level = data.value?.proudMm ?? 0
-  return (data.value?.cutsMm ?? []).map((cut, index) => {
+  let level = props.facing.proudMm
+  return props.facing.cutsMm.map((cut, index) => {
     level -= cut
     return { number: index + 1, cut, y: faceY.value - level * scale.value }
   })
@@ -31,7 +33,6 @@ const levels = computed(() => {
 <template>
   <p class="label">The face in section, {{ scaleText }}</p>
   <svg
-    v-if="data"
     class="drawing"
     :viewBox="`0 0 520 ${faceY + Math.max(60, wall * 0.6 * scale) + 20}`"
     role="img"
@@ -48,10 +49,10 @@ const levels = computed(() => {
       <path class="removed-line" :d="`M40 ${level.y}H480`" />
       <text x="484" :y="level.y + 4">{{ level.number }}</text>
     </g>
-    <DimensionLine :x1="30" :y1="60" :x2="30" :y2="faceY" :text="settings.text(data.proudMm, 'mm')" />
+    <DimensionLine :x1="30" :y1="60" :x2="30" :y2="faceY" :text="settings.text(facing.proudMm, 'mm')" />
     <DimensionLine :x1="260 - half" :y1="32" :x2="260 + half" :y2="32" :text="settings.text(width, 'mm')" />
   </svg>
-  <table v-if="data?.cutsMm.length">
+  <table>
     <thead>
       <tr>
         <th>Cut</th>
@@ -60,12 +61,12 @@ const levels = computed(() => {
       </tr>
     </thead>
     <tbody>
-      <tr v-for="(cut, index) in data.cutsMm" :key="index">
+      <tr v-for="(cut, index) in facing.cutsMm" :key="index">
         <td>{{ index + 1 }}</td>
         <td class="num">{{ settings.both(cut, 'mm') }}</td>
         <td>
           {{
-            index === data.cutsMm.length - 1
+            index === facing.cutsMm.length - 1
               ? 'straightedge and blue'
               : 'look for the crack left behind: re-weld that skin if it shows'
           }}
@@ -73,11 +74,6 @@ const levels = computed(() => {
       </tr>
     </tbody>
   </table>
-  <ul v-if="data && !data.machined">
-    <li>Flap disc almost down, then 80 grit until it touches.</li>
-    <li>Seal seats and faces flush; leave weld proud elsewhere.</li>
-    <li>A knotted wire wheel pressed hard leaves a cast-looking skin.</li>
-  </ul>
 </template>
 
 <style scoped>

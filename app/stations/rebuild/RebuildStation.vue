@@ -1,26 +1,26 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { ref } from 'vue'
 import { useJob } from '~/stores/job'
 import PickField from '~/bench/PickField.vue'
-import ReadingField from '~/bench/ReadingField.vue'
 import StationFrame from '~/bench/StationFrame.vue'
+import MendPiece from '~/stations/mend/MendPiece.vue'
+import MendReadings from '~/stations/mend/MendReadings.vue'
 import MendRow from '~/stations/mend/MendRow.vue'
+import MendVerdict from '~/stations/mend/MendVerdict.vue'
 import MendsAtOnce from '~/stations/mend/MendsAtOnce.vue'
+import { useMends } from '~/stations/mend/use-mend'
 import FaceMap from './FaceMap.vue'
 import BluedFaces from './BluedFaces.vue'
-import FacePiece from './FacePiece.vue'
 import ForetoldFaces from './ForetoldFaces.vue'
 import FaceReadings from './FaceReadings.vue'
 import FinishPiece from './FinishPiece.vue'
 import HolesPiece from './HolesPiece.vue'
 import HolesReadings from './HolesReadings.vue'
 
-const VIEWS = { face: 'Face', holes: 'Holes', dress: 'Dress' } as const
+const VIEWS = { dress: 'Mends', face: 'Face', holes: 'Holes' } as const
 const store = useJob()
 const view = ref<keyof typeof VIEWS>(store.job!.rebuild.face.points.length ? 'face' : 'dress')
-/** A job of mends alone has nothing to rebuild but theirs. */
-const ofMends = computed(() => store.job!.open.work === 'none' && !store.job!.rebuild.face.points.length)
-const machined = computed(() => store.job!.rebuild.machined)
+const { row } = useMends()
 </script>
 
 <template>
@@ -32,18 +32,8 @@ const machined = computed(() => store.job!.rebuild.machined)
       >
       <FaceReadings v-if="view === 'face'" />
       <HolesReadings v-if="view === 'holes'" />
-      <template v-if="!ofMends && view === 'dress'">
-        <div class="choice">
-          <p>Afterwards</p>
-          <v-btn-toggle
-            :model-value="machined"
-            aria-label="Afterwards"
-            @update:model-value="store.edit(['rebuild', 'machined'], $event)"
-            ><v-btn :value="true">machined</v-btn><v-btn :value="false">dressed by hand</v-btn></v-btn-toggle
-          >
-        </div>
-        <ReadingField path="rebuild.proudMm" />
-        <ReadingField path="rebuild.faceWidthMm" />
+      <template v-if="view === 'dress'">
+        <MendReadings v-if="row" station="rebuild" />
         <PickField path="rebuild.dressing" />
         <v-checkbox
           label="Dressed to size"
@@ -53,11 +43,15 @@ const machined = computed(() => store.job!.rebuild.machined)
       </template>
     </template>
     <template #piece="{ working }">
-      <MendsAtOnce v-if="ofMends && view === 'dress'" station="rebuild" />
-      <template v-else-if="view === 'face'"><FaceMap @working="working" /><ForetoldFaces /><BluedFaces /></template>
+      <template v-if="view === 'face'"><FaceMap @working="working" /><ForetoldFaces /><BluedFaces /></template>
       <HolesPiece v-else-if="view === 'holes'" @working="working" />
-      <template v-else> <FacePiece /><ForetoldFaces /><BluedFaces /><FinishPiece /> </template>
+      <template v-else>
+        <MendPiece v-if="row" :row="row" station="rebuild" @working="working" />
+        <MendsAtOnce v-else station="rebuild" />
+        <ForetoldFaces /><BluedFaces /><FinishPiece />
+      </template>
     </template>
+    <template v-if="row" #verdict><MendVerdict :row="row" /></template>
   </StationFrame>
 </template>
 
@@ -65,12 +59,6 @@ const machined = computed(() => store.job!.rebuild.machined)
 .views {
   margin: 2px 0 10px;
   width: 100%;
-}
-.choice {
-  margin: 10px 0;
-}
-p {
-  margin: 0 0 4px;
 }
 .v-btn-toggle {
   width: 100%;

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { kindOf } from '#core/mend/registry'
-import { OPENING, unmarked } from '#core/plan/take-in/on-the-part'
+import { unmarked } from '#core/plan/take-in/on-the-part'
 import { MARK_KINDS, type MarkKind } from '#core/solid/stored/marks.table'
-import { OPENING_WORKS } from '#core/job/words.table'
 import ReadingField from '~/bench/ReadingField.vue'
 import WordsField from '~/bench/WordsField.vue'
 import { useJob } from '~/stores/job'
@@ -12,10 +11,7 @@ import type { Shaping } from './use-shape'
 const props = defineProps<{ shaping: Shaping }>()
 const store = useJob()
 const { solid, mark, markId, placed } = props.shaping
-const mends = computed(() => [
-  ...(store.job!.open.work === 'none' ? [] : [{ id: OPENING, name: OPENING_WORKS[store.job!.open.work] }]),
-  ...store.job!.mends.map(mend => ({ id: mend.id, name: mend.name || kindOf(mend.kind).name })),
-])
+const mends = computed(() => store.job!.mends.map(mend => ({ id: mend.id, name: mend.name || kindOf(mend.kind).name })))
 const unplaced = computed(() => mends.value.filter(mend => !solid.value.marks.some(each => each.mend === mend.id)))
 const others = (Object.entries(MARK_KINDS) as [MarkKind, { name: string }][]).filter(([kind]) => kind !== 'mend')
 const wanted = computed(() => unmarked(store.job!))

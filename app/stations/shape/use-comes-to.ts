@@ -1,6 +1,6 @@
 import { computed } from 'vue'
 import { kindOf } from '#core/mend/registry'
-import { mendedAt, OPENING } from '#core/plan/take-in/on-the-part'
+import { mendedAt } from '#core/plan/take-in/on-the-part'
 import { shapeOrNull } from '#core/plan/take-in/body'
 import { pathLongMm, pathOf } from '#core/solid/stored/to-shape'
 import { mm } from '#core/quantity/stored'
@@ -52,8 +52,6 @@ export function useComesTo(shape: Ref<SolidShape | null>) {
       }
       if (path.length < 2) continue
       const long = pathLongMm(path)
-      if (mark.mend === OPENING)
-        offer(`long-${mark.id}`, `Along ${name}`, long, job.open.crackMm.value, ['open', 'crackMm'])
       const mend = job.mends.find(each => each.id === mark.mend)
       if (mend && 'lengthMm' in kindOf(mend.kind).fields) {
         const held = mend.readings.lengthMm

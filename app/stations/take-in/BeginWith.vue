@@ -18,8 +18,8 @@ const { report, take, fromInput, fromDrop, fromPaste } = useAddPictures(id => {
   void router.push(`/job/${store.job!.id}/pictures?new=${id}`)
 })
 const fresh = computed(() => {
-  const { pictures, mends, open, shape } = store.job!
-  return !added.value && !pictures.length && !mends.length && !open.crackMm.typed && !shape.pieces.length && !shape.mesh
+  const { pictures, mends, shape } = store.job!
+  return !added.value && !pictures.length && !mends.length && !shape.pieces.length && !shape.mesh
 })
 async function pick(kind: KindId) {
   if (add(kind) !== null) return

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { OPENING_WORKS } from '#core/job/words.table'
 import { kindOf, type KindId } from '#core/mend/registry'
 import { useMends } from '~/stations/mend/use-mend'
 import { useJob } from '~/stores/job'
@@ -25,10 +24,7 @@ async function pick(kind: KindId | null) {
       data-testid="broken"
       @update:model-value="pick($event)"
     />
-    <ul v-if="all.length || store.job!.open.work !== 'none'">
-      <li v-if="store.job!.open.work !== 'none'">
-        <NuxtLink :to="`/job/${store.job!.id}/open`">{{ OPENING_WORKS[store.job!.open.work] }}</NuxtLink>
-      </li>
+    <ul v-if="all.length">
       <li v-for="mend in all" :key="mend.id">
         <NuxtLink :to="`/job/${store.job!.id}/open?mend=${mend.id}`">{{
           mend.name || kindOf(mend.kind).name

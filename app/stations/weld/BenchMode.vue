@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { onKeyStroke } from '@vueuse/core'
 import { mendNamed } from '#core/job/mend-named'
 import { SEEN_IN_PUDDLE, type SeenInPuddle } from '#core/job/words.table'
+import { firstToLay } from '#core/plan/mends/mend-row'
 import { capital } from '#core/plan/parts'
 import { typingNow } from '~/composables/typing'
 import { useJob } from '~/stores/job'
@@ -16,8 +17,8 @@ import { useWhatIsLeft } from './use-what-is-left'
 const store = useJob()
 const route = useRoute()
 const {
-  weld,
   mend,
+  row,
   settings: set,
   passes,
   current,
@@ -27,11 +28,14 @@ const {
   saw,
   note,
   pictured,
-} = usePuddleLog(computed(() => (typeof route.query.mend === 'string' ? route.query.mend : null)))
+} = usePuddleLog(
+  computed(() => (typeof route.query.mend === 'string' ? route.query.mend : (firstToLay(store.plan!)?.id ?? null))),
+)
+const interpass = computed(() => row.value?.interpass ?? null)
 const named = computed(() => mendNamed(store.job!, mend.value?.id))
 const back = computed(() => ({ path: `/job/${store.job!.id}/weld`, query: mend.value ? { mend: mend.value.id } : {} }))
 const { running, face, toggle, spans, nowMs, arcMin } = useArcClock()
-const { duty, gas, daylight } = useWhatIsLeft(spans, nowMs, arcMin)
+const { duty, gas, daylight } = useWhatIsLeft(row, spans, nowMs, arcMin)
 const { report, fromInput } = useAddPictures(pictured)
 const instruments = useInstruments()
 const settings = useSettings()
@@ -58,7 +62,7 @@ onKeyStroke(
 </script>
 
 <template>
-  <div v-if="weld" class="mode">
+  <div v-if="store.plan" class="mode">
     <header>
       <NuxtLink class="plain-button slight" :to="back">Back</NuxtLink>
       <p v-if="pass" class="pass">
@@ -66,20 +70,16 @@ onKeyStroke(
         <span class="figure">{{ passes.length }}</span>, side {{ pass.side }}: {{ KINDS[pass.kind] }}
       </p>
       <p v-else class="pass">
-        {{ passes.length ? 'All passes laid' : 'No passes yet: the groove wants its readings at Open' }}
+        {{ passes.length ? 'All passes laid' : 'No passes yet: the mend wants its readings at Open' }}
       </p>
       <p class="figure set">{{ set }}</p>
     </header>
     <dl class="left">
-      <div
-        :class="{
-          short: instruments.contactC !== null && weld.interpass && instruments.contactC > weld.interpass.mostC,
-        }"
-      >
+      <div :class="{ short: instruments.contactC !== null && interpass && instruments.contactC > interpass.mostC }">
         <dt>Part</dt>
         <dd class="figure" data-testid="bench-temperature">
           {{ instruments.contactC === null ? 'no thermometer' : settings.text(instruments.contactC, 'c')
-          }}{{ weld.interpass ? `, next under ${settings.text(weld.interpass.mostC, 'c')}` : '' }}
+          }}{{ interpass ? `, next under ${settings.text(interpass.mostC, 'c')}` : '' }}
         </dd>
       </div>
       <div v-if="duty" :class="{ short: duty.short }">

@@ -8,8 +8,8 @@ import { typingNow } from '~/composables/typing'
 import { useSettings } from '~/stores/settings'
 import { usePuddleLog } from './use-puddle-log'
 
-/** Passes of the opening, or of one mend, and what each did. */
-const props = withDefaults(defineProps<{ mend?: string | null }>(), { mend: null })
+/** Passes of one mend, and what each did. */
+const props = defineProps<{ mend: string }>()
 const KINDS = { root: 'root: hottest, first', fill: 'fill', cap: 'flow the top over' }
 /** The current of a pass, where it is not the same all along. */
 const amps = ({ ease }: { ease: { fromA: number; toA: number } | null }) => {
@@ -36,7 +36,7 @@ onKeyStroke('l', event => {
   <template v-if="passes.length">
     <NuxtLink
       class="plain-button bench-link"
-      :to="{ path: `/job/${route.params.id}/bench`, query: mend ? { mend } : {} }"
+      :to="{ path: `/job/${route.params.id}/bench`, query: { mend } }"
       data-testid="to-bench"
       >Full screen, for gloves at the arc</NuxtLink
     >
@@ -45,7 +45,7 @@ onKeyStroke('l', event => {
       <li v-for="pass in passes" :key="pass.number" :class="{ current: pass.number === current && !pass.done }">
         <v-checkbox
           :model-value="pass.done"
-          :label="`${pass.number}, side ${pass.side}: ${KINDS[pass.kind]}${pass.by ? `, ${pass.by}` : ''}${amps(pass)}${pass.log.length ? ` (${pass.log.map(entry => SEEN_IN_PUDDLE[entry.saw].name).join(', ')})` : ''}`"
+          :label="`${pass.number}, side ${pass.side}: ${KINDS[pass.kind]}, ${pass.by}${amps(pass)}${pass.log.length ? ` (${pass.log.map(entry => SEEN_IN_PUDDLE[entry.saw].name).join(', ')})` : ''}`"
           @update:model-value="tick(pass.number, $event)"
         />
       </li>

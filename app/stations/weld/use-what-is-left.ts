@@ -4,6 +4,7 @@ import { dutyLeft, type ArcSpan } from '#core/arc/duty-left'
 import { gasLeftL } from '#core/arc/gas'
 import { sunsetMs } from '#core/day/daylight'
 import { clockFace } from '#core/quantity/clock-face'
+import type { MendRow } from '#core/plan/mends/mend-row'
 import { useJob } from '~/stores/job'
 import { useShop } from '~/stores/shop'
 
@@ -12,14 +13,16 @@ const SOON_DARK_S = 1800
 
 /** What is left at the arc: of the machine's duty, the cylinder, and the day. */
 export function useWhatIsLeft(
+  row: Readonly<Ref<MendRow | null>>,
   spans: Readonly<Ref<readonly ArcSpan[]>>,
   nowMs: Readonly<Ref<number>>,
   arcMin: Readonly<Ref<number>>,
 ) {
   const store = useJob()
   const shop = useShop()
+  const set = computed(() => row.value?.setUps[0]?.set ?? null)
   const duty = computed(() => {
-    const rated = store.plan?.weld.data.duty
+    const rated = set.value?.duty
     if (!rated) return null
     const left = dutyLeft(spans.value, nowMs.value, rated.weldMin)
     return {
@@ -30,9 +33,9 @@ export function useWhatIsLeft(
   const gas = computed(() => {
     const cylinder = shop.kit.gases[0]
     // A flame burns its own gas; only an arc empties this cylinder.
-    if (!cylinder || !store.plan?.weld.data.machine) return null
+    if (!cylinder || !set.value?.machine) return null
     const left = gasLeftL(cylinder, said(store.job!, 'weld').flowLMin, arcMin.value)
-    const wanted = store.plan.weld.data.gas?.litres ?? 0
+    const wanted = set.value.gas?.litres ?? 0
     return {
       short: left < wanted,
       text: `${Math.round(left)} L${cylinder.leftL === null ? ', cylinder taken for full' : ''}`,

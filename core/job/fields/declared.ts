@@ -9,11 +9,11 @@ import { idText, moment, text } from '../text'
 /** What becomes of a list when two benches' versions of a job are made one. */
 export interface ListRule {
   /**
-   * How an entry is told from the others: by what it names itself (`entry-key.ts`), by itself where it is a number,
-   * or by its turn alone, where the longer list goes on.
+   * How an entry is told from the others: by what it names itself (`entry-key.ts`), or by its turn alone, where the
+   * longer list goes on.
    */
-  readonly knownBy: 'itself' | 'number' | 'turn'
-  /** Whether entries stand in the order of their time or number, or as they were put in. */
+  readonly knownBy: 'itself' | 'turn'
+  /** Whether entries stand in the order of their time, or as they were put in. */
   readonly order: 'time' | 'as-put-in'
 }
 

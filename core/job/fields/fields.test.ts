@@ -4,6 +4,8 @@ import { outside } from '../../quantity/schema'
 import { read } from '../../quantity/read'
 import { fieldOf, fieldsOfJob } from '../field'
 import { mergeJob } from '../merge'
+import { passStep } from '../mend-steps'
+import { newMend } from '../new-mend'
 import { newJob } from '../new-job'
 import type { Declared, Fields } from './declared'
 import { listRuleOf } from './lists'
@@ -69,7 +71,7 @@ describe('the fields of a job', () => {
   it('times and merges a group key by key, and every other field as one', () => {
     expect(fieldOf(['rebuild', 'face', 'toMm', 'typed'])).toBe('rebuild.face.toMm')
     expect(fieldOf(['prove', 'results', 'look', 'note'])).toBe('prove.results.look')
-    expect(fieldOf(['open', 'capMm'])).toBe('open.capMm')
+    expect(fieldOf(['open', 'plateMm'])).toBe('open.plateMm')
     expect(fieldOf(['mends', '#a', 'readings', 'x'])).toBe('mends')
     const names = [...fieldsOfJob(job()).keys()]
     for (const [path, field] of FIELDS)
@@ -85,14 +87,17 @@ describe('lists of a job', () => {
   it.each(['mends', 'pictures', 'readings', 'acknowledged'])('%s says how it is merged', field => {
     expect(listRuleOf(field)).toBeDefined()
   })
-  it('keeps every pass that either bench has laid, in their order', () => {
+  it('keeps every pass of a mend that either bench has laid', () => {
     const passes = fc.uniqueArray(fc.integer({ min: 1, max: 40 }), { maxLength: 12 })
     fc.assert(
       fc.property(passes, passes, (ours, theirs) => {
-        const with_ = (passesDone: number[]) => ({ ...job(), weld: { ...job().weld, passesDone } })
-        const both = [...new Set([...ours, ...theirs])].toSorted((a, b) => a - b)
-        const { weld } = mergeJob(with_(ours), with_(theirs)).job
-        expect(weld.passesDone.toSorted((a, b) => a - b)).toEqual(both)
+        const with_ = (laid: number[]) => ({
+          ...job(),
+          mends: [{ ...newMend('m', 'crack'), done: laid.map(passStep) }],
+        })
+        const both = [...new Set([...ours, ...theirs])].map(passStep).toSorted()
+        const { mends } = mergeJob(with_(ours), with_(theirs)).job
+        expect(mends[0]!.done.toSorted()).toEqual(both)
       }),
       { seed: 3 },
     )

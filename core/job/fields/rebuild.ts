@@ -12,10 +12,6 @@ const facePoint = { z: reading('mm', 'Height there') }
 
 /** What is given back at the machine beside the mends: faces and holes. */
 export const rebuild = {
-  machined: flag('Afterwards', true),
-  /** Over-built before machining by about 1.5 mm (1/16 in): common practice, no source. */
-  proudMm: reading('mm', 'Built proud by', { usual: 1.5, min: 0, max: 100, help: 'about 1.5 mm, 1/16 in' }),
-  faceWidthMm: reading('mm', 'Width of the face', { above: 0, max: 5000, help: "empty: the groove's own width" }),
   dressed: flag('Dressed to size', false),
   holes: list(
     'Holes measured',

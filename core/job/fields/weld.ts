@@ -12,7 +12,7 @@ const placeMm = z.number().min(-1e5).max(1e5)
 export const logEntrySchema = z.strictObject({
   id: idText,
   at: moment,
-  /** The mend it was seen in, by its id; left out, the opening. */
+  /** The mend it was seen in, by its id. */
   mend: z.string().max(64).optional(),
   pass: passNumber,
   saw: z.enum(Object.keys(SEEN_IN_PUDDLE) as [keyof typeof SEEN_IN_PUDDLE, ...(keyof typeof SEEN_IN_PUDDLE)[]]),
@@ -64,7 +64,6 @@ export const weld = {
   migMode: maybePick('The gun is run', MIG_MODE_WORDS),
   wireMm: reading('mm', 'Wire', { usual: 0.9, above: 0, max: 5 }),
   log: list('What was seen, pass by pass', 5000, logEntrySchema, { knownBy: 'itself', order: 'time' }),
-  passesDone: list('Passes laid', 1000, passNumber, { knownBy: 'number', order: 'time' }),
   /** What the pull bench foretold of what may not move, mm: kept to stand beside what is measured. */
   foretold: list('What the pull bench foretold', 30, foretoldSchema, { knownBy: 'itself', order: 'as-put-in' }),
   /** When the arc burned, by the bench clock. */

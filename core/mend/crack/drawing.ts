@@ -13,6 +13,8 @@ export const cut = ({ values, wallMm }: Drawn<typeof fields>): GrooveCut => ({
   ...values,
   wallMm,
   landMm: values.keepBreak ? Math.max(values.landMm, KEPT_MM) : values.landMm,
+  // What is machined off is built up first: the cutter must start in full metal everywhere.
+  capMm: values.machined ? Math.max(values.capMm, values.proudMm) : values.capMm,
   alongMm: values.lengthMm,
   ends: values.closed ? null : [values.startsIn, values.endsIn],
 })

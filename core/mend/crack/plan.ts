@@ -1,11 +1,22 @@
-import { drawn, mendKind, PLAIN } from '../kind'
+import type { ValuesOf } from '../../field/field'
+import { drawn, mendKind, PLAIN, type Laid } from '../kind'
 import { FIND_ENDS_MIN, STOP_HOLE_MIN } from '../minutes.table'
 import { tipsOf } from '../../groove/cut'
+import { facingCutsMm } from '../../face/facing-cuts'
 import { grooved } from '../grooved'
-import { cutting, dressing, wipe } from '../steps'
+import { cutting, dressing, facing, wipe } from '../steps'
 import { cut, handles, section, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
+
+/** Faced on the mill over the run of its groove, or dressed by hand. */
+function afterwards({ machined, proudMm, faceWideMm }: ValuesOf<typeof fields>, laid: readonly Laid[], seat: boolean) {
+  const [first] = laid
+  if (!first) return []
+  return machined && proudMm > 0
+    ? [facing((faceWideMm ?? first.wideMm) * first.runMm, facingCutsMm(proudMm).length)]
+    : [dressing(seat ? 'seat' : 'rough', laid)]
+}
 
 /** A crack, part or all through the wall, open or running into a hole or an edge. */
 export const crack = mendKind({
@@ -25,6 +36,7 @@ export const crack = mendKind({
       ...PLAIN,
       wallMm: body.wallMm,
       joint: 'groove',
+      rodMm: values.rodMm,
       laid,
       removedMm3: opened ? 0 : removedMm3,
       refused,
@@ -36,7 +48,7 @@ export const crack = mendKind({
             ...cutting('groove', removedMm3),
             wipe,
           ],
-      rebuild: [dressing(part.seat ? 'seat' : 'rough', laid)],
+      rebuild: afterwards(values, laid, part.seat),
       checks: ['look', ...(part.does === 'static' ? [] : ['dye'])],
     }
   },

@@ -18,7 +18,9 @@ import type { Body } from '../take-in/body'
 import type { Warmth } from '../../warm/decide'
 import { capOf } from '../../warm/heat'
 import { mostA } from '../weld/machine'
-import { torchFirst, warmWish, weighed, zoneRunMm } from '../warm/warm-decision'
+import { MOST_RUN_MM } from '../../warm/torch-reach'
+import type { MendsData } from '../mends/mend-row'
+import { torchFirst, warmWish, weighed } from '../warm/warm-decision'
 
 export interface FillerChoice {
   fillers: RankedFiller[]
@@ -43,11 +45,14 @@ export interface CallData extends FillerChoice, ProcessChoice {
 const UNKNOWN_RUN_MM = 80
 const FACE_WIDTHS_OF_WALL = 1.4
 
+/** A filler as it is ranked, which may be called by its rod, as an alloy of the table; undefined where it is none. */
+export const alloyOfFiller = (filler: string): string | undefined => findAlloy(filler.replace(/ rod$/, ''))?.name
+
 /** Share of the bead that is melted base, kept to what a bead can be. */
 export const dilutionOf = (job: Job) => Math.min(100, Math.max(0, said(job, 'call').dilutionPct))
 
-/** The filler, before the groove is planned with it. */
-export function chooseFillerFor(job: Job, know: KnowData): FillerChoice {
+/** The filler: the one picked, else the one that the mends are laid with, else the first in rank. */
+export function chooseFillerFor(job: Job, know: KnowData, { rows }: MendsData): FillerChoice {
   const { takeIn, call } = job
   const load = said(job, 'takeIn').does
   const filler = askFor(fillerChoose, 'Filler', {
@@ -61,29 +66,33 @@ export function chooseFillerFor(job: Job, know: KnowData): FillerChoice {
     dilutionPct: dilutionOf(job),
   })
   const fillers = filler.ok ? filler.answer.ranked : []
-  const bySchool =
-    call.school === 'magnesium-first'
-      ? fillers.find(entry => entry.filler === '5356' && entry.verdict !== 'never')
-      : undefined
-  const chosen = fillers.find(entry => entry.filler === call.filler) ?? bySchool ?? fillers[0]
+  const laid = rows.find(row => row.planned?.filler)?.planned?.filler
+  const chosen =
+    fillers.find(entry => entry.filler === call.filler) ??
+    fillers.find(entry => alloyOfFiller(entry.filler) === laid) ??
+    fillers[0]
   const name = chosen?.filler ?? '4043'
   return {
     fillers,
     filler: name,
-    fillerAlloy: (findAlloy(name.replace(/ rod$/, '')) ?? findAlloy('4043')!).name,
+    fillerAlloy: alloyOfFiller(name) ?? '4043',
     fillerWorking: filler.ok ? filler.working : null,
   }
 }
 
-/** The process, with the arc minutes that the groove asks for. */
+/** The process: the one picked, else what the mends are laid by, else the first in rank by what they ask of it. */
 export function chooseProcessFor(
   job: Job,
   kit: Kit,
   know: KnowData,
   body: Body | null,
-  arcMin: number | undefined,
+  { rows }: MendsData,
 ): ProcessChoice {
-  const { call, open } = job
+  const { call } = job
+  const laid = rows.flatMap(({ planned }) => (planned?.lays.length ? [planned] : []))
+  const arcMin = laid.reduce((sum, mend) => sum + mend.arcMin, 0)
+  const faceMm2 = laid.reduce((sum, mend) => sum + mend.faceMm2, 0)
+  const runMm = Math.max(0, ...laid.map(({ run }) => run?.longMm ?? 0))
   const { does: load, soak, wallMm } = said(job, 'takeIn')
   const family = know.families[0]!.id
   const capC = capOf(warmWish(job))
@@ -108,7 +117,7 @@ export function chooseProcessFor(
     load,
     watertight: load === 'seal',
     access: call.access,
-    areaMm2: (open.crackMm.value ?? UNKNOWN_RUN_MM) * wall * FACE_WIDTHS_OF_WALL,
+    areaMm2: faceMm2 || UNKNOWN_RUN_MM * wall * FACE_WIDTHS_OF_WALL,
     kit: [...arcs, ...flames],
     torches: torchFirst(kit, job).torches.map(({ name, gas, powerW, efficiencyPct, fitted }) => ({
       name,
@@ -120,14 +129,14 @@ export function chooseProcessFor(
     ...weighed(body, job, know.alloy),
     base: know.alloy.name,
     serviceC: Math.min(400, serviceHeatC(job)),
-    runMm: zoneRunMm(job),
+    runMm: Math.min(MOST_RUN_MM, runMm),
     ...(Number.isFinite(capC) ? { mostC: capC } : {}),
-    ...(arcMin === undefined ? {} : { arcMin }),
+    ...(arcMin > 0 ? { arcMin } : {}),
   })
   const processes = process.ok ? process.answer.ranked : []
   return {
     processes,
-    process: call.process ?? processes[0]?.process ?? 'ac-tig',
+    process: call.process ?? laid.find(mend => mend.process)?.process ?? processes[0]?.process ?? 'ac-tig',
     processWorking: process.ok ? process.working : null,
   }
 }

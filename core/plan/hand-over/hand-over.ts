@@ -4,14 +4,13 @@ import { jobQuote } from '../../shop/question'
 import { MACHINE_EFFICIENCY } from '../../arc/mains'
 import type { Job, Kit } from '../../job/job.schema'
 import { askFor } from '../ask-core'
-import { gasFor, rodFor, wireOf } from '../shop/consumables'
+import { PRICE } from '../stale'
+import { gasFor, rodFor, rodsOf } from '../shop/consumables'
 import type { MendsData } from '../mends/mend-row'
-import type { OpenData } from '../open/open'
 import { wirePrice } from '../../whole/price'
 import { capital, count, figure, list, words, type Sentence, type StationPlan } from '../parts'
 import type { Phase } from './phases'
 import { VOLTS } from '../../warm/current'
-import type { WeldData } from '../weld/weld-data'
 
 export interface HandOverData {
   quote: AnswerTo<typeof jobQuote> | null
@@ -24,56 +23,68 @@ export interface HandOverData {
 /** Money as it is written in the shop. */
 export const money = (amount: number, currency: string) => `${currency}${amount.toFixed(2)}`
 
+/** What an arc draws from the mains for all the mends, kWh. */
+const arcKWh = ({ rows }: MendsData): number =>
+  rows
+    .flatMap(({ setUps }) => setUps)
+    .reduce((sum, { set, arcMin }) => sum + (set.setA * (set.mig?.v ?? VOLTS['ac-tig']) * arcMin) / 60 / 1000, 0) /
+  MACHINE_EFFICIENCY
+
+/** Gas that is taken, L, and its price: what shields the arcs, and what a flame burns. */
+function gasesOf(kit: Kit, { gasL, rows }: MendsData): { litres: number; pricePerL: number }[] {
+  const priced = (litres: number, burns: string | null) => {
+    const gas = gasFor(kit, burns)
+    return { litres, pricePerL: gas ? gas.price / gas.cylinderL : 0 }
+  }
+  return [
+    priced(gasL, null),
+    ...rows.flatMap(({ flame }) => (flame?.flame ? [priced(flame.flame.plan.fuelL ?? 0, flame.flame.torch.gas)] : [])),
+  ]
+}
+
 /** Hand over: the quote, what was taken, and what the record must still hold. */
 export function planHandOver(
   job: Job,
   kit: Kit,
   phases: Phase[],
-  open: OpenData,
-  weld: WeldData,
-  filler: string,
   unmet: readonly string[],
   mends: MendsData,
 ): StationPlan<HandOverData> {
-  const rod = rodFor(job, kit, filler)
-  const gas = gasFor(kit, weld.flame?.torch.gas ?? null)
-  const litres = weld.flame ? (weld.flame.plan.fuelL ?? 0) : (weld.gas?.litres ?? 0)
-  const wire = wireOf(weld, mends, filler)
+  const rods = rodsOf(mends.rows).map(of => ({ ...of, price: rodFor(kit, of.filler, of.rodMm)?.price ?? 0 }))
+  const allRods = rods.reduce((sum, of) => sum + of.rods, 0)
+  const gases = gasesOf(kit, mends)
+  const litres = gases.reduce((sum, of) => sum + of.litres, 0)
   const input = {
     phases: phases.map(({ name, minutes }) => ({ name, minutes })),
     ratePerHour: kit.ratePerHour,
-    filler: { rods: (weld.rods + mends.rods) * (kit.learnt?.ratios.rods?.ratio ?? 1), pricePerRod: rod?.price ?? 0 },
+    filler: {
+      rods: allRods * (kit.learnt?.ratios.rods?.ratio ?? 1),
+      pricePerRod: allRods > 0 ? rods.reduce((sum, of) => sum + of.rods * of.price, 0) / allRods : 0,
+    },
     gas: {
-      litres: (litres + mends.gasL) * (kit.learnt?.ratios.gas?.ratio ?? 1),
-      pricePerL: gas ? gas.price / gas.cylinderL : 0,
+      litres: litres * (kit.learnt?.ratios.gas?.ratio ?? 1),
+      pricePerL: litres > 0 ? gases.reduce((sum, of) => sum + of.litres * of.pricePerL, 0) / litres : 0,
     },
-    power: {
-      kWh: (weld.setA * (weld.mig?.v ?? VOLTS['ac-tig']) * weld.arcMin) / 60 / 1000 / MACHINE_EFFICIENCY,
-      pricePerKWh: kit.pricePerKWh,
-    },
+    power: { kWh: arcKWh(mends), pricePerKWh: kit.pricePerKWh },
     other: [
       ...job.handOver.other.map(({ name, price }) => ({ name, price })),
-      ...(wire.length
-        ? [{ name: 'Wire', price: wire.reduce((sum, of) => sum + wirePrice(kit, of.filler, of.massG), 0) }]
+      ...(mends.wire.length
+        ? [{ name: 'Wire', price: mends.wire.reduce((sum, of) => sum + wirePrice(kit, of.filler, of.massG), 0) }]
         : []),
     ],
     ...(job.takeIn.newPrice ? { newPrice: job.takeIn.newPrice } : {}),
   }
   const asked = askFor(jobQuote, 'The price', input)
   const quote = asked.ok ? asked.answer : null
-  // A price stands once something is worked out: the opening, or where there is none, the mends.
-  const ready = open.groove !== null || (job.open.work === 'none' && mends.rows.some(row => row.planned))
+  // A price stands once something is worked out.
+  const ready = mends.rows.some(row => row.planned)
   const plannedTotalMin = phases.reduce((sum, phase) => sum + phase.minutes, 0)
   const actuals = phases.filter(phase => phase.actualMin !== null)
   const actualTotalMin = actuals.length ? actuals.reduce((sum, phase) => sum + phase.actualMin!, 0) : null
   const price = quote ? money(quote.total, kit.currency) : ''
   const call: Sentence =
     !quote || !ready
-      ? [
-          job.open.work === 'none'
-            ? 'Wants a mend with its readings before there is a price.'
-            : 'Wants the groove before there is a price.',
-        ]
+      ? ['Wants a mend with its readings before there is a price.']
       : [
           words(price, 'quote'),
           ' in all',
@@ -118,7 +129,7 @@ export function planHandOver(
     ])
   if (quote && ready && job.handOver.alike > 1) {
     // Setting machine and mill up is done once for all of them.
-    const onceMin = setUpMin(job, open, mends)
+    const onceMin = setUpMin(mends)
     const each = quote.total - (onceMin / 60) * kit.ratePerHour * (1 - 1 / job.handOver.alike)
     why.push([
       `${capital(count(job.handOver.alike, 'part'))} alike: `,
@@ -154,10 +165,8 @@ export function planHandOver(
       ? 'handed over'
       : quote && ready
         ? `about ${kit.currency}${Math.round(quote.total)}${quote.ofNewPct !== undefined ? `, ${Math.round(quote.ofNewPct)} % of new` : ''}`
-        : job.open.work === 'none'
-          ? 'wants a mend'
-          : 'wants the groove',
-    wants: ready ? [] : [job.open.work === 'none' ? 'a mend' : 'the groove'],
+        : 'wants a mend',
+    wants: ready ? [] : ['a mend'],
     call,
     why,
     change: [
@@ -165,7 +174,7 @@ export function planHandOver(
     ],
     cautions: [],
     workings: asked.ok ? { quote: asked.working } : {},
-    basis: { price: ready ? price : '', checks: unmet.join('; ') },
+    basis: { [PRICE]: ready ? price : '', checks: unmet.join('; ') },
     data: { quote: ready ? quote : null, phases, actualTotalMin, plannedTotalMin, currency: kit.currency },
   }
 }

@@ -1,14 +1,10 @@
 import type { Job, Kit } from '../../job/job.schema'
-import { COOL_MIN, DRESS_MIN, FACE_MIN_PER_CUT, FACE_SET_UP_MIN, SET_UP_WELD_MIN } from '../minutes.table'
-import { sharedMin } from './set-up'
+import { firstMin, setUpMin } from './set-up'
 import { inTurn, rowMinutes, type MendsData } from '../mends/mend-row'
-import type { OpenData } from '../open/open'
 import type { KindId } from '../../mend/registry'
 import { capital } from '../parts'
 import type { ProveData } from '../prove/prove'
-import type { RebuildData } from '../rebuild/rebuild'
 import type { WarmData } from '../warm/warm'
-import type { WeldData } from '../weld/weld-data'
 
 export interface Phase {
   id: string
@@ -30,59 +26,47 @@ export const kindPhase = (kind: KindId) => `mend-of-${kind}`
 /** A phase's id is a key of the job's file. */
 const LONGEST_ID = 64
 
+/** What a shop has learnt of a phase; of cracks, until they teach it anew, what version 4 learnt of welding. */
+function ratioOf({ learnt }: Kit, learntAs: string) {
+  const ratios = learnt?.ratios
+  return ratios?.[learntAs] ?? (learntAs === kindPhase('crack') ? ratios?.weld : undefined)
+}
+
+/** A phase's row before what the shop has learnt moves it. */
+type Row = Pick<Phase, 'id' | 'name' | 'mend' | 'minutes' | 'unattendedMin'> & { learntAs?: string }
+
+/** The mends in their turn, each with all its hands, arc and machine; the part cools after the last that is welded. */
+function mendRows(mends: MendsData): Row[] {
+  const planned = inTurn(mends.rows).filter(row => row.planned)
+  const last = planned.findLast(row => row.planned!.lays.length)
+  return planned.map(row => ({
+    id: `mend-${row.id}`.slice(0, LONGEST_ID),
+    mend: row.id,
+    learntAs: kindPhase(row.kind),
+    name: capital(row.name),
+    minutes: rowMinutes(row),
+    unattendedMin: row === last ? (row.flame?.braze?.plan.coolMin ?? mends.coolMin) : 0,
+  }))
+}
+
+/** Phases that version 4 had of its own for the first crack; a job that noted what one took still shows it. */
+const ONCE_PHASES: readonly Row[] = [
+  { id: 'weld', name: 'Weld', minutes: 0, unattendedMin: 0 },
+  { id: 'rebuild', name: 'Rebuild, face and dress', minutes: 0, unattendedMin: 0 },
+]
+
 /**
  * Planned minutes of hand work by phase, moved by what the shop has learnt, with what was really taken where it has
- * noted it.
+ * noted it. What the part shares is done once; everything else stands with its mend.
  */
-export function phasesOf(
-  job: Job,
-  kit: Kit,
-  open: OpenData,
-  warm: WarmData,
-  weld: WeldData,
-  rebuild: RebuildData,
-  prove: ProveData,
-  mends: MendsData,
-): Phase[] {
-  const attended = open.steps.filter(step => !step.unattended).reduce((sum, step) => sum + step.minutes, 0)
-  const unattended = open.steps.filter(step => step.unattended).reduce((sum, step) => sum + step.minutes, 0)
-  const rows: (Pick<Phase, 'id' | 'name' | 'mend' | 'minutes' | 'unattendedMin'> & { learntAs?: string })[] = [
-    { id: 'open', name: 'Open up and clean', minutes: attended, unattendedMin: unattended },
-    { id: 'warm', name: 'Warm', minutes: warm.warmth.minutes > 0 ? warm.warmth.minutes + 2 : 0, unattendedMin: 0 },
-    {
-      id: 'weld',
-      name: 'Weld',
-      minutes: open.groove ? SET_UP_WELD_MIN + weld.elapsedMin : 0,
-      unattendedMin: open.groove ? (weld.braze?.plan.coolMin ?? COOL_MIN) : 0,
-    },
-    ...(mends.rows.some(row => row.planned)
-      ? [{ id: 'set-up', name: 'Set up for the mends', minutes: sharedMin(job, open, mends), unattendedMin: 0 }]
-      : []),
-    ...inTurn(mends.rows).flatMap(row =>
-      row.planned
-        ? [
-            {
-              id: `mend-${row.id}`.slice(0, LONGEST_ID),
-              mend: row.id,
-              learntAs: kindPhase(row.kind),
-              name: capital(row.name),
-              minutes: rowMinutes(row),
-              unattendedMin: 0,
-            },
-          ]
-        : [],
-    ),
-    {
-      id: 'rebuild',
-      name: 'Rebuild, face and dress',
-      minutes:
-        job.open.work === 'none'
-          ? 0
-          : rebuild.machined
-            ? FACE_SET_UP_MIN + rebuild.cutsMm.length * FACE_MIN_PER_CUT
-            : DRESS_MIN,
-      unattendedMin: 0,
-    },
+export function phasesOf(job: Job, kit: Kit, warm: WarmData, prove: ProveData, mends: MendsData): Phase[] {
+  const rows: Row[] = [
+    { id: 'open', name: 'Open up and clean', minutes: firstMin(mends), unattendedMin: mends.bakeMin },
+    // Rod, earth and gas stand ready before the flame: a warmed place is soon cold again.
+    { id: 'set-up', name: 'Set up for the mends', minutes: setUpMin(mends), unattendedMin: 0 },
+    { id: 'warm', name: 'Warm', minutes: warm.warmth.minutes, unattendedMin: 0 },
+    ...mendRows(mends),
+    ...ONCE_PHASES,
     {
       id: 'prove',
       name: 'Prove',
@@ -90,13 +74,11 @@ export function phasesOf(
       unattendedMin: 0,
     },
   ]
-  const opening = job.open.work !== 'none'
   return rows.flatMap(row => {
     const actualMin = job.handOver.actualMin[row.id] ?? null
-    // A job of mends alone has no opening of its own to open, weld or dress; beside one, nothing may be left to set up.
-    if ((!opening || row.id === 'set-up') && !row.minutes && !row.unattendedMin && actualMin === null) return []
+    if (!row.minutes && !row.unattendedMin && actualMin === null) return []
     const learntAs = row.learntAs ?? row.id
-    const learnt = kit.learnt?.ratios[learntAs]
+    const learnt = ratioOf(kit, learntAs)
     return {
       ...row,
       learntAs,

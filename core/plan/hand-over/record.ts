@@ -58,7 +58,8 @@ function evidenceText({ test, ...seen }: Record<string, unknown>): string {
 export function recordOf(job: Job, plan: JobPlan, kit: Kit, system: ReadingSystem): JobRecord {
   const { takeIn, weld, handOver } = job
   const text = (value: number | null | undefined, unit: UnitKey) => (value == null ? '' : showText(value, unit, system))
-  const { groove } = plan.open.data
+  const { rows } = plan.mends
+  const passes = rows.flatMap(row => row.log.passes)
   const said = (id: StationId) => sentenceText(plan[id].call, system)
   const { quote } = plan['hand-over'].data
   const hottest = job.readings.filter(reading => reading.unit === 'c').toSorted((a, b) => b.value - a.value)[0] ?? null
@@ -93,7 +94,7 @@ export function recordOf(job: Job, plan: JobPlan, kit: Kit, system: ReadingSyste
       title: 'What was done',
       lines: [
         { label: 'Call', text: said('call') },
-        { label: 'Opened up', text: groove ? said('open') : '' },
+        { label: 'Opened up', text: rows.some(row => row.planned) ? said('open') : '' },
         {
           label: 'In the pictures',
           text: job.pictures
@@ -106,26 +107,41 @@ export function recordOf(job: Job, plan: JobPlan, kit: Kit, system: ReadingSyste
         },
         {
           label: 'Metal out, metal in',
-          text: groove ? `${text(groove.removedG, 'g')} out, ${text(groove.massG, 'g')} in` : '',
+          text: rows
+            .flatMap(({ name, planned, cutting }) => {
+              if (!planned || planned.depositG <= 0) return []
+              const laid = text(planned.depositG, 'g')
+              const metal =
+                cutting && 'answer' in cutting ? `${text(cutting.answer.removedG, 'g')} out, ${laid} in` : `${laid} in`
+              return [rows.length > 1 ? `${capital(name)}: ${metal}` : metal]
+            })
+            .join('; '),
         },
-        { label: 'Filler', text: `${plan.call.data.filler}, ${text(job.open.fillerMm.value, 'mm')}` },
+        {
+          label: 'Filler',
+          text: list([
+            ...new Set(
+              rows.flatMap(({ planned, rodMm }) =>
+                planned?.filler ? [`${planned.filler}${planned.rods ? `, ${text(rodMm, 'mm')}` : ''}`] : [],
+              ),
+            ),
+          ]),
+        },
         { label: 'Warmed', text: plan.warm.data.heating ? said('warm') : '' },
         {
           label: 'Settings',
           text: [
-            settingsLine(plan.weld.data, text),
-            ...(plan.weld.data.machine
-              ? [`argon ${text(weld.flowLMin.value, 'lMin')}; ${plan.weld.data.machine.name}`]
+            ...new Set(rows.map(row => settingsLine(row, text))),
+            ...(plan.weld.data.setUp?.set.machine
+              ? [`argon ${text(weld.flowLMin.value, 'lMin')}, ${plan.weld.data.setUp.set.machine.name}`]
               : []),
           ]
             .filter(Boolean)
-            .join(', '),
+            .join('; '),
         },
         {
           label: 'Passes laid',
-          text: plan.weld.data.passes.length
-            ? `${plan.weld.data.passes.filter(pass => pass.done).length} of ${plan.weld.data.passes.length}`
-            : '',
+          text: passes.length ? `${passes.filter(pass => pass.done).length} of ${passes.length}` : '',
         },
         { label: 'Rebuilt', text: job.rebuild.dressed || job.settled.rebuild ? said('rebuild') : '' },
         {

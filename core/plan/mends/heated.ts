@@ -8,6 +8,7 @@ import { flameOfMend } from '../weld/flame-of-mend'
 import { arcWOf, interpassOf, turnDownOf, type Interpass } from '../weld/soak-up'
 import type { MendRow, MendsData } from './mend-row'
 import type { MendSetUp } from './mend-set-up'
+import { stationSays, type Shown } from './station-says'
 
 type Heated = readonly [job: Job, kit: Kit, body: Body | null, alloy: Alloy, warm: WarmData]
 
@@ -38,7 +39,7 @@ function interpass({ planned, setUps }: MendRow, [job, , body, alloy, warm]: Hea
 
 /**
  * The mends with what heat does at them, once it is known what the part is warmed to: rod and flame, the wait between
- * passes, a gun turned down.
+ * passes, a gun turned down; then what each station says of them.
  */
 export const heatedMends = (mends: MendsData, ...given: Heated): MendsData => {
   const [job, kit, body, alloy, warm] = given
@@ -46,13 +47,16 @@ export const heatedMends = (mends: MendsData, ...given: Heated): MendsData => {
     ...mends,
     rows: mends.rows.map(row => {
       const { planned, place } = row
-      if (!planned?.process) return row
-      return {
-        ...row,
-        flame: place && flameOfMend(job, kit, body, alloy, warm, planned.process, place),
-        setUps: row.setUps.map(setUp => turnedDown(setUp, planned, given)),
-        interpass: interpass(row, given),
-      }
+      const hot: MendRow = planned?.process
+        ? {
+            ...row,
+            flame: place && flameOfMend(job, kit, body, alloy, warm, planned.process, place),
+            setUps: row.setUps.map(setUp => turnedDown(setUp, planned, given)),
+            interpass: interpass(row, given),
+          }
+        : row
+      const says = (station: Shown) => stationSays(job, kit, hot, station)
+      return { ...hot, says: { open: says('open'), weld: says('weld'), rebuild: says('rebuild') } }
     }),
   }
 }

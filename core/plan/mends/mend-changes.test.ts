@@ -10,7 +10,10 @@ const mm = (value: number) => ({ typed: `${value} mm`, value })
 const mend = (id: string, kind: string, readings: object, name = '') => mendSchema.parse({ id, kind, name, readings })
 const job = (...mends: ReturnType<typeof mend>[]) => ({ ...newJob('j', 'Part', '', '2026-11-12T10:00:00Z'), mends })
 const between = (before: ReturnType<typeof job>, after: ReturnType<typeof job>) =>
-  mendChanges({ what: 'mends', before: mendsBasis(before.mends), after: mendsBasis(after.mends) }, after.mends)
+  mendChanges(
+    { what: 'mends', before: mendsBasis(before.mends, 'rebuild'), after: mendsBasis(after.mends, 'rebuild') },
+    after.mends,
+  )
 
 describe('what changed in the mends under a settled station', () => {
   it('is told reading by reading, by the names in the form', () => {

@@ -1,8 +1,11 @@
 import type { AnswerTo } from '../../ask/question'
+import type { ProcessId } from '../../call/process.table'
 import type { bendStraighten } from '../../face/question'
+import type { groovePlan } from '../../groove/question'
 import type { DrawnGroove } from '../../groove/drawn'
 import type { StoredMend } from '../../job/mend.schema'
 import type { Section } from '../../mend/section/shapes'
+import { checkMin } from '../../whole/checks.table'
 import type { JobPlanned, PlannedMend } from '../../whole/job-planned'
 import type { Found } from '../rebuild/found'
 import type { Outline } from '../rebuild/drawings'
@@ -12,6 +15,14 @@ import type { FlamePlace } from '../weld/flame-place'
 import type { Interpass } from '../weld/soak-up'
 import type { MendLog } from '../weld/pass-log'
 import type { MendSetUp } from './mend-set-up'
+import type { Shown, StationSays } from './station-says'
+
+/** A weld built up proud, and the cuts that bring it down, one after the other. */
+export interface Facing {
+  proudMm: number
+  cutsMm: readonly number[]
+  wideMm: number
+}
 
 export interface MendRow {
   id: string
@@ -23,10 +34,22 @@ export interface MendRow {
   /** Why it can't be worked out, where something said is not understood. */
   reason: string | null
   planned: PlannedMend | null
+  /** Open already, or laid over as it is. */
+  opened: boolean
   /** It in section, to scale; null while it wants something. */
   section: Section | null
   /** The groove it is opened to, bead by bead; null where it is opened to none. */
   groove: DrawnGroove | null
+  /** That groove and what a rod fills it with, by the question that reckons it; null where it is opened to none. */
+  cutting: Found<AnswerTo<typeof groovePlan>>
+  /** Across the rod that fills it, mm. */
+  rodMm: number
+  /** Whether the middle of its break is kept as the locator; null where its kind has no break. */
+  keepsBreak: boolean | null
+  /** Metal it would take from both sides, where it is grooved from one, g. */
+  bothSidesG: number | null
+  /** How it is faced at the mill; null where it is not. */
+  facing: Facing | null
   /** Where it comes among the mends, counted from 1, and why there; null where it can't be planned. */
   turn: { place: number; of: number; why: string } | null
   /** Its thread at the bench, where it gives one back by drill or tap. */
@@ -44,6 +67,8 @@ export interface MendRow {
   setUps: MendSetUp[]
   /** Its passes, and what was seen in them. */
   log: MendLog
+  /** What each station that shows it says of it. */
+  says: Readonly<Record<Shown, StationSays>>
 }
 export interface MendsData {
   rows: MendRow[]
@@ -56,14 +81,28 @@ export interface MendsData {
   /** What is done once for all of them. */
   shared: JobPlanned['totals']['shared']
   warm: JobPlanned['warm'] | null
+  /** What goes by itself: the bake before the heat, the cooling after it, min. */
+  bakeMin: number
+  coolMin: number
   /** Taken for its mass, g, where nobody weighed or measured it. */ assumedG: number | null
 }
 
 /** What one mend takes at the bench, min. */
 export const minutesOf = ({ handMin, arcMin, machineMin }: PlannedMend): number => handMin + arcMin + machineMin
 
-/** What one mend takes at the bench with what the puddle had laid again, min. */
-export const rowMinutes = ({ planned, log }: MendRow): number => (planned ? minutesOf(planned) + log.again.minutes : 0)
+/** What one mend takes at the bench until it is proved, with what the puddle had laid again, min. */
+export const rowMinutes = ({ planned, log }: MendRow): number =>
+  planned ? minutesOf(planned) - planned.checks.reduce((sum, check) => sum + checkMin(check), 0) + log.again.minutes : 0
+
+/** The mend that is laid next: the first in turn with a pass still to lay. */
+export const firstToLay = ({ mends }: { mends: MendsData }): MendRow | undefined =>
+  inTurn(mends.rows).find(({ log }) => log.passes.some(pass => !pass.done)) ??
+  inTurn(mends.rows).find(({ log }) => log.passes.length)
+
+/** The processes that lay metal on the part, each once. */
+export const processesOf = ({ rows }: MendsData): ProcessId[] => [
+  ...new Set(rows.flatMap(({ planned }) => planned?.lays.map(({ process }) => process) ?? [])),
+]
 
 /** The mends as they are taken on, those that can't be planned last. */
 export const inTurn = (rows: readonly MendRow[]): MendRow[] =>

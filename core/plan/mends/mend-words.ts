@@ -1,38 +1,11 @@
+import type { Caution } from '../../ask/question'
+import { wordsFor, type KindId } from '../../mend/registry'
 import { wayName } from '../../mend/way-name'
-import { capital, count, figure, type Part, type Sentence, type StationPlan } from '../parts'
-import { minutesOf, type MendRow, type MendsData } from './mend-row'
-
-type Shown = 'open' | 'weld' | 'rebuild'
-
-/** What a station has to do for one mend, after its name. */
-function partsOf(row: MendRow, station: Shown): Part[] {
-  const name = capital(row.name)
-  /** Named, or the rest of a sentence that is. */
-  const named = name && `${name}: `
-  if (row.wants.length) return [`${name} wants ${row.wants.join(' and ')}`]
-  const { planned, reason } = row
-  if (!planned) return [`${name}: ${reason ?? 'not worked out'}`]
-  if (station === 'weld') {
-    if (planned.startA === null)
-      return [
-        planned.passes
-          ? `${named}${count(planned.passes, 'pass', 'passes')} with rod and flame`
-          : `${name}: nothing to lay`,
-      ]
-    const eased =
-      Math.round(planned.startA) - Math.round(planned.easedA!) >= 5
-        ? [', eased to ', figure(Math.round(planned.easedA!), 'a')]
-        : []
-    return [
-      `${name} from `,
-      figure(Math.round(planned.startA), 'a'),
-      ...eased,
-      `, ${count(planned.passes, 'pass', 'passes')}`,
-    ]
-  }
-  const steps = station === 'open' ? planned.opening : planned.rebuild
-  return [`${name}: ${steps.length ? count(steps.length, 'step') : 'nothing to do'}`]
-}
+import { WHOLE_WORDS } from '../../whole/words'
+import { capital, count, figure, type Sentence, type StationPlan } from '../parts'
+import type { MendRow, MendsData } from './mend-row'
+import type { Shown } from './station-says'
+import { weldWants } from './weld-words'
 
 const VERDICT_WORDS = {
   repair: 'mend it',
@@ -41,41 +14,30 @@ const VERDICT_WORDS = {
   decline: 'say no',
 } as const
 
-/** The headline of one mend at a station: what to do, with its numbers. */
-export function mendCall(row: MendRow, station: Shown): Sentence {
-  const { planned } = row
-  if (!planned) return [...partsOf(row, station), '.']
-  const name = capital(row.name)
-  if (planned.decision === 'decline' || planned.decision === 'refer')
-    return [`${name}: ${VERDICT_WORDS[planned.decision]}.`]
-  const way = planned.way ? `${wayName(row.kind, planned.way)}; ` : ''
-  const taken = planned.ways?.ranked.find(each => each.way === planned.way && each.why === null)
-  if (station === 'rebuild' && taken)
-    return [
-      `${name}: ${way}it holds `,
-      figure(taken.factor, 'number'),
-      ' times what the bolt is tightened to; ',
-      figure(minutesOf(planned), 'min'),
-      ' in all.',
-    ]
-  if (station === 'weld' || !planned.depositG)
-    return [
-      `${name}: ${way}`,
-      ...(planned.depositG
-        ? partsOf({ ...row, name: '' }, 'weld')
-            .slice(0)
-            .map((part, n) => (n === 0 && typeof part === 'string' ? part.trimStart() : part))
-        : [`${count(planned.rebuild.length, 'step')} at the bench`]),
-      '.',
-    ]
-  return [
-    `${name}: ${way}`,
-    figure(planned.depositG, 'g'),
-    ` in ${count(planned.passes, 'pass', 'passes')}, `,
-    figure(minutesOf(planned), 'min'),
-    ' in all.',
-  ]
+/** The headline of a mend that is not to be worked on, or not yet; null where it is. */
+export function refusedCall({ kind, wants, reason, planned }: MendRow): Sentence | null {
+  if (wants.length) return [`Wants ${wants.join(' and ')}.`]
+  if (!planned) return [`${capital(reason ?? 'not worked out')}.`]
+  const { decision, because } = planned
+  if (decision !== 'decline' && decision !== 'refer') return null
+  const [code] = decision === 'decline' ? because : []
+  return code ? [`Say no: ${becauseWords(kind, code)}.`] : [`${capital(VERDICT_WORDS[decision])}.`]
 }
+
+/** Why a mend is refused, or what is against it, as words that go on after a colon. */
+export const becauseWords = (kind: KindId, code: string): string =>
+  lowerFirst((WHOLE_WORDS[code] ?? wordsFor(kind, code)).replace(/\.$/, ''))
+
+const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
+/** A sentence that stands by itself. */
+const raised = ([first = '', ...rest]: Sentence): Sentence =>
+  typeof first === 'string' ? [capital(first), ...rest] : [first, ...rest]
+
+/** The headline of one mend at a station, by its name: what to do, with its numbers. */
+export const mendCall = (row: MendRow, station: Shown): Sentence => [
+  `${capital(row.name)}: `,
+  ...raised(row.says[station].call),
+]
 
 /** What the call says of each mend: one may be mended and another refused. */
 export const mendVerdicts = ({ rows }: MendsData): Sentence[] =>
@@ -91,17 +53,71 @@ export const mendVerdicts = ({ rows }: MendsData): Sentence[] =>
       : [],
   )
 
-/** A station of a job that has nothing but mends: its call goes from one to the next. */
+/** In a few words for the strip. */
+function shortOf(row: MendRow, station: Shown): string {
+  const [want] = row.wants
+  if (want) return `wants ${want}`
+  const { planned, log, setUps } = row
+  if (!planned) return 'not worked out'
+  if (refusedCall(row)) return VERDICT_WORDS[planned.decision]
+  const passes = count(planned.passes, 'pass', 'passes')
+  if (station === 'weld') {
+    const done = log.passes.filter(pass => pass.done).length
+    if (done) return `${done} of ${log.passes.length} passes laid`
+    const set = setUps[0]?.set
+    if (set && !set.machine) return 'wants a machine in the kit'
+    return set ? `${Math.round(set.mig?.a ?? set.setA)} A, ${passes}` : planned.passes ? passes : 'nothing to lay'
+  }
+  const steps = station === 'open' ? planned.opening : planned.rebuild
+  return station === 'open' && row.groove && !row.opened
+    ? `groove, ${passes}`
+    : steps.length
+      ? count(steps.length, 'step')
+      : 'nothing to do'
+}
+
+/** What a mend still wants at a station: its readings, and at Weld what lays it. */
+const wantsAt = (row: MendRow, station: Shown): string[] => [
+  ...row.wants,
+  ...(station === 'weld' ? weldWants(row) : []),
+]
+
+/** A station of a part that has nothing broken yet. */
+const NOTHING_YET = {
+  call: ['Say what is broken: add a mend above.'],
+  short: 'wants a mend',
+  wants: ['a mend'],
+} as const
+
+/**
+ * A station by its mends: of one, what it says of that; of several, its call goes from one to the next in a few words,
+ * and each says the rest in its own place.
+ */
 export function stationOfMends<Data>(plan: StationPlan<Data>, { rows }: MendsData, station: Shown): StationPlan<Data> {
-  const call: Sentence = rows.length
-    ? rows.flatMap((row, n): Part[] => [...(n ? ['; '] : []), ...partsOf(row, station)]).concat('.')
-    : ['Say what is broken: add a mend above.']
+  const [only, another] = rows
+  const withOf = (cautions: readonly Caution[]) =>
+    [...plan.cautions, ...cautions].filter((one, n, all) => all.findIndex(other => other.code === one.code) === n)
+  // What the part says of itself, such as its face, comes first; a part that has that to do may do it without a mend.
+  const first: Sentence = plan.call.length ? [...plan.call, ' '] : []
+  if (!only) return first.length ? plan : { ...plan, ...NOTHING_YET }
+  if (another)
+    return {
+      ...plan,
+      call: [...first, `${capital(rows.map(row => `${row.name}: ${shortOf(row, station)}`).join('; '))}.`],
+      short: plan.short || count(rows.length, 'mend'),
+      wants: rows.flatMap(row => wantsAt(row, station).map(want => `${row.name}: ${want}`)),
+      cautions: withOf(rows.flatMap(row => row.says[station].cautions)),
+    }
+  const { call, why, change, clocks, cautions, workings } = only.says[station]
   return {
     ...plan,
-    call,
-    short: rows.length ? count(rows.length, 'mend') : 'wants a mend',
-    wants: rows.length ? rows.flatMap(row => row.wants.map(want => `${row.name}: ${want}`)) : ['a mend'],
-    why: [],
-    change: [],
+    call: [...first, ...raised(call)],
+    short: plan.short || shortOf(only, station),
+    wants: wantsAt(only, station),
+    why: [...why, ...plan.why],
+    change: [...change, ...plan.change],
+    clocks: [...clocks, ...(plan.clocks ?? []).filter(({ name }) => !clocks.some(one => one.name === name))],
+    cautions: withOf(cautions),
+    workings: { ...workings, ...plan.workings },
   }
 }

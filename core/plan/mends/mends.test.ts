@@ -54,7 +54,7 @@ const answerOf = (name: string, input: object): object => {
 
 describe('a thread given back', () => {
   const bracket = named('signal-bracket')
-  const { readings } = bracket.mends[0]!
+  const { readings } = bracket.mends.find(mend => mend.id === 'bolt')!
   const row = (more: StoredMend['readings'], job = bracket) =>
     planJob({ ...job, mends: [mendOf('thread', { ...readings, ...more })] }, kit).mends.rows[0]!
   const read = (typed: string, value: number) => ({ typed, value })
@@ -129,20 +129,49 @@ describe('a thread given back', () => {
   })
 })
 
-describe('a groove is drawn alike, as a mend and as the first opening', () => {
+describe('the groove of a mend', () => {
   const cover = named('gearbox-cover')
-  const opening = planJob(cover, kit).open.data.drawn!
-  const { crackMm, landMm, stopHoleMm } = cover.open
+  const { readings } = cover.mends[0]!
   const row = (more: Partial<StoredMend>) =>
-    planJob({ ...cover, mends: [{ ...mendOf('crack', { lengthMm: crackMm, landMm, stopHoleMm }), ...more }] }, kit)
-      .mends.rows[0]!
+    planJob({ ...cover, mends: [{ ...mendOf('crack', readings), ...more }] }, kit).mends.rows[0]!
 
-  it('has the same shape, run and stop-holes', () => {
-    const { groove } = row({})
-    expect(groove!.shape).toEqual(opening.shape)
-    expect(groove!.topWidthMm).toBeCloseTo(opening.topWidthMm, 9)
-    expect(groove!.stopHoles.map(hole => hole.diameterMm)).toEqual(opening.stopHoles.map(hole => hole.diameterMm))
-    expect(groove!.runMm).toBeCloseTo(groove!.alongMm + 2 * 4.8, 9)
+  it('is the one that `groove.plan` reckons: its depth, its run, its stop-holes, its metal', () => {
+    const { groove, cutting, planned } = row({})
+    if (!cutting || !('answer' in cutting)) throw new Error('not reckoned')
+    expect(groove!.shape.depthMm).toBeCloseTo(cutting.answer.depthMm, 9)
+    expect(groove!.topWidthMm).toBeCloseTo(cutting.answer.topWidthMm, 9)
+    expect(groove!.runMm).toBeCloseTo(cutting.answer.runMm, 9)
+    expect(groove!.stopHoles).toHaveLength(cutting.answer.stopHoles.length)
+    expect(planned!.depositG).toBeCloseTo(cutting.answer.massG, 6)
+    expect(planned!.passes).toBe(cutting.answer.passes)
+    expect(groove!.runMm).toBeCloseTo(groove!.alongMm + 2 * 4.7625, 9)
+  })
+  it('takes less metal from both sides, as much as is said beside it', () => {
+    const [one, both] = [row({}), row({ readings: { ...readings, sides: '2' } })]
+    expect(one.bothSidesG).toBeCloseTo(both.planned!.depositG, 6)
+    expect(both.bothSidesG).toBeNull()
+    expect(one.bothSidesG!).toBeLessThan(one.planned!.depositG)
+  })
+  it('is faced where it is machined: built up proud, over its own width or the one that is said', () => {
+    expect(row({}).facing).toMatchObject({
+      proudMm: 1.5,
+      cutsMm: expect.any(Array),
+      wideMm: row({}).groove!.topWidthMm,
+    })
+    const wide = row({ readings: { ...readings, faceWideMm: reading(30), proudMm: reading(2) } })
+    expect(wide.facing).toMatchObject({ proudMm: 2, wideMm: 30 })
+    expect(wide.facing!.cutsMm.reduce((sum, cut) => sum + cut, 0)).toBeCloseTo(2, 9)
+    // What is machined off is laid first.
+    expect(wide.planned!.depositG).toBeGreaterThan(row({}).planned!.depositG)
+    const byHand = row({ readings: { ...readings, machined: false } })
+    expect(byHand.facing).toBeNull()
+    expect(byHand.planned!.rebuild.map(({ code }) => code)).toEqual(['dress-seat'])
+  })
+  it('is filled with the rod that is said, else with the one that suits the wall', () => {
+    const rod = (rodMm?: number) =>
+      row({ readings: { lengthMm: reading(60), ...(rodMm ? { rodMm: reading(rodMm) } : {}) } })
+    expect([rod().rodMm, rod(1.6).rodMm]).toEqual([3.2, 1.6])
+    expect(rod(1.6).planned!.passes).toBeGreaterThan(rod().planned!.passes)
   })
   it('has no ends, stop-holes or length past them where it is a ring', () => {
     const { groove, planned } = row({ readings: { lengthMm: reading(188), closed: true } })
@@ -208,12 +237,13 @@ describe('a metal that nobody knows', () => {
           ? { lengthMm: reading(30) }
           : { wideMm: reading(30), highMm: reading(20) }
     const lays = [{ id: 'l', process: null, filler: 'coat hanger', upTo: 'cap' as const }]
-    const { mends, weld } = planJob({ ...named('signal-bracket'), mends: [{ ...mendOf(kind, readings), lays }] }, kit)
+    const lug = { ...mendOf('crack', { lengthMm: reading(42) }), id: 'lug' }
+    const { mends } = planJob({ ...named('signal-bracket'), mends: [{ ...mendOf(kind, readings), lays }, lug] }, kit)
     expect(mends.rows[0]).toMatchObject({
       planned: null,
       reason: expect.stringMatching(/^Filler: "coat hanger" is not/),
     })
-    expect(weld.data.passes.length).toBeGreaterThan(0)
+    expect(mends.rows[1]!.log.passes.length).toBeGreaterThan(0)
   })
   it('of the other piece is said too', () => {
     const joint = {

@@ -1,7 +1,9 @@
 import type { fitSlug } from '../../fit/question'
 import type { AnswerTo } from '../../ask/question'
 import { capital, count, figure, fine, type Sentence, type StationPlan, type Working } from '../parts'
-import type { MendRow } from './mend-row'
+import { fields as crack } from '../../mend/crack/fields'
+import { minutesOf, type Facing, type MendRow } from './mend-row'
+import { wayWords } from './way-words'
 
 /** Under this wall round a slug the press holds less than it could, mm: common practice, no source. */
 const GOOD_SLUG_WALL_MM = 4
@@ -57,11 +59,57 @@ const looserOf = ({ looser }: Slug): Sentence[] =>
         ],
       ]
 
+/** Under this a built-up weld leaves no room for a low spot, mm: common practice, no source. */
+const LEAST_PROUD_MM = 0.8
+
+const facingWhy = ({ proudMm }: Facing): Sentence[] => [
+  ['Over-built so that the cutter starts in full metal everywhere. Light cuts: each tears less than one heavy one.'],
+  ...(proudMm < LEAST_PROUD_MM
+    ? [['Under 0.8 mm leaves no room for a low spot: about ', figure(crack.proudMm.usual, 'mm'), ' is usual.']]
+    : []),
+]
+
+const cutsWorking = ({ cutsMm }: Facing): Working => ({
+  title: 'Facing cuts',
+  steps: cutsMm.map((cut, index) => ({
+    label: index === cutsMm.length - 1 ? 'Last cut' : `Cut ${index + 1}`,
+    formula: index === cutsMm.length - 1 ? 'at most 0.25 mm' : 'the rest in equal cuts of at most 0.6 mm',
+    value: cut,
+    unit: 'mm',
+    source: 'common practice, no source',
+  })),
+})
+
+/** Rebuilding it, in a sentence: what its thread holds, else the steps at the bench. */
+export function rebuildCall(row: MendRow): Sentence {
+  const planned = row.planned!
+  const taken = planned.ways?.ranked.find(each => each.way === planned.way && each.why === null)
+  if (taken)
+    return [
+      `${wayWords(row)}it holds `,
+      figure(taken.factor, 'number'),
+      ' times what the bolt is tightened to; ',
+      figure(minutesOf(planned), 'min'),
+      ' in all.',
+    ]
+  if (row.facing)
+    return [
+      'Build it ',
+      figure(row.facing.proudMm, 'mm'),
+      ` proud, then face it in ${count(row.facing.cutsMm.length, 'cut')}, the last `,
+      figure(row.facing.cutsMm.at(-1)!, 'mm', 'cuts'),
+      '.',
+    ]
+  const { rebuild } = planned
+  return [`${wayWords(row)}${rebuild.length ? `${count(rebuild.length, 'step')} at the bench` : 'nothing to rebuild'}.`]
+}
+
 /** Why a mend is rebuilt as it is: the load its thread must hold, its slug, what it springs back by. */
 export function rebuildWhy(row: MendRow): Sentence[] {
-  const { back, bend, planned } = row
+  const { back, bend, planned, facing } = row
   const slug = slugOf(row)
   return [
+    ...(facing ? facingWhy(facing) : []),
     ...(planned?.ways
       ? ([
           [
@@ -111,6 +159,7 @@ export function rebuildWorkings(row: MendRow): Record<string, Working> {
   return {
     ...(slug ? { slug: slug.working } : {}),
     ...(row.bend && 'answer' in row.bend ? { bend: row.bend.working } : {}),
+    ...(row.facing ? { cuts: cutsWorking(row.facing) } : {}),
   }
 }
 

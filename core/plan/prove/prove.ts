@@ -6,6 +6,7 @@ import { PROCESSES, type ProcessId } from '../../call/process.table'
 import type { Job } from '../../job/job.schema'
 import { STATION_NAMES, type StationId } from '../../job/stations.table'
 import type { MendsData } from '../mends/mend-row'
+import { checkMin } from '../../whole/checks.table'
 import { THREADS } from '../stale'
 import { caution } from '../../safety/cautions.table'
 import { CHECKS, CHECK_OF } from './checks.table'
@@ -34,11 +35,18 @@ export interface ProveData {
   balance: MeasuredOrReason<{ unbalanceGmm: number; correctG: number }>
 }
 
+/** Minutes that the plan has for a check: at each mend that asks it, and once where the part does. */
+function plannedMin({ rows, shared }: Pick<MendsData, 'rows' | 'shared'>, id: string): number {
+  const of = (code: string) => (CHECK_OF[code] === id ? checkMin(code) : 0)
+  const atMends = rows.flatMap(({ planned }) => planned?.checks ?? []).reduce((sum, code) => sum + of(code), 0)
+  return shared.reduce((sum, { code }) => sum + (code.startsWith('check-') ? of(code.slice(6)) : 0), atMends)
+}
+
 /** Prove: the checks this duty, repair and cause need, with results and what was measured. */
 export function planProve(
   job: Job,
   process: ProcessId,
-  mends: Pick<MendsData, 'checks' | 'rows'>,
+  mends: Pick<MendsData, 'checks' | 'rows' | 'shared'>,
 ): StationPlan<ProveData> {
   const asked = new Set(mends.checks.map(check => CHECK_OF[check]))
   const rows = CHECKS.filter(row => row.needed?.(job, process) || asked.has(row.id))
@@ -61,7 +69,7 @@ export function planProve(
     where,
     how,
     back,
-    minutes,
+    minutes: plannedMin(mends, id) || minutes,
     result: job.prove.results[id]?.result ?? null,
     note: job.prove.results[id]?.note ?? '',
     within: withinOf[id] ?? null,

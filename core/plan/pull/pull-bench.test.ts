@@ -13,7 +13,7 @@ import { notesOnPart, groovesOnPart, stepsOnPart, unmarked } from '../take-in/on
 import { planJob } from '../plan-job'
 import { pullBench } from './pull-bench'
 import { bestWay, foretoldWhy, heldSentence, pullSentence, pullWhy } from './pull-says'
-import { openingOnly } from '../opening-only.fixture'
+import { oneMend } from '../one-mend.fixture'
 import { readySetup, partSolid } from '../take-in/part-solid'
 import { firstSetup } from '../warm/heat-bench'
 import { sentenceText } from '../hand-over/record'
@@ -23,7 +23,7 @@ if (!file.ok) throw new Error('the demo does not read')
 const kit = file.kit!
 const jobOf = (id: string) => file.jobs.find(job => job.id === id)!
 const whole = jobOf('gearbox-cover')
-const cover = openingOnly(whole)
+const cover = oneMend(whole, 'flange')
 const yoke = jobOf('lamp-yoke')
 const shapeOf = (job: Job) => shapeOfPieces(job.shape.pieces)
 const benchOf = (job: Job) => pullBench(job, planJob(job, kit), shapeOf(job))
@@ -68,7 +68,10 @@ describe('the pull bench', () => {
     expect(of('cold').beads[0]!.strainAlong!).toBeLessThan(of('planned').beads[0]!.strainAlong!)
     expect(new Set(ways.map(({ id }) => id)).size).toBe(ways.length)
     // Planned with the sides turn about it begins with both roots: what is planned already is not offered once more.
-    const twoSided = benchOf({ ...cover, open: { ...cover.open, sides: 2 } }).ways
+    const twoSided = benchOf({
+      ...cover,
+      mends: cover.mends.map(mend => ({ ...mend, readings: { ...mend.readings, sides: '2' } })),
+    }).ways
     expect(twoSided[0]!.asked.beads.slice(0, 2).map(({ face }) => face)).toEqual(['top', 'bottom'])
     expect(twoSided.map(({ id }) => id)).not.toContain('roots-first')
     expect(
@@ -201,9 +204,9 @@ describe('marks on the part', () => {
     const plan = planJob(cover, kit)
     const words = (station: Parameters<typeof notesOnPart>[0]) =>
       notesOnPart(station, cover, plan).map(note => `${note.number} ${sentenceText(note.words, 'metric')}`)
-    expect(words('open')).toEqual(['1 crack through the flange: 2 stop-holes of 3.2 mm'])
+    expect(words('open')).toEqual(['1 crack through the flange: 4 steps, 2 stop-holes of 3.2 mm'])
     expect(notesOnPart('open', whole, planJob(whole, kit)).map(note => sentenceText(note.words, 'metric'))).toEqual([
-      'crack through the flange: 2 stop-holes of 3.2 mm',
+      'crack through the flange: 4 steps, 2 stop-holes of 3.2 mm',
       'drain thread stripped: 2 steps',
       'pitted beside a bolt hole: 2 steps',
     ])
@@ -236,12 +239,13 @@ describe('marks on the part', () => {
     const steps = stepsOnPart(yoke, planJob(yoke, kit))
     const order = [...new Set(steps.map(step => step.mark))]
     expect(order.length).toBeGreaterThan(1)
-    expect(steps.length).toBe(
-      planJob(yoke, kit).mends.rows.reduce(
-        (sum, row) => sum + (row.planned?.lays.reduce((total, lay) => total + lay.passes, 0) ?? 0),
-        0,
-      ),
-    )
+    expect(steps.length).toBe(planJob(yoke, kit).mends.rows.reduce((sum, row) => sum + (row.planned?.passes ?? 0), 0))
+    // Each with its own number, turn about where that is the order: an arc without rod is no pass.
+    const [first, second] = stepsOnPart(cover, planJob(cover, kit))
+    expect([first!.words, second!.words]).toEqual([
+      'crack through the flange: AC TIG, pass 1 of 7, side 1',
+      'crack through the flange: AC TIG, pass 2 of 7, side 1',
+    ])
   })
   it('are what the heat bench watches, on the metal of a bore and not in its middle', () => {
     const setup = readySetup(cover, firstSetup(cover, kit))

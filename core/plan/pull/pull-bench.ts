@@ -1,4 +1,5 @@
 import { said } from '../../job/fields/said'
+import { boilMinOf } from '../../whole/boil'
 import { NoAnswer } from '../../ask/question'
 import type { ArcProcess } from '../../arc/amps'
 import { PROCESSES, type ProcessId } from '../../call/process.table'
@@ -15,7 +16,7 @@ import { pathLongMm, pathOf } from '../../solid/stored/to-shape'
 import { ENTERS, VOLTS } from '../../warm/current'
 import { beadShrinks } from '../../warp/bead'
 import { MOST_BEADS, type WarpInput } from '../../warp/schema'
-import { mendedAt, OPENING } from '../take-in/on-the-part'
+import { mendedAt } from '../take-in/on-the-part'
 import type { JobPlan } from '../plan-job'
 import { backSteps, comesRound, halves, quarters } from './parted-line'
 import { BAR_MM, strongback } from './strongback'
@@ -88,32 +89,20 @@ export interface PullBench {
   ways: { id: Way['id']; asked: WarpInput }[]
 }
 
+/** The passes of the mend at a mark as they are laid, each with its arc's power and the heat it puts into its run. */
 function passesOf(job: Job, plan: JobPlan, mark: StoredMark, longMm: number): Pass[] {
-  const arc = (process: ProcessId | null, a: number | null, arcMin: number, passes: number, overMm = longMm) => {
-    const powerW = process && isArc(process) && a ? a * VOLTS[process] * ENTERS[process] : 0
-    return { powerW, heatJMm: (powerW * arcMin * 60) / Math.max(1, passes) / overMm }
-  }
-  if (mark.mend === OPENING) {
-    const { process, passes, setA } = plan.weld.data
-    const arcMin = plan.open.data.groove?.arcMin ?? 0
-    return passes.map(({ side, ease }) => ({
-      side,
-      filler: plan.call.data.fillerAlloy,
-      ...arc(process, ease ? (ease.fromA + ease.toA) / 2 : setA, arcMin, passes.length),
-    }))
-  }
-  const planned = plan.mends.rows.find(row => row.id === mark.mend)?.planned
+  const row = plan.mends.rows.find(each => each.id === mark.mend)
+  const planned = row?.planned
   if (!planned) return []
   // The heat of a pass goes into the run that was planned, however long its line was drawn.
   const runMm = planned.run?.longMm ?? longMm
+  const arcMin = planned.arcMin - boilMinOf(planned.lays, said(job, 'takeIn').soak)
   const middleA = planned.startA === null ? null : (planned.startA + (planned.easedA ?? planned.startA)) / 2
-  return planned.lays.flatMap(lay =>
-    Array.from({ length: lay.passes }, () => ({
-      side: lay.side,
-      filler: lay.filler,
-      ...arc(lay.process, middleA, planned.arcMin, planned.passes, runMm),
-    })),
-  )
+  return row.log.passes.map(({ side, process, filler, ease }) => {
+    const a = ease ? (ease.fromA + ease.toA) / 2 : middleA
+    const powerW = isArc(process) && a ? a * VOLTS[process] * ENTERS[process] : 0
+    return { side, filler, powerW, heatJMm: (powerW * arcMin * 60) / planned.passes / runMm }
+  })
 }
 
 /** Passes of a side taken together until few are left, each with the heat of those it stands for. */

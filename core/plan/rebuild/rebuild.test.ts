@@ -10,6 +10,7 @@ import { kitDrills } from '../../thread/kit-drills'
 import { BOSS_METHODS } from '../../thread/methods.table'
 import { bossOutline, outlinesSvg, patchOutline, slugOutline } from './drawings'
 import { rebuildWhy } from '../mends/rebuild-words'
+import { oneMend } from '../one-mend.fixture'
 import { planJob } from '../plan-job'
 import { sentenceText } from '../hand-over/record'
 
@@ -20,7 +21,10 @@ const bracket = file.jobs.find(job => job.id === 'signal-bracket')!
 const edit = (path: string, value: unknown, job = bracket) => applyPatch(job, { path: path.split('.'), value })
 const plan = (job = bracket) => planJob(job, kit).rebuild
 const bolt = (readings: object, job = bracket) =>
-  planJob(edit('mends.#bolt.readings', { ...job.mends[0]!.readings, ...readings }, job), kit).mends.rows[0]!
+  planJob(
+    edit('mends.#bolt.readings', { ...oneMend(job, 'bolt').mends[0]!.readings, ...readings }, oneMend(job, 'bolt')),
+    kit,
+  ).mends.rows[0]!
 
 /** By a way that its state leaves: a thread is cast round a screw in a shallow hole only. */
 const sound = (way: string) => bolt({ way, deepMm: { typed: '10 mm', value: 10 } })

@@ -1,4 +1,4 @@
-import { openingOnly } from '../opening-only.fixture'
+import { oneMend } from '../one-mend.fixture'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { EMPTY_KIT } from '../../job/empty-kit'
@@ -11,16 +11,19 @@ const file = readFile(readFileSync(new URL('../../../demo/larkmoor-bench.json', 
 if (!file.ok) throw new Error('the demo does not read')
 const kit = file.kit!
 const jobOf = (id: string) => file.jobs.find(job => job.id === id)!
-const bracket = openingOnly(jobOf('signal-bracket'))
+const bracket = oneMend(jobOf('signal-bracket'), 'lug')
 const cover = jobOf('gearbox-cover')
 
 describe('what a job takes', () => {
   it('is what its price counts, less the passes laid; nothing once welded or sent on', () => {
     const plan = planJob(bracket, kit)
     const quoted = plan['hand-over'].data.quote!.lines.find(line => line.name === 'Filler')!.quantity
-    const laid = plan.weld.data.passes.filter(pass => pass.done).length / plan.weld.data.passes.length
+    const { passes } = plan.mends.rows[0]!.log
+    const laid = passes.filter(pass => pass.done).length / passes.length
     expect(laid).toBeGreaterThan(0)
-    expect(takesOf(bracket, plan, kit)!.rods).toBeCloseTo(quoted * (1 - laid), 9)
+    expect(takesOf(bracket, plan, kit)!.rods).toEqual([
+      { filler: '4043', rods: expect.closeTo(quoted * (1 - laid), 9) },
+    ])
     const welded = { ...bracket, settled: { ...bracket.settled, weld: { at: '2026-11-20T10:00:00Z', basis: {} } } }
     expect(takesOf(welded, planJob(welded, kit), kit)).toBeNull()
     const sent = { ...bracket, call: { ...bracket.call, decision: 'refer' as const } }
@@ -29,21 +32,22 @@ describe('what a job takes', () => {
   it('is wire by its mass where a gun lays it, priced by its spool, and no rods', () => {
     const gun = {
       ...bracket,
-      call: { ...bracket.call, process: 'mig-pulse' as const },
-      weld: { ...bracket.weld, passesDone: [] },
+      call: { ...bracket.call, process: 'mig-spool' as const },
+      mends: bracket.mends.map(mend => ({ ...mend, done: [] })),
+      weld: { ...bracket.weld, log: [] },
     }
     const plan = planJob(gun, kit)
-    expect(plan.weld.data.mig).not.toBeNull()
+    expect(plan.weld.data.setUp!.set.mig).not.toBeNull()
     const takes = takesOf(gun, plan, kit)!
-    expect(takes.rods).toBe(0)
+    expect(takes.rods).toEqual([])
     expect(takes.wire).toHaveLength(1)
     // What lies in the groove, and a twentieth beside it as spatter and stubs.
-    expect(takes.wire[0]!.massG).toBeCloseTo((plan.open.data.groove!.massG + plan.weld.data.againG) / 0.95, 6)
+    expect(takes.wire[0]!.massG).toBeCloseTo(plan.mends.rows[0]!.planned!.depositG / 0.95, 6)
     expect(JSON.stringify(plan.open.call)).toContain(' of wire.')
     expect(JSON.stringify(plan.open.call)).not.toContain('rod')
     const dear = {
       ...kit,
-      spools: kit.spools.map(spool => ({ ...spool, filler: plan.call.data.filler, pricePerKg: 3100 })),
+      spools: kit.spools.map(spool => ({ ...spool, filler: takes.wire[0]!.filler, pricePerKg: 3100 })),
     }
     const wire = (of: typeof kit) =>
       planJob(gun, of)['hand-over'].data.quote!.lines.find(line => line.name === 'Wire')!.price
@@ -51,7 +55,7 @@ describe('what a job takes', () => {
     expect(toBuy({ ...kit, spools: [] }, { ...takes, litres: 0 })[0]).toMatch(/^0\.\d+ kg of \d{4} wire$/)
   })
   it('falls short by whole rods and litres, and names what the kit has none of', () => {
-    const takes = { filler: '4043', rods: 2.2, wire: [], gas: 'argon', litres: 300 }
+    const takes = { rods: [{ filler: '4043', rods: 2.2 }], wire: [], gas: 'argon', litres: 300 }
     expect(toBuy(kit, takes)).toEqual([])
     const poor = { ...kit, rods: [{ ...kit.rods[0]!, count: 1 }], gases: [{ ...kit.gases[0]!, leftL: 120 }] }
     expect(toBuy(poor, takes)).toEqual(['two rods of 4043', '180 L of argon'])
@@ -60,8 +64,8 @@ describe('what a job takes', () => {
   })
   it('stock adds rods of a filler whatever their thickness, and what all open jobs take', () => {
     const stock = stockOf(kit, [
-      { filler: '4043', rods: 1.5, wire: [{ filler: '4043', massG: 260 }], gas: 'argon', litres: 700 },
-      { filler: '4043', rods: 2, wire: [{ filler: '4043', massG: 250 }], gas: 'argon', litres: 800 },
+      { rods: [{ filler: '4043', rods: 1.5 }], wire: [{ filler: '4043', massG: 260 }], gas: 'argon', litres: 700 },
+      { rods: [{ filler: '4043', rods: 2 }], wire: [{ filler: '4043', massG: 250 }], gas: 'argon', litres: 800 },
     ])
     expect(stock.find(row => row.name === '4043')).toMatchObject({ left: 54, wanted: 4, short: 0 })
     expect(stock.find(row => row.kind === 'wire')).toMatchObject({ name: '4043', left: 0.42, wanted: 0.51 })
@@ -101,7 +105,7 @@ describe('a line on the shelf', () => {
     expect(line.waits.find(wait => wait.kind === 'stale')!.words).toMatch(/^Warm: wall/)
   })
   it('says what is to buy, who is to have it, and what is wanted of a new one', () => {
-    expect(shelfLine(openingOnly(cover), { ...kit, rods: [] }).waits).toContainEqual({
+    expect(shelfLine(oneMend(cover, 'flange'), { ...kit, rods: [] }).waits).toContainEqual({
       kind: 'buy',
       words: 'two rods of 4043',
     })

@@ -1,17 +1,14 @@
-import { said } from '../../job/fields/said'
 import type { Job, Kit } from '../../job/job.schema'
 import { count } from '../parts'
-import type { MendsData } from '../mends/mend-row'
 import type { JobPlan } from '../plan-job'
-import type { WeldData } from '../weld/weld-data'
+import type { MendRow } from '../mends/mend-row'
 
 type Rod = Kit['rods'][number]
 type Gas = Kit['gases'][number]
 
-/** What a mend still takes from the shelf of rods and the rack of cylinders. */
+/** What a job still takes from the shelf of rods and the rack of cylinders. */
 export interface Takes {
-  filler: string
-  rods: number
+  rods: readonly { filler: string; rods: number }[]
   /** Wire by what it is of, g. */
   wire: readonly { filler: string; massG: number }[]
   gas: string
@@ -22,8 +19,8 @@ export interface Takes {
 const SAME_ROD_MM = 0.2
 
 /** The rod of this filler in the kit: of the thickness planned, else of any. */
-export const rodFor = (job: Job, kit: Kit, filler: string): Rod | undefined =>
-  kit.rods.find(rod => rod.filler === filler && Math.abs(rod.diameterMm - said(job, 'open').fillerMm) < SAME_ROD_MM) ??
+export const rodFor = (kit: Kit, filler: string, rodMm: number): Rod | undefined =>
+  kit.rods.find(rod => rod.filler === filler && Math.abs(rod.diameterMm - rodMm) < SAME_ROD_MM) ??
   kit.rods.find(rod => rod.filler === filler)
 
 /** A flame burns its own gas, where the kit has a cylinder of that name; an arc is shielded by the first. */
@@ -35,11 +32,25 @@ export const gasFor = (kit: Kit, burns: string | null): Gas | undefined =>
 /** What is left in the cylinder in use, L of gas; one that was never read is taken for full. */
 export const leftInL = ({ leftL, cylinderL }: Gas): number => leftL ?? cylinderL
 
-/** Wire that a job takes: a gun's for its opening, and its mends'. */
-export const wireOf = (weld: WeldData, mends: MendsData, filler: string): Takes['wire'] => [
-  ...(weld.wireG > 0 ? [{ filler, massG: weld.wireG }] : []),
-  ...mends.wire,
-]
+/** Rods of one filler, as thick as they are planned. */
+export interface RodsTaken {
+  filler: string
+  rodMm: number
+  rods: number
+}
+
+/** Rods that mends take by their filler, what the puddle had laid again with them. */
+export function rodsOf(rows: readonly MendRow[]): RodsTaken[] {
+  const found = new Map<string, RodsTaken>()
+  for (const { planned, log, rodMm } of rows) {
+    const filler = planned?.filler
+    if (!planned || !filler) continue
+    const before = found.get(filler)
+    const rods = planned.rods + log.again.rods
+    if (rods > 0) found.set(filler, { filler, rodMm: before?.rodMm ?? rodMm, rods: (before?.rods ?? 0) + rods })
+  }
+  return [...found.values()]
+}
 
 /**
  * Rods, wire and gas that a job still takes: as quoted, less the share of its passes that is laid. Nothing once it is
@@ -48,25 +59,25 @@ export const wireOf = (weld: WeldData, mends: MendsData, filler: string): Takes[
 export function takesOf(job: Job, plan: JobPlan, kit: Kit): Takes | null {
   const { decision } = job.call
   if (job.settled.weld || job.handOver.handedAt || decision === 'refer' || decision === 'decline') return null
-  const lines = plan['hand-over'].data.quote?.lines ?? []
-  const quantity = (name: string) => lines.find(line => line.name === name)?.quantity ?? 0
-  const { passes, flame } = plan.weld.data
+  const { quote } = plan['hand-over'].data
+  if (!quote) return null
+  const quantity = (name: string) => quote.lines.find(line => line.name === name)?.quantity ?? 0
+  const { rows } = plan.mends
+  const passes = rows.flatMap(row => row.log.passes)
   const laid = passes.filter(pass => pass.done).length
   const left = passes.length ? 1 - laid / passes.length : 1
-  const { filler } = plan.call.data
-  const rods = quantity('Filler') * left
+  const planned = rodsOf(rows)
+  const all = planned.reduce((sum, { rods }) => sum + rods, 0)
+  // What is quoted has gone through what the shop has learnt: each filler keeps its share of it.
+  const rods = planned.flatMap(({ filler, rodMm, rods: count }) => {
+    const of = (quantity('Filler') * left * count) / all
+    return of > 0 ? [{ filler: rodFor(kit, filler, rodMm)?.filler ?? filler, rods: of }] : []
+  })
   const litres = quantity('Gas') * left
-  const wire = wireOf(plan.weld.data, plan.mends, filler).flatMap(of =>
-    left > 0 ? [{ ...of, massG: of.massG * left }] : [],
-  )
-  if (rods <= 0 && litres <= 0 && !wire.length) return null
-  return {
-    filler: rodFor(job, kit, filler)?.filler ?? filler,
-    rods,
-    wire,
-    gas: gasFor(kit, flame?.torch.gas ?? null)?.name ?? flame?.torch.gas ?? 'argon',
-    litres,
-  }
+  const wire = plan.mends.wire.flatMap(of => (left > 0 ? [{ ...of, massG: of.massG * left }] : []))
+  if (!rods.length && litres <= 0 && !wire.length) return null
+  const burns = rows.find(row => row.flame?.flame)?.flame?.flame?.torch.gas ?? null
+  return { rods, wire, gas: gasFor(kit, burns)?.name ?? burns ?? 'argon', litres }
 }
 
 /** One consumable against what the open jobs take of it. */
@@ -93,8 +104,11 @@ const whole = (rods: number) => Math.ceil(rods - 1e-9)
  * has none of.
  */
 export function stockOf(kit: Kit, takes: readonly Takes[]): Stock[] {
-  const wantedOf = (key: 'filler' | 'gas', name: string) =>
-    takes.reduce((sum, take) => sum + (take[key] === name ? (key === 'filler' ? whole(take.rods) : take.litres) : 0), 0)
+  const rods = takes.flatMap(take => take.rods)
+  const rodsWanted = (name: string) =>
+    rods.filter(({ filler }) => filler === name).reduce((sum, of) => sum + whole(of.rods), 0)
+  const litresWanted = (name: string) =>
+    takes.filter(({ gas }) => gas === name).reduce((sum, { litres }) => sum + litres, 0)
   const wires = takes.flatMap(take => take.wire)
   const wireKg = (name: string) =>
     wires.filter(({ filler }) => filler === name).reduce((sum, { massG }) => sum + massG / 1000, 0)
@@ -106,14 +120,14 @@ export function stockOf(kit: Kit, takes: readonly Takes[]): Stock[] {
     wanted,
     short: Math.max(0, wanted - left),
   })
-  const fillers = [...new Set([...kit.rods.map(rod => rod.filler), ...takes.map(take => take.filler)])]
+  const fillers = [...new Set([...kit.rods.map(rod => rod.filler), ...rods.map(({ filler }) => filler)])]
   const spooled = [...new Set([...kit.spools.map(spool => spool.filler), ...wires.map(({ filler }) => filler)])]
   const gases = [...new Set([...kit.gases.map(gas => gas.name), ...takes.map(take => take.gas)])]
   return [
     ...fillers.map(filler => {
       const own = kit.rods.filter(rod => rod.filler === filler)
       const left = own.reduce((sum, rod) => sum + rod.count, 0)
-      return row(own[0]?.id ?? null, 'rods', filler, left, wantedOf('filler', filler))
+      return row(own[0]?.id ?? null, 'rods', filler, left, rodsWanted(filler))
     }),
     ...spooled.map(filler => {
       const own = kit.spools.filter(spool => spool.filler === filler)
@@ -123,7 +137,7 @@ export function stockOf(kit: Kit, takes: readonly Takes[]): Stock[] {
     ...gases.map(gas => {
       const own = kit.gases.filter(entry => entry.name === gas)
       const left = own.reduce((sum, entry) => sum + leftInL(entry), 0)
-      return row(own[0]?.id ?? null, 'gas', gas, left, wantedOf('gas', gas))
+      return row(own[0]?.id ?? null, 'gas', gas, left, litresWanted(gas))
     }),
   ].filter(stock => stock.id !== null || stock.wanted > 0)
 }

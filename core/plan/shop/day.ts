@@ -1,6 +1,10 @@
 import type { DayGiven, TaskGiven } from '../../day/model'
 import type { Rescue } from '../../day/rescue'
 import type { Job, Kit } from '../../job/job.schema'
+import { PROCESSES } from '../../call/process.table'
+import type { StationId } from '../../job/stations.table'
+import type { Phase } from '../hand-over/phases'
+import type { MendRow } from '../mends/mend-row'
 import { planJob } from '../plan-job'
 
 /** What one welder's shop has one of. */
@@ -8,16 +12,14 @@ export const SHOP_RESOURCES = ['hands', 'torch', 'machine', 'mill', 'oven', 'fre
 const NEEDS: Readonly<Record<string, readonly string[]>> = {
   open: ['hands'],
   warm: ['hands', 'torch'],
-  weld: ['hands', 'machine'],
-  rebuild: ['hands', 'mill'],
   prove: ['hands'],
 }
 /**
  * What heat may not wait for: a warmed part is welded before it has cooled, a baked or wiped one before it draws damp
  * and dust again, min after each: judgement.
  */
-const WAIT_MIN: Readonly<Record<string, number>> = { warm: 10, 'open-alone': 240, 'open-dry': 240 }
-const HOT_WORK: readonly string[] = ['warm', 'weld']
+const WAIT_MIN: Readonly<Record<string, number>> = { warm: 10, 'set-up': 60, 'open-alone': 240, 'open-dry': 240 }
+const HOT_WORK: readonly string[] = ['set-up', 'warm']
 /**
  * Putting a part into the oven, min, which somebody is there for; and how much of a rebuild with a frozen slug comes
  * before it lies in the freezer: judgement.
@@ -28,8 +30,10 @@ const AT_MILL = ['hands', 'mill']
 /** What has run by itself after a phase: the oven after opening, plain cooling after the weld. */
 const ALONE: Readonly<Record<string, { name: string; needs: readonly string[] }>> = {
   open: { name: 'Bake', needs: ['oven'] },
-  weld: { name: 'Cool slowly', needs: [] },
 }
+
+/** What has run by itself after the last weld: nothing but time. */
+const COOLS = { name: 'Cool slowly', needs: [] }
 
 /** A slug's time in the freezer at least, and a wiped part's until it is dry, min. Common practice, no source. */
 const FREEZER_MIN = 120
@@ -57,6 +61,21 @@ export interface DayAround {
   /** Tasks that hands are at right now, and the minutes already in them. */
   begun?: Readonly<Record<string, number>>
 }
+
+/** What a mend takes of the shop beside hands: the machine that lays it, or the torch. */
+function needsOf(row: MendRow | undefined): readonly string[] {
+  const process = row?.planned?.process
+  return process ? ['hands', PROCESSES[process].needsAmps ? 'machine' : 'torch'] : ['hands']
+}
+
+/** A phase whose station is settled is behind; setting up goes with the weld, and a mend with its rebuild too. */
+const isBehind = ({ settled }: Job, { id, mend }: Phase): boolean =>
+  mend
+    ? settled.weld !== undefined && settled.rebuild !== undefined
+    : settled[id === 'set-up' ? 'weld' : (id as StationId)] !== undefined
+
+/** What a clean or hot part may not wait for long: setting up, warming, and the mends that metal is laid on. */
+const isHot = ({ id }: Phase, row: MendRow | undefined): boolean => HOT_WORK.includes(id) || !!row?.planned?.process
 
 /** Open jobs as a day's tasks: each phase not yet done in its turn, and what runs by itself between. */
 export function dayFromJobs(
@@ -105,9 +124,10 @@ export function dayFromJobs(
         lastStep = id
       }
       for (const phase of plan['hand-over'].data.phases) {
-        if (phase.minutes <= 0 || job.settled[phase.id as keyof Job['settled']] || phase.actualMin !== null) continue
-        const needs = NEEDS[phase.id] ?? ['hands']
-        const back = plan.mends.rows.find(row => row.id === phase.mend)?.back
+        if (phase.minutes <= 0 || phase.actualMin !== null || isBehind(job, phase)) continue
+        const row = plan.mends.rows.find(each => each.id === phase.mend)
+        const needs = NEEDS[phase.id] ?? needsOf(row)
+        const back = row?.back
         if (back?.way === 'pressed-slug' && back.cold === 'freezer') {
           // A slug is turned to its bore before it is cooled, and stays in the freezer until it is pressed in straight
           // out of it.
@@ -127,10 +147,10 @@ export function dayFromJobs(
             phase.minutes,
             needs,
             false,
-            HOT_WORK.includes(phase.id) && lastStep ? WAIT_MIN[lastStep] : undefined,
+            isHot(phase, row) && lastStep ? WAIT_MIN[lastStep] : undefined,
           )
         if (phase.id === 'open' && phase.unattendedMin <= 0) add('open-dry', 'Solvent dries', DRY_MIN, [], true)
-        const alone = ALONE[phase.id]
+        const alone = phase.mend ? COOLS : ALONE[phase.id]
         if (phase.unattendedMin > 0 && alone?.needs.length)
           add(`${phase.id}-load`, `${alone.name}: put it in`, LOAD_MIN, ['hands'], false)
         if (phase.unattendedMin > 0)

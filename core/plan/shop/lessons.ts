@@ -96,29 +96,26 @@ export function lessonsOf(jobs: readonly Job[], kit: Kit): Lessons {
     const bow = bowOf(job, face && 'flat' in face ? face.flat.minimumZoneMm : null)
     if (bow) put(BOW, bow.measuredMm, bow.foretoldMm)
     const laid = plan.mends.rows.flatMap(row => row.planned ?? [])
-    const opening = job.open.work !== 'none'
-    const by = opening ? plan.weld.data.process : laid.find(({ process }) => process)?.process
-    const machine = plan.weld.data.machine
+    const by = laid.find(({ process }) => process)?.process
+    const machine = plan.weld.data.setUp?.set.machine
     if (machine && quote) {
       const before = earned.get(machine.id) ?? { earned: 0, jobs: 0 }
       earned.set(machine.id, { earned: before.earned + quote.total - quote.materials, jobs: before.jobs + 1 })
     }
-    const timed = phases.filter(phase => phase.actualMin !== null)
+    const timed = phases.filter(phase => phase.actualMin !== null && phase.minutes > 0)
     const [plannedMin, actualMin] = [
       timed.reduce((sum, phase) => sum + phase.minutes, 0),
       timed.reduce((sum, phase) => sum + phase.actualMin!, 0),
     ]
-    const chancePct = opening ? plan.call.data.judged?.chancePct : Math.min(...laid.map(mend => mend.chancePct))
-    if (chancePct !== undefined && Number.isFinite(chancePct)) foretold.push({ chancePct, held: !returned.has(job.id) })
+    const chancePct = Math.min(...laid.map(mend => mend.chancePct))
+    if (Number.isFinite(chancePct)) foretold.push({ chancePct, held: !returned.has(job.id) })
     const family = plan.know.data.families[0]?.name
     return {
       success: !returned.has(job.id),
       family,
       process: by ? PROCESSES[by].name : undefined,
-      filler: opening ? plan.call.data.filler : (laid.find(({ filler }) => filler)?.filler ?? undefined),
-      mends: [...new Set([...(opening ? (['crack'] as const) : []), ...job.mends.map(mend => mend.kind)])].map(
-        kind => kindOf(kind).name,
-      ),
+      filler: laid.find(({ filler }) => filler)?.filler ?? undefined,
+      mends: [...new Set(job.mends.map(mend => mend.kind))].map(kind => kindOf(kind).name),
       soak: job.takeIn.soak ?? undefined,
       ...(plannedMin > 0 && actualMin > 0 ? { plannedMin, actualMin } : {}),
     }

@@ -52,8 +52,8 @@ export function standInSetup(instrument: InstrumentId, job: Job | null, plan: Jo
       return { startKPa: 20, volumeL: 2, leakSccm: 1.5, startC: 24, settlesC: 20 }
     case 'arc':
       return {
-        setA: Math.max(1, Math.round(plan?.weld.data.setA || 120)),
-        gun: plan?.weld.data.machine && plan.weld.data.machine.process !== 'ac-tig' ? 'mig' : 'tig',
+        setA: Math.max(1, Math.round(plan?.weld.data.setUp?.set.setA || 120)),
+        gun: plan?.weld.data.setUp && plan.weld.data.setUp.process !== 'ac-tig' ? 'mig' : 'tig',
       }
   }
 }

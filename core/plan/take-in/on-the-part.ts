@@ -1,9 +1,8 @@
 import type { DrawnGroove } from '../../groove/drawn'
-import { said } from '../../job/fields/said'
 import { PROCESSES } from '../../call/process.table'
 import type { Job } from '../../job/job.schema'
 import type { StationId } from '../../job/stations.table'
-import { MUST_NOT_MOVE, OPENING_WORKS } from '../../job/words.table'
+import { MUST_NOT_MOVE } from '../../job/words.table'
 import { PLACE_KINDS, type PlaceKind } from '../../heat/bench/places.table'
 import { kindOf } from '../../mend/registry'
 import { MARK_KINDS, type MarkKind } from '../../solid/stored/marks.table'
@@ -27,9 +26,6 @@ export interface PartStep {
   words: string
 }
 
-/** The first opening's own name among the mends that a mark can be of. */
-export const OPENING = 'opening'
-
 const GUARDED_BY: Partial<Record<MarkKind, PlaceKind>> = {
   seal: 'seal',
   'fluoro-seal': 'fluoro-seal',
@@ -51,7 +47,6 @@ const nameOf = (mark: StoredMark) => mark.name || MARK_KINDS[mark.kind].name
 /** What is mended at a mark, by its own name. */
 export function mendedAt(job: Job, mark: StoredMark): string {
   if (mark.name) return mark.name
-  if (mark.mend === OPENING) return OPENING_WORKS[job.open.work]
   const mend = job.mends.find(each => each.id === mark.mend)
   return mend ? mend.name || kindOf(mend.kind).name : 'a mend not yet named'
 }
@@ -84,13 +79,14 @@ const BY_STATION: Record<StationId, (seen: Seen) => Sentence | null> = {
       ? [`${mendedAt(job, mark)}: ${says}`]
       : [`${mendedAt(job, mark)}: ${says}, lasts `, figure(chancePct, 'pct')]
   },
-  open: ({ job, plan, mark, row }) => {
+  open: ({ job, mark, row }) => {
     if (mark.kind !== 'mend') return null
-    if (row) return [`${mendedAt(job, mark)}: ${row.planned?.opening.length ?? 0} steps`]
-    const holes = plan.open.data.groove?.stopHoles ?? []
-    return holes.length
-      ? [`${mendedAt(job, mark)}: ${holes.length} stop-holes of `, figure(said(job, 'open').stopHoleMm, 'mm')]
-      : [mendedAt(job, mark)]
+    const steps = row?.planned?.opening.length
+    const holes = row?.opened ? [] : (row?.groove?.stopHoles ?? [])
+    const [hole] = holes
+    const name = mendedAt(job, mark)
+    if (!hole) return [steps ? `${name}: ${steps} steps` : name]
+    return [`${name}: ${steps} steps, ${holes.length} stop-holes of `, figure(hole.diameterMm, 'mm')]
   },
   warm: ({ job, plan, mark }) => {
     const { warmth } = plan.warm.data
@@ -104,12 +100,11 @@ const BY_STATION: Record<StationId, (seen: Seen) => Sentence | null> = {
     if (limitC === null) return null
     return [`${nameOf(mark)}: not over `, figure(limitC, 'c')]
   },
-  weld: ({ job, plan, mark, row }) => {
+  weld: ({ job, mark, row }) => {
     if (mark.kind === 'earth') return ['earth clamp here: bright metal, never through a bearing']
     if (mark.kind === 'clamp') return [nameOf(mark)]
     if (mark.kind !== 'mend') return null
-    const passes = row?.planned?.passes ?? (mark.mend === OPENING ? plan.weld.data.passes.length : 0)
-    const process = row?.planned?.process ?? (mark.mend === OPENING ? plan.weld.data.process : null)
+    const { passes, process } = row?.planned ?? {}
     if (!passes || !process) return [mendedAt(job, mark)]
     return [`${mendedAt(job, mark)}: ${passes} ${passes > 1 ? 'passes' : 'pass'}, ${PROCESSES[process].name}`]
   },
@@ -144,31 +139,21 @@ export function notesOnPart(station: StationId, job: Job, plan: JobPlan): PartNo
     .map((note, n) => ({ ...note, number: n + 1 }))
 }
 
-/** Every pass on the part, mend by mend in the order they are taken on, side by side as each mend lays them. */
+/** Every pass on the part, mend by mend in the order they are taken on, as each mend lays them. */
 export function stepsOnPart(job: Job, plan: JobPlan): PartStep[] {
   const of = (mend: string) => job.shape.marks.find(mark => mark.kind === 'mend' && mark.mend === mend)
-  const opening = of(OPENING)
-  const first = opening
-    ? plan.weld.data.passes.map(({ number, side, kind }): PartStep => ({
-        mark: opening.id,
-        side,
-        words: `${mendedAt(job, opening)}: pass ${number}, ${kind}, side ${side}`,
-      }))
-    : []
   const rows = plan.mends.rows
     .filter(row => row.planned && of(row.id))
     .toSorted((a, b) => (a.turn?.place ?? 0) - (b.turn?.place ?? 0))
-  const others = rows.flatMap(row => {
+  return rows.flatMap(row => {
     const mark = of(row.id)!
-    return row.planned!.lays.flatMap(({ side, passes, process }) =>
-      Array.from({ length: passes }, (_, n): PartStep => ({
-        mark: mark.id,
-        side,
-        words: `${mendedAt(job, mark)}: ${PROCESSES[process].name}, pass ${n + 1} of ${passes}, side ${side}`,
-      })),
-    )
+    const { passes } = row.log
+    return passes.map(({ number, side, process }): PartStep => ({
+      mark: mark.id,
+      side,
+      words: `${mendedAt(job, mark)}: ${PROCESSES[process].name}, pass ${number} of ${passes.length}, side ${side}`,
+    }))
   })
-  return [...first, ...others]
 }
 
 /** What may not move, as marks that still have to be put on the part. */
@@ -191,15 +176,13 @@ export interface PlacedWork {
   turn: number | null
 }
 
-/** The grooves of a job by what their marks name: the first opening's and each mend's. */
-function groovesOf(job: Job, plan: JobPlan): ReadonlyMap<string, DrawnGroove> {
-  const drawn = [[OPENING, plan.open.data.drawn] as const, ...plan.mends.rows.map(row => [row.id, row.groove] as const)]
-  return new Map(drawn.flatMap(([id, groove]) => (groove && !groove.closed ? [[id, groove] as const] : [])))
-}
+/** The open grooves of a part by the mend they are of. */
+const groovesOf = ({ mends }: JobPlan): ReadonlyMap<string, DrawnGroove> =>
+  new Map(mends.rows.flatMap(({ id, groove }) => (groove && !groove.closed ? [[id, groove] as const] : [])))
 
 /** Stop-holes and tacks of every groove on its line; what the plan counts along the damage is stretched to it. */
 export function groovesOnPart(job: Job, plan: JobPlan): PlacedWork[] {
-  const grooves = groovesOf(job, plan)
+  const grooves = groovesOf(plan)
   return job.shape.marks.flatMap(mark => {
     const groove = mark.kind === 'mend' && mark.mend ? grooves.get(mark.mend) : undefined
     const path = pathOf(mark)

@@ -1,13 +1,9 @@
 import { ASSUMED_WALL_MM } from '../../job/fields/take-in'
 import { said } from '../../job/fields/said'
-import { easyPreheatC, leastPreheatC } from '../../arc/least-preheat'
-import type { ProcessId } from '../../call/process.table'
 import type { Job, Kit } from '../../job/job.schema'
 import type { Alloy } from '../../metal/alloys.table'
-import { machineOf, mostA } from '../weld/machine'
 import { plateSkinMm2 } from '../../warm/heat'
 import { warmFor, type WarmAsk, type Warmth } from '../../warm/decide'
-import { MOST_RUN_MM } from '../../warm/torch-reach'
 import type { Body } from '../take-in/body'
 
 /** A part of which nothing is known weighs about this, g: a hand-sized casting. Judgement. */
@@ -58,40 +54,13 @@ export function warmWish(job: Job): Pick<WarmAsk, 'wanted' | 'school' | 'startC'
   return { wanted: toC === null ? 'auto' : { toC, torch: warm.torch || undefined }, school: warm.school, startC }
 }
 
-/** How long a zone the flame is swept along for the opening, mm; a longer one is warmed a length at a time. */
-export function zoneRunMm({ open }: Job): number {
-  if (open.work === 'none') return 0
-  return Math.min(MOST_RUN_MM, open.crackMm.value ?? 0)
-}
-
-/** The opening, as an arc that may want the part warm; nothing where a flame does it or there is none. */
-export function openingArcs(job: Job, kit: Kit, process: ProcessId): WarmAsk['arcs'] {
-  const wallMm = job.takeIn.wallMm.value
-  if (job.open.work === 'none' || !wallMm) return []
-  if (process !== 'ac-tig' && process !== 'mig-pulse' && process !== 'mig-spool') return []
-  const machine = machineOf(job, kit, process)
-  const limitA = machine ? mostA(machine) : Infinity
-  return [
-    {
-      leastC: leastPreheatC(wallMm, limitA, process, 'flat'),
-      easyC: easyPreheatC(wallMm, limitA, process, 'flat'),
-      wallMm,
-      soak: said(job, 'takeIn').soak,
-      runMm: zoneRunMm(job),
-    },
-  ]
-}
-
 /** Whether this job's part is warmed, where no mend has decided it with it. */
-export function decideWarm(job: Job, kit: Kit, body: Body | null, alloy: Alloy, arcs: WarmAsk['arcs']): Warmth {
-  const found = warmFor({
+export function decideWarm(job: Job, kit: Kit, body: Body | null, alloy: Alloy): Warmth {
+  return warmFor({
     ...warmWish(job),
     torches: torchFirst(kit, job).torches,
     part: { ...weighed(body, job, alloy), protect: job.takeIn.protect },
     body: { alloy, wallMm: job.takeIn.wallMm.value || ASSUMED_WALL_MM },
-    arcs,
+    arcs: [],
   })
-  return job.open.work !== 'none' && job.takeIn.wallMm.value && found.why.includes('nothing-laid')
-    ? { ...found, why: ['flame-warms'] }
-    : found
 }

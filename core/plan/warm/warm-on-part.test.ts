@@ -1,5 +1,5 @@
 import { warmthOfMend } from './warm-on-part'
-import { openingOnly } from '../opening-only.fixture'
+import { oneMend } from '../one-mend.fixture'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import Module from 'manifold-3d'
@@ -18,7 +18,7 @@ const file = readFile(readFileSync(new URL('../../../demo/larkmoor-bench.json', 
 if (!file.ok) throw new Error('the demo shop does not read')
 const kit: Kit = file.kit!
 const whole: Job = file.jobs.find(job => job.id === 'gearbox-cover')!
-const cover = openingOnly(whole)
+const cover = oneMend(whole, 'flange')
 const warmOf = (job: Job, shop = kit) => planJob(job, shop).warm
 const text = (sentence: Parameters<typeof sentenceText>[0]) => sentenceText(sentence, 'metric')
 /** The cover with its lip seal marked somewhere else. */
@@ -94,7 +94,7 @@ describe('warming on the part itself', () => {
     const { data, short, why } = warmOf(whole)
     expect(data.zones).toHaveLength(3)
     for (const zone of data.zones) expect(zone.onS).toBeGreaterThan(0)
-    expect(data.zones.map(zone => zone.mend)).toEqual(['opening', 'drain', 'gasket'])
+    expect(data.zones.map(zone => zone.mend)).toEqual(['flange', 'drain', 'gasket'])
     // A mend says its own minutes, and all of them come to the station's.
     const each = data.zones.map(zone => warmthOfMend(data, zone.mend).minutes)
     expect(each.reduce((sum, minutes) => sum + minutes, 0)).toBeCloseTo(data.warmth.minutes, 9)
@@ -124,7 +124,7 @@ describe('warming on the part itself', () => {
     expect(seals).toEqual([expect.objectContaining({ hottestC: null, atRisk: true })])
     const without = {
       ...cover,
-      shape: { ...cover.shape, marks: cover.shape.marks.filter(mark => mark.mend !== 'opening') },
+      shape: { ...cover.shape, marks: cover.shape.marks.filter(mark => mark.mend !== 'flange') },
     }
     expect(warmOf(without).data.zones).toEqual([])
   })

@@ -13,7 +13,7 @@ import { measured } from '../../solid/measure'
 
 /** One mend's place under the flame, on the part's own cells. */
 export interface WarmZone extends OnCells {
-  /** The mend it is warmed for, by its id; `opening` for the first. */
+  /** The mend it is warmed for, by its id. */
   mend: string
   name: string
   /** A long run is warmed a length at a time: how many. */
@@ -39,7 +39,7 @@ function guardsOf(job: Pick<Job, 'shape'>): CellsAsk['guards'] {
 /**
  * The torch swept along each mend that is placed on the part and laid hot, on the part's own cells; nothing where the
  * part has no shape or its file was never cut into cells, no mend is placed, or its run cannot be seen from any side.
- * @param laid names of the mends that are laid hot; `opening` for the first one
+ * @param laid ids of the mends that are laid hot
  * @param flameStays whether the flame stays on while metal is laid, as in brazing
  */
 export function warmOnPart(

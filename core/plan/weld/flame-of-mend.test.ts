@@ -6,8 +6,7 @@ import type { StoredMend } from '../../job/mend.schema'
 import { newMend } from '../../job/new-mend'
 import { sentenceText } from '../hand-over/record'
 import { mendCall } from '../mends/mend-words'
-import { stationSays } from '../mends/station-says'
-import { openingOnly } from '../opening-only.fixture'
+import { oneMend } from '../one-mend.fixture'
 import { planJob } from '../plan-job'
 import type { ProcessId } from '../../call/process.table'
 import { laidWith, layWords } from '../../lay/laid-with'
@@ -16,18 +15,20 @@ const file = readFile(readFileSync(new URL('../../../demo/larkmoor-bench.json', 
 if (!file.ok) throw new Error('the demo does not read')
 const oxygen = { id: 'oxy', name: 'oxygen torch', gas: 'oxy-acetylene', powerW: 9000, efficiencyPct: 35 }
 const kit = { ...file.kit!, torches: [...file.kit!.torches, oxygen] }
-const bracket = openingOnly(file.jobs.find(job => job.id === 'signal-bracket')!)
+const bracket = oneMend(
+  file.jobs.find(job => job.id === 'signal-bracket')!,
+  'lug',
+)
 const noShape: Job = { ...bracket, shape: { ...bracket.shape, pieces: [], marks: [] } }
 const read = (value: number) => ({ typed: `${value} mm`, value })
 
-/** The opening's own crack as a mend, laid by one process. */
+/** The bracket's crack laid by one process. */
 const asMend = (job: Job, process: ProcessId, more: Partial<StoredMend> = {}): Job => ({
   ...job,
-  open: { ...job.open, work: 'none' },
   mends: [
     {
       ...newMend('m', 'crack'),
-      readings: { lengthMm: job.open.crackMm, sides: String(job.open.sides), landMm: job.open.landMm },
+      readings: job.mends[0]!.readings,
       lays: [{ id: 'l', process, filler: '', upTo: 'cap' }],
       ...more,
     } as StoredMend,
@@ -35,31 +36,31 @@ const asMend = (job: Job, process: ProcessId, more: Partial<StoredMend> = {}): J
 })
 const rowOf = (job: Job) => planJob(job, kit).mends.rows[0]!
 const wordsOf = (job: Job) => {
-  const { why, change } = stationSays(rowOf(job), 'weld')
-  return [...why, ...change].map(sentence => sentenceText(sentence, 'metric')).join('\n')
+  const { call, why, change } = rowOf(job).says.weld
+  return [call, ...why, ...change].map(sentence => sentenceText(sentence, 'metric')).join('\n')
 }
-const opened = (job: Job, process: ProcessId) => planJob({ ...job, call: { ...job.call, process } }, kit).weld
-
 describe('rod and flame at a mend', () => {
-  it('are those of the opening, where both are the same crack in the same part', () => {
-    const [mend, first] = [rowOf(asMend(noShape, 'zinc-rod-braze')), opened(noShape, 'zinc-rod-braze')]
-    expect(mend.flame!.braze!.plan).toEqual(first.data.braze!.plan)
-    expect(mend.flame!.braze!.torch).toEqual(first.data.braze!.torch)
-    const welded = [rowOf(asMend(noShape, 'oxy-fuel')).flame!.flame!, opened(noShape, 'oxy-fuel').data.flame!] as const
-    expect(welded[0].plan.puddleC).toBe(welded[1].plan.puddleC)
-    expect(welded[0].torch.name).toBe('oxygen torch')
+  it('are what the whole part is told where it is the only one', () => {
+    const plan = planJob(asMend(noShape, 'zinc-rod-braze'), kit)
+    expect(plan.weld.call).toEqual(plan.mends.rows[0]!.says.weld.call)
+    expect(plan.weld.workings.braze).toEqual(plan.mends.rows[0]!.says.weld.workings.braze)
+    const picked = planJob({ ...noShape, call: { ...noShape.call, process: 'oxy-fuel' } }, kit).mends.rows[0]!
+    expect(picked.flame!.flame!.plan).toEqual(rowOf(asMend(noShape, 'oxy-fuel')).flame!.flame!.plan)
+    expect(picked.flame!.flame!.torch.name).toBe('oxygen torch')
   })
   it('say what to do, with its working and its clocks', () => {
     expect(wordsOf(asMend(noShape, 'zinc-rod-braze'))).toMatch(/^Braze it with the .* at 4\d\d °C/)
     expect(wordsOf(asMend(noShape, 'oxy-fuel'))).toMatch(/^Weld it with the oxygen torch/)
-    const { clocks, workings, cautions } = stationSays(rowOf(asMend(noShape, 'zinc-rod-braze')), 'weld')
+    const { clocks, workings, cautions } = rowOf(asMend(noShape, 'zinc-rod-braze')).says.weld
     expect(clocks.map(clock => clock.name)).toEqual(['To brazing heat', 'Slow cool'])
     expect(workings.braze!.steps.length).toBeGreaterThan(3)
     expect(cautions.map(entry => entry.code)).toContain('torch-fire')
   })
   it('are named by what is laid, not by the filler that an arc would lay', () => {
     const row = rowOf(asMend(noShape, 'zinc-rod-braze'))
-    expect(sentenceText(mendCall(row, 'weld'), 'metric')).toMatch(/^Crack: \w+ pass(es)? with rod and flame\.$/)
+    expect(sentenceText(mendCall(row, 'weld'), 'metric')).toMatch(
+      /^Crack: Braze it with the zinc-aluminium rod at \d+ °C/,
+    )
     expect(new Set(row.log.passes.map(pass => pass.by))).toEqual(new Set(['zinc-aluminium rod']))
     expect([laidWith('ac-tig', '5356'), laidWith('ac-tig', null)]).toEqual(['5356', 'none: boils dirt out'])
     expect(layWords('ac-tig', '4043')).toBe('AC TIG, 4043')
@@ -67,8 +68,8 @@ describe('rod and flame at a mend', () => {
   it('are not there for an arc, and nothing of them is said at another station', () => {
     const arc = rowOf(asMend(noShape, 'ac-tig'))
     expect([arc.place, arc.flame]).toEqual([null, null])
-    expect(wordsOf(asMend(noShape, 'ac-tig'))).not.toMatch(/torch|rod at/)
-    expect(stationSays(rowOf(asMend(noShape, 'zinc-rod-braze')), 'open').why).toEqual([])
+    expect(wordsOf(asMend(noShape, 'ac-tig'))).not.toMatch(/propylene|rod at/)
+    expect(JSON.stringify(rowOf(asMend(noShape, 'zinc-rod-braze')).says.open.why)).not.toMatch(/torch|flame/)
   })
   it('count the heavier rod on a part that turns: volume × difference of densities × radius', () => {
     const turned = asMend(noShape, 'zinc-rod-braze', {

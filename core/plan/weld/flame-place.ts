@@ -1,14 +1,10 @@
-import type { Job } from '../../job/job.schema'
 import type { StoredMend } from '../../job/mend.schema'
 import type { PlannedMend } from '../../whole/job-planned'
 import { MOST_RUN_MM } from '../../warm/torch-reach'
-import type { OpenData } from '../open/open'
-import { OPENING } from '../take-in/on-the-part'
-import { zoneRunMm } from '../warm/warm-decision'
 
 /** Where rod and flame are at work: what they fill, and how it lies to the flame. */
 export interface FlamePlace {
-  /** The mend it is, by its id; `opening` for the first. */
+  /** The mend it is, by its id. */
   mend: string
   wallMm: number | null
   volumeMm3: number
@@ -20,17 +16,6 @@ export interface FlamePlace {
   /** How far out it is on a part that turns; null where it does not. */
   turnsAtMm: number | null
 }
-
-/** The opening, where it is laid with rod and flame. */
-export const openingPlace = (job: Job, { groove }: OpenData): FlamePlace => ({
-  mend: OPENING,
-  wallMm: job.takeIn.wallMm.value || null,
-  volumeMm3: groove?.volumeMm3 ?? 0,
-  faceMm2: groove ? groove.topWidthMm * groove.runMm : 0,
-  runMm: zoneRunMm(job),
-  atEdge: false,
-  turnsAtMm: null,
-})
 
 /** A mend, where it is laid with rod and flame. */
 export const placeOfMend = (

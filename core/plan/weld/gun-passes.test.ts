@@ -19,7 +19,6 @@ describe('passes of a gun', () => {
       ...blank,
       takeIn: { ...blank.takeIn, does: 'static' as const, soak: 'handled' as const, wallMm: mm(12) },
       know: { ...blank.know, alloy: '356' },
-      open: { ...blank.open, work: 'none' as const },
       weld: { ...blank.weld, wireMm: mm(1.2) },
     }
     const gun = { ...kit.machines[0]!, id: 'gun', process: 'mig-pulse' as const, highA: 280, torchA: 280, ratedA: 250 }

@@ -3,27 +3,32 @@ import { LAYS_BY } from '../../lay/process.table'
 import type { LogEntry } from '../../job/fields/weld'
 import type { Job } from '../../job/job.schema'
 import { passStep } from '../../job/mend-steps'
+import type { Current } from '../../warm/current'
 import type { StoredMend } from '../../job/mend.schema'
 import { groundOutPasses, nextMove, type NextMove } from '../../puddle/next-move'
 import type { PlannedMend } from '../../whole/job-planned'
+import { MOST_PASSES } from './pass-currents'
 import type { WeldPass } from './weld-data'
 
-/** What was seen in one mend, or with none named in the opening, as it came. */
-export const logOf = (job: Job, mend: string | null): LogEntry[] =>
-  job.weld.log.filter(entry => (entry.mend ?? null) === mend)
+/** What was seen in one mend, as it came. */
+export const logOf = (job: Job, mend: string): LogEntry[] => job.weld.log.filter(entry => entry.mend === mend)
 
 /** A mend's passes as they are laid, what was seen in them, and what that asks for. */
 export interface MendLog {
   passes: WeldPass[]
+  /** What was seen last. */
+  last: LogEntry | null
   nextMove: NextMove | null
-  /** What the puddle had ground out, to be laid again: passes, and what they take. */
-  again: { passes: number; minutes: number; rods: number }
+  /** What the puddle had ground out, to be laid again: passes, their share of all, and what they take. */
+  again: { passes: number; share: number; minutes: number; rods: number }
 }
 
-export const NO_LOG: MendLog = { passes: [], nextMove: null, again: { passes: 0, minutes: 0, rods: 0 } }
-
-/** More passes than a log numbers are not listed: nobody lays them by hand. */
-const MOST_PASSES = 1000
+export const NO_LOG: MendLog = {
+  passes: [],
+  last: null,
+  nextMove: null,
+  again: { passes: 0, share: 0, minutes: 0, rods: 0 },
+}
 
 type PlannedLay = PlannedMend['lays'][number]
 
@@ -51,10 +56,9 @@ function passByPass(lays: readonly PlannedLay[], order: StoredMend['order']): Pl
 
 /**
  * The passes of a mend in the order of its lays, numbered through: boil-out without rod is no pass. The first on each
- * side is its root, the last its cap; TIG's current falls evenly from where it starts to what it is eased to. At most
- * a thousand are listed.
+ * side is its root, the last its cap; `currents` are those of TIG, pass by pass. At most a thousand are listed.
  */
-export function mendLog(job: Job, mend: StoredMend, planned: PlannedMend): MendLog {
+export function mendLog(job: Job, mend: StoredMend, planned: PlannedMend, currents: readonly Current[]): MendLog {
   const log = logOf(job, mend.id)
   const laid = passByPass(planned.lays, mend.order)
   const [first, last] = [new Map<1 | 2, number>(), new Map<1 | 2, number>()]
@@ -62,11 +66,9 @@ export function mendLog(job: Job, mend: StoredMend, planned: PlannedMend): MendL
     if (!first.has(side)) first.set(side, n)
     last.set(side, n)
   })
-  const { startA, easedA } = planned
   const ease = (n: number) => {
-    if (startA === null || easedA === null) return null
-    const at = (step: number) => startA + ((easedA - startA) * step) / laid.length
-    return { fromA: at(n), toA: at(n + 1) }
+    const current = currents[n]
+    return current ? { fromA: current.startA, toA: current.easedA } : null
   }
   const seen = new Map<number, LogEntry[]>()
   for (const entry of log) seen.set(entry.pass, [...(seen.get(entry.pass) ?? []), entry])
@@ -77,6 +79,8 @@ export function mendLog(job: Job, mend: StoredMend, planned: PlannedMend): MendL
       number: n + 1,
       side: lay.side,
       kind: opens ? 'root' : last.get(lay.side) === n ? 'cap' : 'fill',
+      process: lay.process,
+      filler: lay.filler!,
       by: layWords(lay.process, lay.filler),
       done: done.has(passStep(n + 1)),
       log: seen.get(n + 1) ?? [],
@@ -88,7 +92,8 @@ export function mendLog(job: Job, mend: StoredMend, planned: PlannedMend): MendL
   const share = passes.length ? again / passes.length : 0
   return {
     passes,
+    last: log.at(-1) ?? null,
     nextMove: nextMove(log),
-    again: { passes: again, minutes: share * planned.arcMin, rods: Math.ceil(share * planned.rods - 1e-9) },
+    again: { passes: again, share, minutes: share * planned.arcMin, rods: Math.ceil(share * planned.rods - 1e-9) },
   }
 }

@@ -1,4 +1,5 @@
 import { said } from '../../job/fields/said'
+import { rodForWall } from '../../lay/means'
 import { findAlloy } from '../../metal/find-alloy'
 import type { Job } from '../../job/job.schema'
 import type { JobLesson } from '../../puddle/trainer/this-job'
@@ -22,7 +23,9 @@ export function trainerJob(job: Job, plan: JobPlan): JobLesson | { wants: string
   if (!alloy) return { wants: 'the alloy' }
   if (!wallMm) return { wants: 'the wall' }
   const { warmth } = plan.warm.data
-  const filler = plan.call.data.fillerAlloy
+  const set = plan.weld.data.setUp?.set
+  const row = plan.mends.rows.find(({ planned }) => planned?.filler)
+  const filler = row?.planned?.filler ?? plan.call.data.fillerAlloy
   return {
     title: job.title || 'this part',
     alloy: alloy.name,
@@ -30,9 +33,9 @@ export function trainerJob(job: Job, plan: JobPlan): JobLesson | { wants: string
     wallMm,
     startC: warmth.need === 'none' ? said(job, 'warm').startC : warmth.toC,
     dirt: job.takeIn.soak ? DIRT_OF[job.takeIn.soak] : 'handled',
-    rodMm: said(job, 'open').fillerMm,
-    enPct: plan.weld.data.enPct,
-    tungstenMm: plan.weld.data.tig?.tungstenMm ?? USUAL_TUNGSTEN_MM,
-    mostA: plan.weld.data.machine?.highA ?? null,
+    rodMm: row?.rodMm ?? rodForWall(wallMm),
+    enPct: set?.enPct ?? said(job, 'weld').enPct,
+    tungstenMm: set?.tig?.tungstenMm ?? USUAL_TUNGSTEN_MM,
+    mostA: set?.machine?.highA ?? null,
   }
 }

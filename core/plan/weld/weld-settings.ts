@@ -20,7 +20,7 @@ import { NoAnswer } from '../../ask/question'
 import type { Job, Kit } from '../../job/job.schema'
 import { askFor, type AskedForPlan } from '../ask-core'
 import { machineOf, mostA, type Machine } from './machine'
-import { BETWEEN_PASSES_MIN } from '../minutes.table'
+import { BETWEEN_PASSES_MIN } from '../../mend/minutes.table'
 import type { Working } from '../parts'
 
 export type ArcProcess = Machine['process']
@@ -214,7 +214,7 @@ export function weldMeans(
           flowLMin: said(job, 'weld').flowLMin,
           arcMin,
           postflowS: postflowS(setA),
-          starts: passes * 2,
+          starts: passes,
           ...(kit.gases[0] ? { cylinderL: kit.gases[0].cylinderL } : {}),
         })
       : null

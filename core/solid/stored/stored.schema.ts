@@ -34,7 +34,7 @@ export const markSchema = z.object({
   id,
   kind: z.enum(keys(MARK_KINDS)),
   name: z.string().max(60).default(''),
-  /** Which mend it is the place of; `opening` for the first one. */
+  /** Which mend it is the place of, by its id. */
   mend: z.string().max(64).default(''),
   face: z.enum(keys(FACES)).default('top'),
   at: placeOf(0, 0, 0),

@@ -20,10 +20,13 @@ const STATIONS: Record<StationId, Component> = {
 const route = useRoute()
 const store = useJob()
 const current = computed(() => STATION_IDS.find(id => id === route.params.station) ?? 'take-in')
-/** Stations that show one mend at a time, where the address names one that is there. */
+/** Stations that show one mend at a time, where the address names one of several; a single one is the station's own. */
 const OF_MENDS = ['open', 'weld', 'rebuild'] as const
 const ofMends = computed(() => OF_MENDS.find(id => id === current.value) ?? null)
-const named = computed(() => store.job?.mends.some(mend => mend.id === route.query.mend) ?? false)
+const named = computed(() => {
+  const mends = store.job?.mends ?? []
+  return mends.length > 1 && mends.some(mend => mend.id === route.query.mend)
+})
 </script>
 
 <template>

@@ -1,0 +1,39 @@
+import type { Job, Kit } from '../../job/job.schema'
+import type { StoredMend } from '../../job/mend.schema'
+import { STARTER_KIT } from '../../whole/starter-kit'
+import type { JobGiven, MendGiven } from '../../whole/job-given'
+import { alloyOfFiller, dilutionOf } from '../call/call'
+import { torchFirst } from '../warm/warm-decision'
+
+/**
+ * The kit that this job goes by: its torch first, and of a process whose machine was picked, that machine alone. One
+ * with nothing to weld with is one that nobody has filled in yet: what a bench begins with stands in for it.
+ */
+export function kitOf(own: Kit, job: Job): Kit {
+  const { machines, torches } = STARTER_KIT
+  const kit = own.machines.length || own.torches.length ? own : { ...own, machines, torches }
+  const picked = kit.machines.find(machine => machine.id === job.weld.machine)
+  return {
+    ...torchFirst(kit, job),
+    machines: kit.machines.filter(({ id, process }) => !picked || process !== picked.process || id === picked.id),
+  }
+}
+
+/** How the fillers of a job are ranked: base in the bead, and which goes first on castings. */
+export const fillersOf = (job: Job): NonNullable<JobGiven['fillers']> => ({
+  dilutionPct: dilutionOf(job),
+  magnesiumFirst: job.call.school === 'magnesium-first',
+})
+
+/** The lays of a mend: its own, else what was picked for the part at the call; undefined leaves it to the plan. */
+export function laysGiven(job: Job, { lays }: StoredMend): MendGiven['lays'] {
+  if (lays.length)
+    return lays.map(({ process, filler, upTo }) => ({
+      process: process ?? undefined,
+      filler: filler || undefined,
+      upTo,
+    }))
+  const { process, filler } = job.call
+  if (!process && !filler) return undefined
+  return [{ process: process ?? undefined, filler: alloyOfFiller(filler), upTo: 'cap' }]
+}
