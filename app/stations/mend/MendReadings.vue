@@ -22,6 +22,8 @@ const isOpened = computed(() => {
   const planned = row.value?.planned
   return !planned || current.value!.opened || planned.opening.length > 0 || planned.volumeMm3 > 0
 })
+/** Where a station has readings of its own, those of opening are folded away. */
+const folded = computed(() => props.station === 'weld' || (props.station === 'rebuild' && atRebuild.value.length > 0))
 const flames = computed(() => row.value?.planned?.lays.some(({ process }) => !PROCESSES[process].needsAmps) ?? false)
 const torches = computed(() => Object.fromEntries(shop.kit.torches.map(torch => [torch.id, torch.name])))
 </script>
@@ -54,8 +56,8 @@ const torches = computed(() => Object.fromEntries(shop.kit.torches.map(torch => 
         />
       </template>
     </template>
-    <component :is="props.station === 'weld' ? 'details' : 'div'">
-      <summary v-if="props.station === 'weld'">What was seen and measured of it</summary>
+    <component :is="folded ? 'details' : 'div'">
+      <summary v-if="folded">What was seen and measured of it</summary>
       <MendField v-for="{ key, field, path } in fields" :key="key" :field="field" :path="path" />
       <ReadingField path="takeIn.wallMm" />
       <template v-if="current.kind === 'joint'">

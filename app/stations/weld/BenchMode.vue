@@ -29,7 +29,10 @@ const {
   note,
   pictured,
 } = usePuddleLog(
-  computed(() => (typeof route.query.mend === 'string' ? route.query.mend : (firstToLay(store.plan!)?.id ?? null))),
+  computed(() => {
+    if (typeof route.query.mend === 'string') return route.query.mend
+    return (store.plan && firstToLay(store.plan)?.id) ?? null
+  }),
 )
 const interpass = computed(() => row.value?.interpass ?? null)
 const named = computed(() => mendNamed(store.job!, mend.value?.id))

@@ -76,6 +76,14 @@ function shortOf(row: MendRow, station: Shown): string {
       : 'nothing to do'
 }
 
+/** The same in parts, a current as a figure. */
+function partsOf(row: MendRow, station: Shown): Sentence {
+  const set = station === 'weld' ? row.setUps[0]?.set : undefined
+  if (!row.planned || !set?.machine || refusedCall(row) || row.log.passes.some(pass => pass.done))
+    return [shortOf(row, station)]
+  return [figure(Math.round(set.mig?.a ?? set.setA), 'a'), `, ${count(row.planned.passes, 'pass', 'passes')}`]
+}
+
 /** What a mend still wants at a station: its readings, and at Weld what lays it. */
 const wantsAt = (row: MendRow, station: Shown): string[] => [
   ...row.wants,
@@ -103,7 +111,11 @@ export function stationOfMends<Data>(plan: StationPlan<Data>, { rows }: MendsDat
   if (another)
     return {
       ...plan,
-      call: [...first, `${capital(rows.map(row => `${row.name}: ${shortOf(row, station)}`).join('; '))}.`],
+      call: [
+        ...first,
+        ...rows.flatMap((row, n) => [n ? `; ${row.name}: ` : `${capital(row.name)}: `, ...partsOf(row, station)]),
+        '.',
+      ],
       short: plan.short || count(rows.length, 'mend'),
       wants: rows.flatMap(row => wantsAt(row, station).map(want => `${row.name}: ${want}`)),
       cautions: withOf(rows.flatMap(row => row.says[station].cautions)),

@@ -11,7 +11,7 @@ export const MOST_PASSES = 1000
  * before it left it, and what it is eased to. Empty where no TIG lays it.
  */
 export function passCurrents(
-  { wallMm, joint, foundC, arcMin, passes, process }: PlannedMend,
+  { wallMm, joint, foundC, arcMin, lays, passes, process }: PlannedMend,
   set: ArcSet | undefined,
   { massG, skinMm2 }: JobPlanned['part'],
   alloy: Alloy,
@@ -19,8 +19,10 @@ export function passCurrents(
 ): Current[] {
   if (process !== 'ac-tig' || !set || set.setA <= 0 || passes < 1 || passes > MOST_PASSES) return []
   const { setA } = set
+  // An arc that boils it out first is a pass of its own to the heat, though none is laid.
+  const all = lays.reduce((sum, lay) => sum + lay.passes, 0)
   return currentByPass(
-    { wallMm, joint, process, startC: foundC, arcMin, passes, massG, skinMm2, alloy, zoneWallMm, limitA: setA },
+    { wallMm, joint, process, startC: foundC, arcMin, passes: all, massG, skinMm2, alloy, zoneWallMm, limitA: setA },
     setA,
-  )
+  ).slice(all - passes)
 }

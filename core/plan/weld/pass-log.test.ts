@@ -80,6 +80,17 @@ describe('the passes of a mend', () => {
     expect(log.passes.at(-1)!.ease!.toA).toBeCloseTo(planned!.easedA!, 9)
     for (const { ease } of log.passes) expect(ease!.toA).toBeLessThanOrEqual(ease!.fromA)
   })
+  it('end with the current that the plan eases to where an arc has boiled the place out first', () => {
+    const { planned, log } = rowOf(
+      cover(one => void (one.takeIn.soak = 'oil-soaked')),
+      'crack',
+    )
+    expect(planned!.lays.some(({ filler }) => filler === null)).toBe(true)
+    expect(log.passes).toHaveLength(planned!.passes)
+    expect(log.passes.at(-1)!.ease!.toA).toBeCloseTo(planned!.easedA!, 9)
+    // That warms it, so the first pass begins lower than on a clean part.
+    expect(log.passes[0]!.ease!.fromA).toBeLessThan(planned!.startA!)
+  })
   it('are done by their step, each mend for itself', () => {
     const job = cover(one => void one.mends[0]!.done.push(passStep(1)))
     expect(rowOf(job, 'crack').log.passes[0]!.done).toBe(true)
