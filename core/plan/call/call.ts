@@ -51,7 +51,7 @@ export const alloyOfFiller = (filler: string): string | undefined => findAlloy(f
 /** Share of the bead that is melted base, kept to what a bead can be. */
 export const dilutionOf = (job: Job) => Math.min(100, Math.max(0, said(job, 'call').dilutionPct))
 
-/** The filler: the one picked, else the one that the mends are laid with, else the first in rank. */
+/** The filler: the one picked, else the one that the mends are laid with, else the first by school or in rank. */
 export function chooseFillerFor(job: Job, know: KnowData, { rows }: MendsData): FillerChoice {
   const { takeIn, call } = job
   const load = said(job, 'takeIn').does
@@ -67,9 +67,14 @@ export function chooseFillerFor(job: Job, know: KnowData, { rows }: MendsData): 
   })
   const fillers = filler.ok ? filler.answer.ranked : []
   const laid = rows.find(row => row.planned?.filler)?.planned?.filler
+  const bySchool =
+    call.school === 'magnesium-first'
+      ? fillers.find(entry => entry.filler === '5356' && entry.verdict !== 'never')
+      : undefined
   const chosen =
     fillers.find(entry => entry.filler === call.filler) ??
     fillers.find(entry => alloyOfFiller(entry.filler) === laid) ??
+    bySchool ??
     fillers[0]
   const name = chosen?.filler ?? '4043'
   return {

@@ -62,6 +62,7 @@ describe('what is picked for the part', () => {
     expect(rowsOf(magnesium)[0]![1]).toBe('5356')
     const plan = planJob(magnesium, kit)
     expect(plan.call.data.filler).toBe('5356')
+    expect(planJob({ ...magnesium, mends: [] }, kit).call.data.filler).toBe('5356')
   })
   it('is the machine, where one of its process is picked: what that can do is what counts', () => {
     const amps = (id: string) =>
