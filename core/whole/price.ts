@@ -1,6 +1,8 @@
+import { MACHINE_EFFICIENCY } from '../arc/mains'
 import type { Kit } from '../job/job.schema'
 import { WIRE_MM } from '../lay/process.table'
 import { findAlloy } from '../metal/find-alloy'
+import { VOLTS } from '../warm/current'
 
 /** A rod of a filler that the kit does not hold, and a gram of wire: common practice, no source. */
 const USUAL_ROD_PRICE = 1
@@ -9,9 +11,6 @@ const USUAL_WIRE_PRICE_PER_KG = 30
 const USUAL_WIRE_GCM3 = 2.7
 /** Discs, brushes, wipes and paper for each minute of hand work: common practice, no source. */
 const ABRASIVES_PER_HAND_MIN = 0.03
-/** Of what a machine draws, the share that reaches the arc. Common practice, no source. */
-const MACHINE_EFFICIENCY = 0.75
-const ARC_V = 15
 
 const isOf = (filler: string) => (held: { filler: string }) => held.filler.replace(/^ER/i, '') === filler
 
@@ -44,7 +43,7 @@ export function priceOf(
     used.rods.reduce((sum, { filler, rods }) => sum + rods * rodPrice(kit, filler), 0) +
     (used.wire ? wirePrice(kit, used.wire.filler, wireG(used.wire.wireM, used.wire.filler)) : 0) +
     used.gasL * (gas ? gas.price / gas.cylinderL : 0) +
-    ((used.a * ARC_V * used.arcMin) / 60 / 1000 / MACHINE_EFFICIENCY) * kit.pricePerKWh +
+    ((used.a * VOLTS['ac-tig'] * used.arcMin) / 60 / 1000 / MACHINE_EFFICIENCY) * kit.pricePerKWh +
     used.handMin * ABRASIVES_PER_HAND_MIN
   )
 }
