@@ -7,7 +7,7 @@ import { jobOnTheBench } from '~/at-the-bench.fixture'
 import { useSettings } from '~/stores/settings'
 import { useReading } from './use-reading'
 
-vi.mock('~/composables/core-worker', () => ({ coreWorker: () => ({ plan: () => new Promise(() => undefined) }) }))
+vi.mock('~/composables/core-worker', () => ({ planned: () => new Promise(() => undefined) }))
 
 let job: Awaited<ReturnType<typeof jobOnTheBench>>
 let scope: EffectScope

@@ -1,4 +1,3 @@
-import { fieldOf, stamped } from '#core/job/field'
 import { JOB_VERSION } from '#core/job/version'
 import type { FieldMerge } from '#core/job/merge'
 import { threeWay } from '#core/job/three-way'
@@ -40,12 +39,14 @@ const onto = (job: Job, { path, value, before }: MadePatch): Job =>
  * @returns the job as stored, or undefined if it is gone
  * @throws Error where a newer program has brought the job up to its own version
  */
-export function writePatches(
+export async function writePatches(
   jobId: string,
   patches: readonly MadePatch[],
   updatedAt: string,
   again = false,
 ): Promise<Job | undefined> {
+  // Every field that a job may have, which the shelf itself never asks. No transaction waits for a script.
+  const { fieldOf, stamped } = await import('#core/job/field')
   return db.transaction('rw', db.jobs, db.cards, async () => {
     const stored = await db.jobs.get(jobId)
     if (!stored) return undefined
@@ -95,7 +96,7 @@ export async function takeInFile(
   files: readonly BundledFile[] = [],
   into: BenchDatabase = db,
 ): Promise<Imported> {
-  // It goes by every field that a job may have, which the shelf itself never asks. No transaction waits for a script.
+  // Fields again: no transaction waits for a script.
   const { mergeJobs } = await import('#core/job/merge')
   return into.transaction('rw', [into.jobs, into.cards, into.kit, into.held], async () => {
     const here = (await into.jobs.bulkGet(jobs.map(job => job.id))).filter(job => job !== undefined)

@@ -5,7 +5,7 @@ import { replayClocks } from '~/db/journal'
 import { jobOnTheBench, settled } from '~/at-the-bench.fixture'
 import { useClocks } from './clocks'
 
-vi.mock('~/composables/core-worker', () => ({ coreWorker: () => ({ plan: () => new Promise(() => undefined) }) }))
+vi.mock('~/composables/core-worker', () => ({ planned: () => new Promise(() => undefined) }))
 
 let clocks: ReturnType<typeof useClocks>
 beforeEach(async () => {

@@ -6,7 +6,7 @@ import type { ReadingStream } from '~/composables/reading-stream'
 import { jobOnTheBench } from '~/at-the-bench.fixture'
 import { useInstruments, type Running } from './instruments'
 
-vi.mock('~/composables/core-worker', () => ({ coreWorker: () => ({ plan: () => new Promise(() => undefined) }) }))
+vi.mock('~/composables/core-worker', () => ({ planned: () => new Promise(() => undefined) }))
 
 const START_MS = Date.parse('2026-11-12T09:00:00.000Z')
 /** An instrument on the wire that has given these values, one a second. */

@@ -17,12 +17,10 @@ import { jobOnTheBench, settled } from '~/at-the-bench.fixture'
  */
 const asked: { job: Job; kit: Kit; answer: () => void; fail: (error: Error) => void }[] = []
 vi.mock('~/composables/core-worker', () => ({
-  coreWorker: () => ({
-    plan: (job: Job, kit: Kit) =>
-      new Promise((resolve, reject) => {
-        asked.push({ job, kit, answer: () => resolve(planJob(job, kit)), fail: reject })
-      }),
-  }),
+  planned: (job: Job, kit: Kit) =>
+    new Promise((resolve, reject) => {
+      asked.push({ job, kit, answer: () => resolve(planJob(job, kit)), fail: reject })
+    }),
 }))
 
 /** The browser's own small store, in which the journal lies. */

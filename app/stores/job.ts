@@ -1,16 +1,16 @@
 import { liveQuery, type Subscription } from 'dexie'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { checkedAt } from '#core/job/checked'
+import type * as checking from '#core/job/checked'
 import type { Job } from '#core/job/job.schema'
-import { fieldOf, stamped } from '#core/job/field'
+import type * as timing from '#core/job/field'
 import type { Damaged } from '#core/job/out'
 import { addressed, applyPatch, inverseOf, valueAt, type Patch } from '#core/job/patch'
 import { same } from '#core/job/same'
 import { threeWay } from '#core/job/three-way'
 import type { JobPlan } from '#core/plan/plan-job'
 import { STATION_IDS, type StationId } from '#core/job/stations.table'
-import { coreWorker } from '~/composables/core-worker'
+import { planned } from '~/composables/core-worker'
 import { refusalWords, TRY_AGAIN_MS } from '~/composables/refusal'
 import { db } from '~/db/database'
 import { journal, type Entry } from '~/db/journal'
@@ -47,7 +47,8 @@ export const useJob = defineStore('job', () => {
   const journalled = ref(true)
   let writing: Promise<void> | null = null
   let again: ReturnType<typeof setTimeout> | undefined
-  let check: typeof checkedAt | null = null
+  /** What a job's fields are, read when one is opened: the shelf does without. */
+  let fields: (typeof checking & typeof timing) | null = null
   let following: Subscription | undefined
 
   /** A stored job with what is waiting for it. */
@@ -63,13 +64,14 @@ export const useJob = defineStore('job', () => {
   async function open(id: string) {
     if (job.value?.id === id) return
     close()
-    const [stored, { checkedAt: checked }, { readJob }, { damagedJob }] = await Promise.all([
+    const [stored, checked, timed, { readJob }, { damagedJob }] = await Promise.all([
       db.jobs.get(id),
       import('#core/job/checked'),
+      import('#core/job/field'),
       import('#core/job/files'),
       import('#core/job/out'),
     ])
-    check = checked
+    fields = { ...checked, ...timed }
     missing.value = stored === undefined
     const read = stored ? readJob(stored) : null
     damaged.value =
@@ -143,16 +145,17 @@ export const useJob = defineStore('job', () => {
    */
   function carryOut({ path, value }: Patch, from: unknown = valueAt(job.value, path)): string | null {
     const before = job.value!
+    const { checkedAt, fieldOf, stamped } = fields!
     const at = new Date().toISOString()
     const changed = applyPatch(before, { path, value: threeWay(from, valueAt(before, path), value) })
-    const checked = check?.(changed, path)
-    if (checked && !checked.ok) {
+    const checked = checkedAt(changed, path)
+    if (!checked.ok) {
       refused.value = { path: path.join('.'), reason: checked.reason }
       return checked.reason
     }
     refused.value = null
     // What hides in a text is shown, and what an entry leaves out has its usual value: as a file would bring it back.
-    const tidy = !checked || same(checked.value, valueAt(changed, path)) ? value : checked.value
+    const tidy = same(checked.value, valueAt(changed, path)) ? value : checked.value
     const next = tidy === value ? changed : applyPatch(changed, { path, value: tidy })
     const stamps = stamped(before.stamps, [path], at, before.updatedAt)
     job.value = { ...next, updatedAt: at, stamps }
@@ -206,7 +209,7 @@ export const useJob = defineStore('job', () => {
     if (!current) return
     const ticket = ++asked
     try {
-      const worked = await coreWorker().plan(current, shop.kit)
+      const worked = await planned(current, shop.kit)
       if (ticket !== asked) return
       plan.value = worked
       planError.value = null

@@ -12,9 +12,7 @@ import { filesBench, filesHand } from '~/workers/files-bench'
 import { jobOnTheBench } from '~/at-the-bench.fixture'
 import { useShop } from './shop'
 
-vi.mock('~/composables/core-worker', () => ({
-  coreWorker: () => ({ plan: async (job: never, kit: never) => planJob(job, kit) }),
-}))
+vi.mock('~/composables/core-worker', () => ({ planned: async (job: never, kit: never) => planJob(job, kit) }))
 
 const { shopFile } = filesBench(async () => null)
 const AT = '2026-11-12T10:00:00.000Z'

@@ -15,7 +15,7 @@ vi.mock('~/composables/files-worker', async () => {
   const bench = filesBench(async file => (file.name === 'broken.png' ? null : { wide: 10, high: 10 }))
   return { filesWorker: () => bench }
 })
-vi.mock('~/composables/core-worker', () => ({ coreWorker: () => ({ plan: () => new Promise(() => undefined) }) }))
+vi.mock('~/composables/core-worker', () => ({ planned: () => new Promise(() => undefined) }))
 
 const { which, goToShop } = vi.hoisted(() => ({ which: { WHICH_SHOP: 'own' }, goToShop: vi.fn() }))
 vi.mock('~/db/which-shop', () => ({

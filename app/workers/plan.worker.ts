@@ -3,18 +3,26 @@ import { answerRows, type AnswerRows } from '#core/ask/answer-rows'
 import { fieldsOf, type QuestionField } from '#core/ask/fields'
 import type { Asked } from '#core/ask/registry'
 import type { Job, Kit } from '#core/job/job.schema'
+import { news, type News } from '#core/plan/news'
 import { planJob, type JobPlan } from '#core/plan/plan-job'
 import { keptWork, takenBack } from './kept-work'
 
 /** Every question there is; read once one is asked by itself, so that the first plan need not wait for them. */
 const all = async () => (await import('#core/questions')).questions
 
+/** The plan that the page was told last. */
+let told: JobPlan | null = null
+
 /** The core, off the page's thread: whole plans and single questions. */
 const bench = {
   ...keptWork,
-  plan: async (job: Job, kit: Kit): Promise<JobPlan> => {
+  /** What is new in a job's plan since the last one that was asked for, of whatever job. */
+  planNews: async (job: Job, kit: Kit): Promise<News> => {
     await takenBack
-    return planJob(job, kit)
+    const plan = planJob(job, kit)
+    const since = news(told, plan)
+    told = plan
+    return since
   },
   list: async (): Promise<{ name: string; purpose: string }[]> => {
     const questions = await all()

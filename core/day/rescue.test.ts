@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { dayOf, type DayGiven } from './model'
-import { changedBy, heldTo, jobEnds, rescues, soonest, type Rescue } from './rescue'
+import { jobEnds } from './ends'
+import { changedBy, heldTo, rescues, soonest, type Rescue } from './rescue'
 import { schedule, scheduled } from './search'
 
 function planned(given: DayGiven) {

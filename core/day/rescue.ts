@@ -1,4 +1,5 @@
 import { NoAnswer } from '../ask/question'
+import { jobEnds } from './ends'
 import { dayOf, type DayGiven } from './model'
 import { schedule } from './search'
 
@@ -17,13 +18,6 @@ export type Rescue = Change & { endMin: number; untilMin?: number }
 const STEPS_MIN = [15, 30, 60, 90, 120, 180]
 /** Share of a full search spent on each change tried: a change that needs more looking than this is not found. */
 const EFFORT = 0.04
-
-/** When each job of a plan ends, by id. */
-export function jobEnds(given: DayGiven, starts: ReadonlyMap<string, number>): Map<string, number> {
-  return new Map(
-    given.jobs.map(job => [job.id, Math.max(0, ...job.tasks.map(task => starts.get(task.id)! + task.minutes))]),
-  )
-}
 
 /** The soonest a job could end with the whole day to itself. */
 export function soonest(given: DayGiven, id: string): number {

@@ -1,3 +1,4 @@
+import { remembered } from '../ask/remembered'
 import { areaBelowMm2, halfWidthMm, heightOfAreaMm, type GrooveShape } from './section'
 
 /** One bead as drawn: an ellipse about its centre, heights counted from the bottom of the groove. */
@@ -70,16 +71,23 @@ function rising(passes: number, first: number, step: number): number[] {
 const FIRST_LAYERS = [1, 2, 3, 4, 6, 8]
 const STEPS = [0, 0.25, 0.5, 0.75, 1, 1.5, 2]
 
+interface LayersAsk {
+  shape: GrooveShape
+  capAreaMm2: number
+  capMm: number
+  passes: number
+}
+
 /**
  * Bead counts for the layers, root first: of all that rise evenly, those whose beads come nearest to the usual shape.
  */
-function layerCounts(shape: GrooveShape, capAreaMm2: number, capMm: number, passes: number): number[] {
+const layerCounts = remembered(200, ({ shape, capAreaMm2, capMm, passes }: LayersAsk): readonly number[] => {
   const candidates = FIRST_LAYERS.filter(first => first <= passes).flatMap(first =>
     STEPS.map(step => rising(passes, first, step)),
   )
   const fit = (counts: readonly number[]) => misfit(layersOf(counts, shape, capAreaMm2, capMm))
   return candidates.reduce((best, counts) => (fit(counts) < fit(best) ? counts : best))
-}
+})
 
 /** Order within a layer: the flanks first, each from one side, the middle last, where it closes between the two. */
 const slotsInOrder = (count: number) => (count === 3 ? [0, 2, 1] : Array.from({ length: count }, (_, index) => index))
@@ -89,7 +97,7 @@ const slotsInOrder = (count: number) => (count === 3 ? [0, 2, 1] : Array.from({ 
  * Every bead takes an equal share of the section (cap included); the layers' heights come from the groove's own area.
  */
 export function layBeads(shape: GrooveShape, capAreaMm2: number, capMm: number, passes: number): Bead[] {
-  const layers = layersOf(layerCounts(shape, capAreaMm2, capMm, passes), shape, capAreaMm2, capMm)
+  const layers = layersOf(layerCounts({ shape, capAreaMm2, capMm, passes }), shape, capAreaMm2, capMm)
   const beads: Bead[] = []
   layers.forEach(({ count, bottomMm, topMm, halfMm }, layer) => {
     const beadHalf = halfMm / count

@@ -1,3 +1,4 @@
+import { remembered } from '../ask/remembered'
 import { read } from '../quantity/read'
 import { DRILLS, type Drill } from './drills.table'
 
@@ -9,7 +10,7 @@ const RANGE = /^(.+?)\s+(?:to|–)\s+(.+?)\s+by\s+(.+)$/i
  * ranges (`1 to 13 by 0.5`), between commas or semicolons or on lines of their own.
  * @returns the drills, least first, and what was not understood; all the standard ones for an empty text
  */
-export function kitDrills(text: string): { drills: readonly Drill[]; unread: string[] } {
+export const kitDrills = remembered(20, (text: string): { drills: readonly Drill[]; unread: string[] } => {
   if (text.trim() === '') return { drills: DRILLS, unread: [] }
   const found = new Map<string, Drill>()
   const unread: string[] = []
@@ -38,4 +39,4 @@ export function kitDrills(text: string): { drills: readonly Drill[]; unread: str
     else unread.push(entry)
   }
   return { drills: [...found.values()].toSorted((a, b) => a.mm - b.mm), unread }
-}
+})

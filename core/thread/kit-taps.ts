@@ -1,9 +1,10 @@
+import { remembered } from '../ask/remembered'
 import { findThread } from './find'
 import type { BossMethod } from './methods.table'
 import type { Thread } from './thread'
 
 /** Taps in the kit, as they are written: designations, and `M8 insert` for the tap of a wire or solid insert. */
-export function kitTaps(text: string): { taps: Set<string>; unread: string[] } {
+export const kitTaps = remembered(20, (text: string): { taps: ReadonlySet<string>; unread: string[] } => {
   const taps = new Set<string>()
   const unread: string[] = []
   for (const entry of text
@@ -19,7 +20,7 @@ export function kitTaps(text: string): { taps: Set<string>; unread: string[] } {
     else taps.add(thread.designation)
   }
   return { taps, unread }
-}
+})
 
 /**
  * The tap a way of rebuilding needs, in words, and whether the kit has it; null where it needs none, or where no taps

@@ -1,3 +1,4 @@
+import { remembered } from '../ask/remembered'
 import { ampsNeed, MELTING_C, type ArcProcess, type Joint } from '../arc/amps'
 import { INTERPASS_C } from '../arc/interpass.table'
 import { turnDown } from '../heat/turn-down'
@@ -57,7 +58,15 @@ export function currentByPass(input: CurrentInput, startA: number): Current[] {
 }
 
 /** One pass on a part that those before it have warmed, no further than the next may begin at. */
-function passFrom(input: CurrentInput, startA: number, before: number): Current {
+const passFrom = (input: CurrentInput, startA: number, before: number): Current => marched({ input, startA, before })
+
+interface PassAsk {
+  input: CurrentInput
+  startA: number
+  before: number
+}
+
+const marched = remembered(2000, ({ input, startA, before }: PassAsk): Current => {
   const { alloy, process, startC } = input
   const seconds = (input.arcMin * 60) / input.passes
   if (seconds < LEAST_S || startC >= MELTING_C) return { startA, easedA: startA, zoneC: startC }
@@ -90,4 +99,4 @@ function passFrom(input: CurrentInput, startA: number, before: number): Current 
     easedA: startA * Math.max(LEAST_SHARE, (MELTING_C - last.partC) / (MELTING_C - startC)),
     zoneC: last.partC,
   }
-}
+})

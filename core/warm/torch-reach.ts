@@ -1,4 +1,5 @@
 import { ROOM_C } from '../arc/least-preheat'
+import { remembered } from '../ask/remembered'
 import { airC } from './air'
 import { fuelOf, SPOT_MM } from '../flame/fuels.table'
 import { secondsBetween, STILL_AIR } from '../heat/lumped'
@@ -90,6 +91,22 @@ export function torchReach(
   toC: number,
   { atEdge = false, startC = ROOM_C, runMm = 0 }: { atEdge?: boolean; startC?: number; runMm?: number } = {},
 ): Reach | null {
+  return reachOf({ torch, part, alloy, wallMm, toC, atEdge, startC, runMm })
+}
+
+interface ReachAsk {
+  torch: Torch
+  part: Warmed
+  alloy: Alloy
+  wallMm: number
+  toC: number
+  atEdge: boolean
+  startC: number
+  runMm: number
+}
+
+const reachOf = remembered(2000, (ask: ReachAsk): Reach | null => {
+  const { torch, part, alloy, wallMm, toC, atEdge, startC, runMm } = ask
   const absorbedW = (torch.powerW * torch.efficiencyPct) / 100
   const lump = {
     massKg: part.massG / 1000,
@@ -106,7 +123,7 @@ export function torchReach(
   const seconds = firstOf(ZONE_TRIES_S, each => startC + (atEdge ? 2 : 1) * spotRise(spot, each) >= toC)
   if (seconds !== undefined) return { minutes: seconds / 60, where: 'zone' }
   return Number.isFinite(wholeMin) ? { minutes: wholeMin, where: 'whole' } : null
-}
+})
 
 /** The torch that is there soonest, and how long it takes; null where none gets there. */
 export function soonest<T extends Torch>(

@@ -11,7 +11,7 @@ import { useGrooveAcross } from '~/drawing/use-groove-across'
 import { useGrooveHands } from './use-groove-hands'
 import { useMendSteps } from './use-mend-steps'
 
-vi.mock('~/composables/core-worker', () => ({ coreWorker: () => ({ plan: () => new Promise(() => undefined) }) }))
+vi.mock('~/composables/core-worker', () => ({ planned: () => new Promise(() => undefined) }))
 
 let store: Awaited<ReturnType<typeof jobOnTheBench>>
 const readings = () => store.job!.mends[0]!.readings

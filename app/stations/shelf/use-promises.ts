@@ -1,7 +1,7 @@
 import { proxy } from 'comlink'
 import { watchDebounced } from '@vueuse/core'
 import { computed, onBeforeUnmount, shallowRef, toRaw } from 'vue'
-import { jobEnds } from '#core/day/rescue'
+import { jobEnds } from '#core/day/ends'
 import { useBenchHours } from '~/composables/bench-hours'
 import { dayWorker } from '~/composables/day-worker'
 import { filesWorker } from '~/composables/files-worker'

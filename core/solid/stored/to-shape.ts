@@ -1,4 +1,5 @@
 import { NoAnswer } from '../../ask/question'
+import { remembered } from '../../ask/remembered'
 import type { Stored } from '../../quantity/stored'
 import type { Triple } from '../forms'
 import { shapeSchema, type Shape } from '../shape.schema'
@@ -41,13 +42,13 @@ function partOf({ kind, size, at, lies, cut, outline }: StoredPiece) {
  * The shape that stored pieces make.
  * @throws NoAnswer with the first thing that is missing or cannot be, in a bench's words
  */
-export function shapeOfPieces(pieces: readonly StoredPiece[]): Extract<Shape, { kind: 'union' }> {
+export const shapeOfPieces = remembered(60, (pieces: readonly StoredPiece[]): Extract<Shape, { kind: 'union' }> => {
   const parsed = shapeSchema.safeParse({ kind: 'union', parts: pieces.map(partOf) })
   if (parsed.success) return parsed.data as Extract<Shape, { kind: 'union' }>
   const { path, message } = parsed.error.issues[0]!
   const piece = pieces[Number(path[1])]
   throw new NoAnswer(`${piece ? `${SOLIDS[piece.kind].name}: ` : ''}${message}`)
-}
+})
 
 /**
  * The shape of a stored solid, its triangles given where it comes from a file; null where there is none yet.
