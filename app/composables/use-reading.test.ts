@@ -104,8 +104,8 @@ describe('a reading as a field', () => {
   })
   it.each<[string, UnitKey, string, RegExp]>([
     ['rebuild.face.toMm', 'mm', '-3 mm', /at least 0 mm/],
-    ['open.plateMm', 'mm', '0', /more than 0 mm/],
-    ['open.armLongMm', 'mm', '40 m', /at most 5000 mm/],
+    ['takeIn.heightMm', 'mm', '0', /more than 0 mm/],
+    ['takeIn.lengthMm', 'mm', '40 m', /at most 20000 mm/],
     ['weld.enPct', 'pct', '120 %', /at most 99 %/],
   ])('says in %s (%s) that %s lies outside its limits, and keeps it as typed', (path, unit, typed, says) => {
     const one = field(path, unit)

@@ -58,27 +58,27 @@ afterEach(() => store.close())
 
 describe('the job on the bench', () => {
   it('stores each change at once, with the time it was made', async () => {
-    store.edit(['open', 'plateMm'], reading('88 mm', 88))
+    store.edit(['takeIn', 'heightMm'], reading('88 mm', 88))
     expect(store.saving).toBe(true)
     await store.stored()
     expect(store.saving).toBe(false)
     expect(await stored()).toMatchObject({
-      open: { plateMm: { value: 88 } },
-      stamps: { 'open.plateMm': expect.any(String) },
+      takeIn: { heightMm: { value: 88 } },
+      stamps: { 'takeIn.heightMm': expect.any(String) },
     })
   })
   it('takes typing in one field as one step, and another field as the next', async () => {
-    for (const typed of ['8', '88', '88 m', '88 mm']) store.edit(['open', 'plateMm'], reading(typed, null))
+    for (const typed of ['8', '88', '88 m', '88 mm']) store.edit(['takeIn', 'heightMm'], reading(typed, null))
     store.edit(['title'], 'Renamed')
     store.undo()
     expect(store.job!.title).toBe('A part')
     store.undo()
-    expect(store.job!.open.plateMm.typed).toBe('')
+    expect(store.job!.takeIn.heightMm.typed).toBe('')
     expect(store.canUndo).toBe(false)
     store.redo()
-    expect(store.job!.open.plateMm.typed).toBe('88 mm')
+    expect(store.job!.takeIn.heightMm.typed).toBe('88 mm')
     await store.stored()
-    expect((await stored()).open.plateMm.typed).toBe('88 mm')
+    expect((await stored()).takeIn.heightMm.typed).toBe('88 mm')
   })
   it('makes no change of what is the same, and none without a job', async () => {
     store.edit(['title'], 'A part')
@@ -318,16 +318,16 @@ describe('what goes wrong', () => {
 
 describe('the plan', () => {
   it('is that of the newest change, however late the answer to an older one comes', async () => {
-    store.edit(['open', 'plateMm'], reading('50 mm', 50))
+    store.edit(['takeIn', 'heightMm'], reading('50 mm', 50))
     await settled()
-    store.edit(['open', 'plateMm'], reading('60 mm', 60))
+    store.edit(['takeIn', 'heightMm'], reading('60 mm', 60))
     await settled()
     const [older, newer] = asked.slice(-2)
     newer!.answer()
     await settled()
     older!.answer()
     await settled()
-    expect(newer!.job.open.plateMm.value).toBe(60)
+    expect(newer!.job.takeIn.heightMm.value).toBe(60)
     expect(store.plan).toEqual(planJob(newer!.job, newer!.kit))
   })
   it('that cannot be worked out is said, and the next that can takes its place', async () => {

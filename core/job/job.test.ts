@@ -29,15 +29,15 @@ const with_ = (change: (job: Job) => void) => {
 describe('patches', () => {
   it('replaces one value and shares the rest', () => {
     const before = job()
-    const after = applyPatch(before, { path: ['open', 'plateSides'], value: 2 })
-    expect(after.open.plateSides).toBe(2)
-    expect(before.open.plateSides).toBe(1)
+    const after = applyPatch(before, { path: ['handOver', 'alike'], value: 2 })
+    expect(after.handOver.alike).toBe(2)
+    expect(before.handOver.alike).toBe(1)
     expect(after.takeIn).toBe(before.takeIn)
   })
   it('goes there and back again, for any run of edits', () => {
     const paths = [
       ['title'],
-      ['open', 'plateSides'],
+      ['handOver', 'alike'],
       ['takeIn', 'damage'],
       ['prove', 'results', 'look'],
       ['settled', 'know'],
@@ -92,14 +92,14 @@ describe('files', () => {
     if (!read.ok) expect(read.issues.map(issue => `${issue.path} ${issue.message}`).join()).toMatch(why)
   })
   it('names the path of a bad value', () => {
-    const text = jobToText(job()).replace('"plateSides": 1', '"plateSides": 3')
-    expect(readFile(text)).toMatchObject({ ok: false, issues: [{ path: 'open.plateSides' }] })
+    const text = jobToText(job()).replace('"alike": 1', '"alike": 0')
+    expect(readFile(text)).toMatchObject({ ok: false, issues: [{ path: 'handOver.alike' }] })
     const twice = shopToText([job(), job()], EMPTY_KIT, AT)
     expect(readFile(twice)).toMatchObject({ ok: false, issues: [{ path: 'jobs' }] })
   })
   it('says the line and column where a file breaks off, and which line is the end', () => {
     const lines = jobToText(job()).split('\n')
-    const at = lines.findIndex(line => line.includes('"plateSides"'))
+    const at = lines.findIndex(line => line.includes('"alike"'))
     const broken = [...lines]
     broken[at] = broken[at]!.replace(':', ' ')
     const found = readFile(broken.join('\n'))
@@ -496,5 +496,44 @@ describe('the JSON Schema', () => {
     expect(ajv.compile(jsonSchemaOf('job'))(JSON.parse(jobToText(job())))).toBe(true)
     expect(ajv.compile(jsonSchemaOf('shop'))(JSON.parse(shopToText([job()], EMPTY_KIT, AT)))).toBe(true)
     expect(ajv.compile(jsonSchemaOf('job'))({ ...job(), open: { ...job().open, sides: 3 } })).toBe(false)
+  })
+})
+
+describe('a shop of version 5', () => {
+  const text = readFileSync(new URL('./fixtures/shop-version-5.json', import.meta.url), 'utf8')
+  const read = readFile(text)
+  if (!read.ok) throw new Error(JSON.stringify(read.issues))
+  const [cover, bracket, hanger, shutter, tray] = read.jobs as [Job, Job, Job, Job, Job]
+  const typed = (text: string, value: number) => ({ typed: text, value })
+  it('has the plate that stood at Open last among the mends, as wide as its arm, with its times', () => {
+    expect(bracket.mends.map(({ id }) => id)).toEqual(['lug', 'bolt', 'arm-plate'])
+    expect(bracket.mends.at(-1)).toEqual({
+      ...newMend('arm-plate', 'plate'),
+      readings: {
+        wideMm: typed('30 mm', 30),
+        plateMm: typed('4 mm', 4),
+        sides: '2',
+        armWideMm: typed('30 mm', 30),
+        armHighMm: typed('12 mm', 12),
+        armLongMm: typed('110 mm', 110),
+      },
+    })
+    expect(bracket.stamps).toMatchObject({
+      mends: '2026-11-20T09:00:00Z',
+      'mends.#arm-plate.readings.plateMm': '2026-11-20T09:00:00Z',
+      'mends.#arm-plate.readings.armWideMm': '2026-11-19T09:00:00Z',
+    })
+    expect(tray.mends).toEqual([{ ...newMend('arm-plate', 'plate'), readings: { plateMm: typed('3/16 in', 4.7625) } }])
+  })
+  it('has no mend for an arm that was to get no plate, and keeps its words; the rest is as it was', () => {
+    expect(hanger.mends.map(({ id }) => id)).toEqual(['eye'])
+    expect(hanger.overruled).toEqual([
+      { field: 'open.armWideMm', words: '25 mm' },
+      { field: 'open.armHighMm', words: 'about ten' },
+    ])
+    expect(cover.mends.map(({ id }) => id)).toEqual(['flange', 'drain', 'gasket'])
+    expect([cover.overruled, shutter.overruled]).toEqual([[], []])
+    expect(shutter.mends.map(({ id }) => id)).toEqual(['toe'])
+    expect(read.corrected).toEqual([])
   })
 })

@@ -1,6 +1,7 @@
 import { isPlain } from './entry-key'
 import { toFive } from './to-five'
 import { toFour } from './to-four'
+import { toSix } from './to-six'
 
 type Plain = Record<string, unknown>
 
@@ -65,6 +66,7 @@ const MIGRATIONS: readonly { readonly from: number; readonly bring: (job: Plain)
   { from: 2, bring: toThree },
   { from: 3, bring: toFour },
   { from: 4, bring: toFive },
+  { from: 5, bring: toSix },
 ]
 
 /**

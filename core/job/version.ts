@@ -1,2 +1,2 @@
 /** The version of jobs, files and database that this program writes; `migrate.ts` brings earlier ones up to it. */
-export const JOB_VERSION = 5
+export const JOB_VERSION = 6

@@ -81,3 +81,18 @@ describe('a job of version 4', () => {
     expect(plan(read.jobs[1]!).open.changed).toContainEqual(crack)
   })
 })
+
+describe('a job of version 5', () => {
+  const { jobs, plan } = shop(5)
+  const [cover, bracket, hanger, shutter] = jobs as [Job, Job, Job, Job]
+  it('stands settled where it stood settled; a plate that joins its mends is seen where they are opened', () => {
+    for (const job of [hanger, shutter])
+      for (const id of STATION_IDS) expect(plan(job)[id].changed, `${job.id} ${id}`).toEqual([])
+    // What stood stale already stays so, and nothing else of it does.
+    expect(STATION_IDS.filter(id => plan(cover)[id].changed.length)).toEqual(['warm'])
+    expect(plan(bracket).open.changed.length).toBeGreaterThan(0)
+    const long = { path: ['mends', '#arm-plate', 'readings', 'longMm'], value: { typed: '80 mm', value: 80 } }
+    expect(plan(bracket).mends.rows.at(-1)!.wants).toEqual(['plate long'])
+    expect(plan(applyPatch(bracket, long)).mends.rows.at(-1)!.planned!.price).toBeGreaterThan(0)
+  })
+})

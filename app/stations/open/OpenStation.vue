@@ -9,11 +9,9 @@ import MendRow from '~/stations/mend/MendRow.vue'
 import MendVerdict from '~/stations/mend/MendVerdict.vue'
 import MendsAtOnce from '~/stations/mend/MendsAtOnce.vue'
 import { useMends } from '~/stations/mend/use-mend'
-import { useJob } from '~/stores/job'
 import OpeningList from './OpeningList.vue'
 
 const route = useRoute()
-const store = useJob()
 const { row } = useMends()
 </script>
 
@@ -27,20 +25,6 @@ const { row } = useMends()
       <MendReadings v-if="row" station="open" />
       <ReadingField v-else path="takeIn.wallMm" />
       <PickField path="takeIn.coating" />
-      <details>
-        <summary>A plate over a weak arm</summary>
-        <ReadingField path="open.armWideMm" />
-        <ReadingField path="open.armHighMm" />
-        <ReadingField path="open.armLongMm" />
-        <ReadingField path="open.plateMm" />
-        <v-btn-toggle
-          :model-value="store.job!.open.plateSides"
-          mandatory
-          aria-label="Plates on"
-          @update:model-value="store.edit(['open', 'plateSides'], $event)"
-          ><v-btn :value="1">one face</v-btn><v-btn :value="2">both faces</v-btn></v-btn-toggle
-        >
-      </details>
       <MendHands />
     </template>
     <template #piece="{ working }">

@@ -160,14 +160,6 @@ export const flag = (label: string, usual: boolean) => ({
   resolve: (held: boolean) => held,
 })
 
-/** 1 or 2: sides, faces. */
-export const oneOrTwo = (label: string, usual: 1 | 2) => ({
-  kind: 'count' as const,
-  label,
-  schema: z.union([z.literal(1), z.literal(2)]).default(usual),
-  resolve: (held: 1 | 2) => held,
-})
-
 export const count = (label: string, least: number, most: number, usual: number) => ({
   kind: 'count' as const,
   label,

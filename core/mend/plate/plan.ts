@@ -6,7 +6,7 @@ import { section, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
 
-/** A plate, gusset or fish-plate over an arm: fillets along its edges and round its tapered ends. */
+/** A plate, gusset or fish-plate over an arm, on one face or on both: fillets along its edges and round its tapered ends. */
 export const plate = mendKind({
   id: 'plate',
   name: 'plate over an arm',
@@ -18,7 +18,14 @@ export const plate = mendKind({
     const legMm = Math.min(values.plateMm, body.wallMm)
     const runMm = taperedRoundMm(values.longMm, values.wideMm)
     const goes = { longMm: values.longMm, wideMm: values.wideMm }
-    const laid = [{ side: 1 as const, volumeMm3: filletMm3(legMm, runMm), runMm, wideMm: legMm * Math.SQRT2, goes }]
+    const { sides } = values
+    const laid = Array.from({ length: sides }, (_, n) => ({
+      side: (n + 1) as 1 | 2,
+      volumeMm3: filletMm3(legMm, runMm),
+      runMm,
+      wideMm: legMm * Math.SQRT2,
+      goes,
+    }))
     return {
       ...PLAIN,
       wallMm: (legMm + Math.max(values.plateMm, body.wallMm)) / 2,
@@ -28,11 +35,11 @@ export const plate = mendKind({
         ...(opened
           ? []
           : [
-              { code: 'cut-plate', handMin: PLATE_CUT_MIN },
-              { code: 'bare', handMin: 3 },
+              { code: 'cut-plate', handMin: PLATE_CUT_MIN * sides },
+              { code: 'bare', handMin: 3 * sides },
             ]),
         wipe,
-        { code: 'tack-plate', handMin: LOCATE_MIN },
+        { code: 'tack-plate', handMin: LOCATE_MIN * sides },
       ],
       rebuild: [dressing('rough', laid)],
       checks: ['look', 'fit', ...(part.does === 'static' ? [] : ['dye'])],

@@ -8,6 +8,7 @@ import type { Section } from '../../mend/section/shapes'
 import { checkMin } from '../../whole/checks.table'
 import type { JobPlanned, PlannedMend } from '../../whole/job-planned'
 import type { Found } from '../rebuild/found'
+import type { Stiffened } from './plate-of-mend'
 import type { Outline } from '../rebuild/drawings'
 import type { ThreadBack } from '../rebuild/thread-back'
 import type { MendFlame } from '../weld/flame-of-mend'
@@ -58,6 +59,8 @@ export interface MendRow {
   patch: Outline[] | null
   /** How it is pressed back, where it is bent. */
   bend: Found<AnswerTo<typeof bendStraighten>>
+  /** What a plate over an arm does to it; null where it is none, or nobody told the arm. */
+  plated: Found<Stiffened>
   /** Where rod and flame lay it; null where an arc does, or nothing is laid. */
   place: FlamePlace | null
   flame: MendFlame | null

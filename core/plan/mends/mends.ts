@@ -12,6 +12,7 @@ import { facingOf, groovedOf, rodOf } from './grooved-row'
 import { wholeOf } from './whole-of'
 import { patchOf } from './patch-of-mend'
 import { bendOfMend } from './bend-of-mend'
+import { plateOfMend } from './plate-of-mend'
 import { PROCESSES } from '../../call/process.table'
 import { placeOfMend } from '../weld/flame-place'
 import { rowMinutes, type MendRow, type MendsData } from './mend-row'
@@ -64,6 +65,7 @@ export function planMends(job: Job, kit: Kit, know: KnowData): MendsData {
       back: given && own?.ways ? threadOfMend(job, kit, body.alloy, given) : null,
       patch: given && mend.kind === 'window' ? patchOf(given) : null,
       bend: given && mend.kind === 'bent' && body.alloy ? bendOfMend(body.alloy, given) : null,
+      plated: given && mend.kind === 'plate' ? plateOfMend(given) : null,
     }
   })
   const all = planned?.mends ?? []

@@ -1,9 +1,10 @@
 import { figures } from '../../quantity/show'
-import { count, figure, type Sentence } from '../parts'
+import { count, figure, type Sentence, type Working } from '../parts'
 import type { DrawnGroove } from '../../groove/drawn'
 import type { PlannedMend } from '../../whole/job-planned'
 import { wireG } from '../../whole/price'
 import { minutesOf, type MendRow } from './mend-row'
+import { plateWhy } from './plate-of-mend'
 import { wayWords } from './way-words'
 
 /** The groove with what fills it: rods in passes, or a gun's wire, whose beads are the gun's own. */
@@ -33,8 +34,14 @@ export function openCall(row: MendRow): Sentence {
   ]
 }
 
-/** Why it is opened so: metal out and in, stop-holes, what of the break is kept. */
-export function openWhy({ planned, groove, cutting, opened, keepsBreak }: MendRow): Sentence[] {
+/** Why it is opened so: metal out and in, stop-holes, what of the break is kept; what a plate does to its arm. */
+export function openWhy(row: MendRow): Sentence[] {
+  const { plated } = row
+  if (plated) return 'answer' in plated ? plateWhy(plated.answer) : [[`${plated.reason}.`]]
+  return grooveWhy(row)
+}
+
+function grooveWhy({ planned, groove, cutting, opened, keepsBreak }: MendRow): Sentence[] {
   if (!groove || opened) return []
   const { depositG, arcMin, startA } = planned!
   const [hole] = groove.stopHoles
@@ -90,3 +97,9 @@ export function openChange({ groove, bothSidesG, planned, opened }: MendRow): Se
     ...(groove.stopHoles.length ? [['Dye showing the crack past a hole: run the groove into the hole.']] : []),
   ]
 }
+
+/** The working behind what is said of it. */
+export const openWorkings = ({ cutting, plated }: MendRow): Record<string, Working> => ({
+  ...(cutting && 'working' in cutting ? { groove: cutting.working } : {}),
+  ...(plated && 'working' in plated ? { plate: plated.working } : {}),
+})

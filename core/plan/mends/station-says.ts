@@ -5,7 +5,7 @@ import { wayName } from '../../mend/way-name'
 import { caution } from '../../safety/cautions.table'
 import type { Sentence, StationPlan, Working } from '../parts'
 import type { MendRow } from './mend-row'
-import { openCall, openChange, openWhy } from './open-words'
+import { openCall, openChange, openWhy, openWorkings } from './open-words'
 import { rebuildCall, rebuildChange, rebuildClocks, rebuildWhy, rebuildWorkings } from './rebuild-words'
 import { weldCall, weldChange, weldClocks, weldWhy, weldWorkings } from './weld-words'
 import { becauseWords, refusedCall } from './mend-words'
@@ -71,13 +71,7 @@ function saying(job: Job, kit: Kit, row: MendRow, station: Shown): Said {
     return { ...UNSAID, call: flame?.call ?? refused, why: flame?.why ?? [], workings: flame?.workings ?? {} }
   }
   if (station === 'open')
-    return {
-      ...UNSAID,
-      call: openCall(row),
-      why: openWhy(row),
-      change: openChange(row),
-      workings: row.cutting && 'working' in row.cutting ? { groove: row.cutting.working } : {},
-    }
+    return { ...UNSAID, call: openCall(row), why: openWhy(row), change: openChange(row), workings: openWorkings(row) }
   if (station === 'rebuild')
     return {
       call: rebuildCall(row),

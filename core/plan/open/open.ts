@@ -1,69 +1,23 @@
-import type { AnswerTo } from '../../ask/question'
 import { PROCESSES, type ProcessId } from '../../call/process.table'
-import { plateReinforce } from '../../groove/question'
 import type { Job } from '../../job/job.schema'
 import { caution } from '../../safety/cautions.table'
-import { askFor } from '../ask-core'
-import { capital, figure, type Sentence, type StationPlan } from '../parts'
+import { capital, figure, type StationPlan } from '../parts'
 import { sharedSteps, type SharedStep } from './shared-steps'
 
 export interface OpenData {
   steps: SharedStep[]
-  plate: (AnswerTo<typeof plateReinforce> & { coverMm: number | null }) | null
 }
 
 /** Walls thinner than this want a backing under the root: common practice, no source. */
 const BACK_BELOW_MM = 4
 
-/** A plate over a weak arm, where its sizes are given. */
-function plateOf({ open }: Job) {
-  const { armWideMm, armHighMm, plateMm } = open
-  if (!armWideMm.value || !armHighMm.value || !plateMm.value) return null
-  return askFor(plateReinforce, 'A plate over the arm', {
-    widthMm: armWideMm.value,
-    heightMm: armHighMm.value,
-    plateMm: plateMm.value,
-    sides: open.plateSides,
-  })
-}
-
-const plateWhy = ({
-  strengthRatio,
-  stiffnessRatio,
-  coverShare,
-  coverMm,
-}: NonNullable<OpenData['plate']>): Sentence[] => [
-  [
-    'A plate over the arm makes it ',
-    figure(strengthRatio, 'number', 'plate'),
-    ' times as strong and ',
-    figure(stiffnessRatio, 'number', 'plate'),
-    ' times as stiff, as far as it reaches.',
-  ],
-  coverMm === null
-    ? [
-        'The stress moves to where the plate ends: taper it, and carry it past ',
-        figure(100 * coverShare, 'pct', 'plate'),
-        ' of the arm from its root.',
-      ]
-    : [
-        'The stress moves to where the plate ends: taper it, and carry it at least ',
-        figure(coverMm, 'mm', 'plate'),
-        ' out from the root, or the bare arm breaks there first.',
-      ],
-]
-
 /**
- * Open up, for the whole part: what is done once round the mends' own opening, and a plate over a weak arm. `processes`
- * are those that lay the mends.
+ * Open up, for the whole part: what is done once round the mends' own opening. `processes` are those that lay the
+ * mends.
  */
 export function planOpen(job: Job, processes: readonly ProcessId[]): StationPlan<OpenData> {
-  const { open, takeIn } = job
+  const { takeIn } = job
   const steps = sharedSteps(job, processes)
-  const plated = plateOf(job)
-  const plate = plated?.ok
-    ? { ...plated.answer, coverMm: open.armLongMm.value ? plated.answer.coverShare * open.armLongMm.value : null }
-    : null
   const arc = processes.some(process => PROCESSES[process].needsAmps)
   return {
     id: 'open',
@@ -80,7 +34,6 @@ export function planOpen(job: Job, processes: readonly ProcessId[]): StationPlan
             ],
           ]
         : []),
-      ...(plate ? plateWhy(plate) : []),
     ],
     change:
       takeIn.wallMm.value && takeIn.wallMm.value < BACK_BELOW_MM
@@ -96,13 +49,13 @@ export function planOpen(job: Job, processes: readonly ProcessId[]): StationPlan
     clocks: steps
       .filter(step => step.unattended)
       .map(step => ({ name: capital(step.id.replaceAll('-', ' ')), seconds: Math.round(step.minutes! * 60) })),
-    workings: plated?.ok ? { plate: plated.working } : {},
+    workings: {},
     basis: {
       wall: takeIn.wallMm.typed,
       soak: takeIn.soak ?? '',
       coating: takeIn.coating,
       'earlier repair': takeIn.earlierRepair,
     },
-    data: { steps, plate },
+    data: { steps },
   }
 }
