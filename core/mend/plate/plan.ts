@@ -6,7 +6,10 @@ import { section, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
 
-/** A plate, gusset or fish-plate over an arm, on one face or on both: fillets along its edges and round its tapered ends. */
+/**
+ * A plate, gusset or fish-plate over an arm, on one face or on both: fillets along its edges and round its tapered
+ * ends.
+ */
 export const plate = mendKind({
   id: 'plate',
   name: 'plate over an arm',

@@ -11,9 +11,10 @@ const PLATE = { longMm: 80, wideMm: 30, plateMm: 4 }
 const ARM = { armWideMm: 30, armHighMm: 12, armLongMm: 110 }
 const rowOf = (readings: Record<string, number | string>) =>
   planJob({ ...part, mends: [mendMade('plate', readings)] }, EMPTY_KIT).mends.rows[0]!
+
 const whyOf = (readings: Record<string, number | string>) =>
   rowOf(readings)
-    .says.open.why.map(sentence => sentenceText(sentence))
+    .says.open.why.map(sentence => sentenceText(sentence, 'metric'))
     .join(' ')
 
 describe('a plate over an arm', () => {
@@ -29,7 +30,7 @@ describe('a plate over an arm', () => {
     expect(whyOf({ ...PLATE, ...ARM })).toMatch(/1\.78 times as strong and 2\.37 times as stiff.*at least 48\.1 mm/)
   })
   it('says that one which ends too soon does, and nothing of an arm that nobody told', () => {
-    expect(whyOf({ ...PLATE, ...ARM, longMm: 40 })).toMatch(/40 mm long: it ends where the bare arm still carries more/)
+    expect(whyOf({ ...PLATE, ...ARM, longMm: 40 })).toMatch(/40\.0 mm long: it ends where the bare arm still carries more/)
     expect(whyOf({ ...PLATE, ...ARM })).not.toMatch(/Make it longer/)
     expect(whyOf({ ...PLATE, armWideMm: 30, armHighMm: 12 })).toMatch(/past 43\.8 ?% of the arm/)
     expect([rowOf(PLATE).plated, whyOf(PLATE)]).toEqual([null, ''])
