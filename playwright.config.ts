@@ -18,6 +18,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS },
     acceptDownloads: true,
+    // It fetches the whole application for later at every test's start; the test of that lets it (hardening.spec.ts).
+    serviceWorkers: 'block',
   },
   webServer: {
     command: 'node .output/server/index.mjs',

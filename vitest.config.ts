@@ -7,13 +7,17 @@ const from = (path: string) => fileURLToPath(new URL(path, import.meta.url))
 export default defineConfig({
   resolve: { alias: { '#core': from('./core'), '~': from('./app') } },
   test: {
-    include: [
-      'core/**/*.test.ts',
-      'server/**/*.test.ts',
-      'cli/**/*.test.ts',
-      'demo/**/*.test.ts',
-      'app/**/*.test.ts',
-      'tools/**/*.test.ts',
+    projects: [
+      {
+        extends: true,
+        test: {
+          name: 'core',
+          include: ['core', 'server', 'cli', 'demo', 'tools'].map(room => `${room}/**/*.test.ts`),
+          // Nothing of it is put in another's place or kept between tests, so its modules are read once a worker.
+          isolate: false,
+        },
+      },
+      { extends: true, test: { name: 'app', include: ['app/**/*.test.ts'] } },
     ],
     testTimeout: 180_000,
     // All of the machine: by itself one processor would be left idle, which of two is half.

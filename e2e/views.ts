@@ -61,16 +61,18 @@ const setLight = (page: Page, light: 'light' | 'dark') =>
     window.dispatchEvent(new StorageEvent('storage', { key: 'ws-light', newValue: value, storageArea: localStorage }))
   }, light)
 
-const LOOKS = (['light', 'dark'] as const).flatMap(light => [1280, 390].map(width => ({ light, width })))
+const PHONE = 390
+const LOOKS = (['light', 'dark'] as const).flatMap(light => [1280, PHONE].map(width => ({ light, width })))
 type Look = (typeof LOOKS)[number]
 
 /**
  * What is asked of each look: the dark differs from the light in its colours alone, and a language in neither colours
- * nor in what the dark looks like. Nothing is asked twice.
+ * nor in what the dark looks like; what has no name in it has none at either width. Nothing is asked twice.
  */
 const ASKED = {
   english: ({ light }: Look) => (light === 'light' ? 'all' : 'colours'),
-  translated: ({ light }: Look) => (light === 'light' ? 'all but colours' : null),
+  translated: ({ light, width }: Look) =>
+    light === 'dark' ? null : width === PHONE ? 'all but colours' : 'width alone',
 } as const
 
 /** Parts that the views are looked at in, each a test of its own, so that they are shared out among workers. */
@@ -100,7 +102,7 @@ export async function expectSound(page: Page, views: readonly string[], said: ke
       await expect
         .poll(() => page.evaluate(() => document.documentElement.scrollWidth), { message: looked })
         .toBeLessThanOrEqual(width)
-      expect(await serious(page, asked), looked).toEqual([])
+      if (asked !== 'width alone') expect(await serious(page, asked), looked).toEqual([])
     }
   }
 }

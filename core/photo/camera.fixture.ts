@@ -74,12 +74,16 @@ export function lens(shot: Shot): { toPx: (mm: Point) => [number, number]; toMm:
     return [shot.wide / 2 + (f * at[0]!) / z, shot.high / 2 + (f * at[1]!) / z]
   }
   const toPx = (mm: Point) => (shot.bend ? bent(flatPx(mm), shot.bend, shot) : flatPx(mm))
+  const [[a, b], [c, d], [g, h]] = turn as [[number, number], [number, number], [number, number]]
   const toMm = (px: Point): [number, number] => {
     const [u, v] = shot.bend ? straightened(px, shot.bend, shot) : px
-    const [p, q] = [(u - shot.wide / 2) / f, (v - shot.high / 2) / f]
-    const [[a, b], [c, d], [g, h]] = turn as [[number, number], [number, number], [number, number]]
+    const p = (u - shot.wide / 2) / f
+    const q = (v - shot.high / 2) / f
     // (a − p g) x + (b − p h) y = p D and the same below.
-    const [m11, m12, m21, m22] = [a - p * g, b - p * h, c - q * g, d - q * h]
+    const m11 = a - p * g
+    const m12 = b - p * h
+    const m21 = c - q * g
+    const m22 = d - q * h
     const det = m11 * m22 - m12 * m21
     return [
       shot.middleMm[0] + (distance * (p * m22 - q * m12)) / det,
@@ -94,20 +98,19 @@ function blurred(data: Float32Array, wide: number, high: number, sigma: number):
   const reach = Math.ceil(3 * sigma)
   const kernel = Array.from({ length: 2 * reach + 1 }, (_, n) => Math.exp(-((n - reach) ** 2) / (2 * sigma * sigma)))
   const whole = kernel.reduce((sum, value) => sum + value, 0)
-  const pass = (from: Float32Array, step: number, along: (i: number) => number, most: number) =>
-    from.map((_, i) => {
-      const at = along(i)
+  /** Along rows where the step is 1, along columns where it is a row. */
+  const pass = (from: Float32Array, step: number, most: number): Float32Array => {
+    const into = new Float32Array(from.length)
+    for (let i = 0; i < from.length; i++) {
+      const at = step === 1 ? i % wide : Math.floor(i / wide)
       let sum = 0
       for (let k = -reach; k <= reach; k++)
         sum += kernel[k + reach]! * from[i + (Math.min(most - 1, Math.max(0, at + k)) - at) * step]!
-      return sum / whole
-    })
-  return pass(
-    pass(data, 1, i => i % wide, wide),
-    wide,
-    i => Math.floor(i / wide),
-    high,
-  )
+      into[i] = sum / whole
+    }
+    return into
+  }
+  return pass(pass(data, 1, wide), wide, high)
 }
 
 /** The picture that is taken of a scene. */
@@ -119,13 +122,17 @@ export function take(scene: Scene, shot: Shot): Picture {
   const planes = [0, 1, 2].map(() => new Float32Array(wide * high))
   for (let y = 0; y < high; y++)
     for (let x = 0; x < wide; x++) {
-      const sum = [0, 0, 0]
+      let [r, g, b] = [0, 0, 0]
       for (let j = 0; j < SUB; j++)
         for (let i = 0; i < SUB; i++) {
-          const colour = scene(...toMm([x + (i + 0.5) / SUB, y + (j + 0.5) / SUB]))
-          for (let k = 0; k < 3; k++) sum[k]! += colour[k]!
+          const [xMm, yMm] = toMm([x + (i + 0.5) / SUB, y + (j + 0.5) / SUB])
+          const colour = scene(xMm, yMm)
+          r += colour[0]
+          g += colour[1]
+          b += colour[2]
         }
-      for (let k = 0; k < 3; k++) planes[k]![y * wide + x] = sum[k]! / (SUB * SUB)
+      const all = [r, g, b]
+      for (let k = 0; k < 3; k++) planes[k]![y * wide + x] = all[k]! / (SUB * SUB)
     }
   const soft = planes.map(plane => blurred(plane, wide, high, shot.blurPx))
   const rgba = new Uint8ClampedArray(wide * high * 4)

@@ -36,15 +36,32 @@ export function toLine(x: number, y: number, line: readonly Point[]): number {
   return least
 }
 
+/** Whether a point lies within a distance of a line; pieces that are further off by their boxes are not looked at. */
+function within(line: readonly Point[], reach: number): (x: number, y: number) => boolean {
+  const pieces = line.slice(1).map((b, n) => {
+    const a = line[n]!
+    const [left, right] = [Math.min(a[0], b[0]) - reach, Math.max(a[0], b[0]) + reach]
+    return { a, b, left, right, top: Math.min(a[1], b[1]) - reach, bottom: Math.max(a[1], b[1]) + reach }
+  })
+  return (x, y) => {
+    for (const { a, b, left, right, top, bottom } of pieces)
+      if (x >= left && x <= right && y >= top && y <= bottom && toPiece(x, y, a, b) <= reach) return true
+    return false
+  }
+}
+
 /** Smooth noise from 0 to 1 with features of about a millimetre over `fine`. */
 export function grain(seed: number): (x: number, y: number) => number {
   const random = seeded(seed)
+  // A power of two: a place past the table's edge is the one a whole table back.
   const SIDE = 64
   const table = Float32Array.from({ length: SIDE * SIDE }, random)
-  const at = (i: number, j: number) => table[(((j % SIDE) + SIDE) % SIDE) * SIDE + (((i % SIDE) + SIDE) % SIDE)]!
+  const at = (i: number, j: number) => table[(j & (SIDE - 1)) * SIDE + (i & (SIDE - 1))]!
   return (x, y) => {
-    const [i, j] = [Math.floor(x), Math.floor(y)]
-    const [a, b] = [x - i, y - j]
+    const i = Math.floor(x)
+    const j = Math.floor(y)
+    const a = x - i
+    const b = y - j
     return (at(i, j) * (1 - a) + at(i + 1, j) * a) * (1 - b) + (at(i, j + 1) * (1 - a) + at(i + 1, j + 1) * a) * b
   }
 }
@@ -59,14 +76,9 @@ export function crackScene(
   branches: readonly (readonly Point[])[] = [],
 ): Scene {
   const noise = grain(seed)
-  const lines = [line, ...branches]
-  const all = lines.flat()
-  const [left, right] = [Math.min(...all.map(p => p[0])) - wideMm, Math.max(...all.map(p => p[0])) + wideMm]
-  const [top, bottom] = [Math.min(...all.map(p => p[1])) - wideMm, Math.max(...all.map(p => p[1])) + wideMm]
+  const ways = [line, ...branches].map(way => within(way, wideMm / 2))
   return (x, y) => {
-    const near =
-      x < left || x > right || y < top || y > bottom ? Infinity : Math.min(...lines.map(way => toLine(x, y, way)))
-    const on = near <= wideMm / 2
+    const on = ways.some(is => is(x, y))
     if (ground === 'dye') {
       const paper = 0.88 + 0.06 * noise(x * 1.3, y * 1.3)
       return on ? [0.72, 0.12, 0.16] : [paper, paper, paper]
