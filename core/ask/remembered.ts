@@ -1,8 +1,8 @@
 /**
  * The same light work, done once for the same ask, the latest `most` of them: for what is asked of every mend of a job
  * at every key stroke, and is the same for all but the one that is typed in.
- * Pure work over plain data only, and nobody may change what comes of it; what throws is asked anew. What takes long is
- * `keptBy`'s.
+ * Pure work over plain data with finite figures only, and nobody may change what comes of it; what throws is asked
+ * anew. What takes long is `keptBy`'s.
  */
 export function remembered<Ask, Found>(most: number, work: (ask: Ask) => Found): (ask: Ask) => Found {
   const known = new Map<string, { found: Found }>()

@@ -78,6 +78,8 @@ export function planHandOver(
   const quote = asked.ok ? asked.answer : null
   // A price stands once something is worked out.
   const ready = mends.rows.some(row => row.planned)
+  const missing = mends.rows.flatMap(row => row.wants)
+  const wants = ready ? [] : missing.length ? missing : ['a mend']
   const plannedTotalMin = phases.reduce((sum, phase) => sum + phase.minutes, 0)
   const actuals = phases.filter(phase => phase.actualMin !== null)
   const actualTotalMin = actuals.length ? actuals.reduce((sum, phase) => sum + phase.actualMin!, 0) : null
@@ -165,8 +167,8 @@ export function planHandOver(
       ? 'handed over'
       : quote && ready
         ? `about ${kit.currency}${Math.round(quote.total)}${quote.ofNewPct !== undefined ? `, ${Math.round(quote.ofNewPct)} % of new` : ''}`
-        : 'wants a mend',
-    wants: ready ? [] : ['a mend'],
+        : `wants ${wants[0] ?? 'a mend'}`,
+    wants,
     call,
     why,
     change: [
