@@ -28,7 +28,7 @@ export const test = base.extend<{ page: Page }>({
 
 /** Asks on the command line and gives back the answer. */
 export function askOnCommandLine<T>(name: string, input: unknown): T {
-  const text = execFileSync('npx', ['tsx', 'cli/ask.ts', name, JSON.stringify(input)], {
+  const text = execFileSync(process.execPath, ['--import', 'tsx', 'cli/ask.ts', name, JSON.stringify(input)], {
     cwd: ROOT,
     encoding: 'utf8',
     stdio: ['ignore', 'pipe', 'ignore'],
