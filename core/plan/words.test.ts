@@ -97,6 +97,15 @@ const WRITTEN: { path: string[]; values: unknown[] }[] = [
       [mendMade('crack', said, { opened: true, done: ['pass-1', 'pass-2'] })],
     ]),
   },
+  {
+    path: ['mends'],
+    values: [
+      { armWideMm: 30, armHighMm: 12, armLongMm: 110, sides: '2' },
+      { armWideMm: 30, armHighMm: 12 },
+      { armWideMm: 0.001, armHighMm: 4000, armLongMm: 1 },
+      {},
+    ].map(arm => [mendMade('plate', { longMm: 40, wideMm: 30, plateMm: 4, ...arm } as Parameters<typeof mendMade>[1])]),
+  },
   { path: ['know', 'markText'], values: ['A356', 'LM25', '>AlSi9Cu3<', 'Z410', ''] },
   { path: ['know', 'alloy'], values: ['6061', '7075', 'AZ91D', 'unheard of'] },
   { path: ['know', 'composition'], values: ['Si 7.1, Mg 0.3', 'Cu 4.4 Mg 1.5', 'Zn 80'] },
@@ -221,7 +230,7 @@ describe('what a plan says', () => {
       expect.arrayContaining([
         'takeIn.does',
         'takeIn.saltWater',
-        'open.plateMm',
+        'takeIn.wallMm',
         'weld.frequencySchool',
         'rebuild.dressing',
         'call.process',
