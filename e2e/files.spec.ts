@@ -30,7 +30,7 @@ test('a bad file changes nothing and says where it is wrong', async ({ page }) =
   await bringDemo(page)
   const bad: [string, RegExp][] = [
     [demoText().slice(0, 9000), /breaks off at line/],
-    [demoText().replace('"plateSides": 1', '"plateSides": 7'), /open\.plateSides/],
+    [demoText().replace('"alike": 1', '"alike": 0'), /handOver\.alike/],
     ['', /empty/],
     ['{"kind":"wild-sparrow/shop","version":9}', /newer/],
     ['<html>', /not JSON/],

@@ -1,34 +1,38 @@
 import { expect } from '@playwright/test'
 import { bringDemo, demoText, saved, test } from './bench'
 
-test('works with the server gone: opens, answers and keeps', async ({ page, context }) => {
-  await bringDemo(page)
-  await page.waitForFunction(async () => {
-    const ready = await navigator.serviceWorker.ready
-    return ready.active?.state === 'activated'
+test.describe('without the network', () => {
+  test.use({ serviceWorkers: 'allow' })
+
+  test('works with the server gone: opens, answers and keeps', async ({ page, context }) => {
+    await bringDemo(page)
+    await page.waitForFunction(async () => {
+      const ready = await navigator.serviceWorker.ready
+      return ready.active?.state === 'activated'
+    })
+    await page.waitForFunction(
+      async () =>
+        (await caches.keys()).length === 1 && (await (await caches.open((await caches.keys())[0]!)).keys()).length > 40,
+    )
+    expect(await (await page.request.get('/manifest.webmanifest')).json()).toMatchObject({
+      display: 'standalone',
+      start_url: '/',
+    })
+    await page.reload()
+    await context.setOffline(true)
+    await page.goto('/job/gearbox-cover/open?mend=flange')
+    await page.locator('[data-path="mends.#flange.readings.lengthMm"]').fill('140 mm')
+    await expect(page.getByTestId('call')).toContainText('Groove it')
+    await saved(page)
+    await page.goto('/job/gearbox-cover/weld?mend=flange')
+    await expect(page.getByTestId('amps')).toBeVisible()
+    await page.goto('/threads')
+    await page.getByTestId('thread-diameter').fill('9.7 mm')
+    await expect(page.getByTestId('thread-call')).toBeVisible()
+    await page.goto('/job/gearbox-cover/open?mend=flange')
+    await expect(page.locator('[data-path="mends.#flange.readings.lengthMm"]')).toHaveValue('140 mm')
+    await context.setOffline(false)
   })
-  await page.waitForFunction(
-    async () =>
-      (await caches.keys()).length === 1 && (await (await caches.open((await caches.keys())[0]!)).keys()).length > 40,
-  )
-  expect(await (await page.request.get('/manifest.webmanifest')).json()).toMatchObject({
-    display: 'standalone',
-    start_url: '/',
-  })
-  await page.reload()
-  await context.setOffline(true)
-  await page.goto('/job/gearbox-cover/open?mend=flange')
-  await page.locator('[data-path="mends.#flange.readings.lengthMm"]').fill('140 mm')
-  await expect(page.getByTestId('call')).toContainText('Groove it')
-  await saved(page)
-  await page.goto('/job/gearbox-cover/weld?mend=flange')
-  await expect(page.getByTestId('amps')).toBeVisible()
-  await page.goto('/threads')
-  await page.getByTestId('thread-diameter').fill('9.7 mm')
-  await expect(page.getByTestId('thread-call')).toBeVisible()
-  await page.goto('/job/gearbox-cover/open?mend=flange')
-  await expect(page.locator('[data-path="mends.#flange.readings.lengthMm"]')).toHaveValue('140 mm')
-  await context.setOffline(false)
 })
 
 test('allows no inline script and nothing from elsewhere, on any page', async ({ page, request }) => {
