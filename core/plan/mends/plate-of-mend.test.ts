@@ -30,7 +30,9 @@ describe('a plate over an arm', () => {
     expect(whyOf({ ...PLATE, ...ARM })).toMatch(/1\.78 times as strong and 2\.37 times as stiff.*at least 48\.1 mm/)
   })
   it('says that one which ends too soon does, and nothing of an arm that nobody told', () => {
-    expect(whyOf({ ...PLATE, ...ARM, longMm: 40 })).toMatch(/40\.0 mm long: it ends where the bare arm still carries more/)
+    expect(whyOf({ ...PLATE, ...ARM, longMm: 40 })).toMatch(
+      /40\.0 mm long: it ends where the bare arm still carries more/,
+    )
     expect(whyOf({ ...PLATE, ...ARM })).not.toMatch(/Make it longer/)
     expect(whyOf({ ...PLATE, armWideMm: 30, armHighMm: 12 })).toMatch(/past 43\.8 ?% of the arm/)
     expect([rowOf(PLATE).plated, whyOf(PLATE)]).toEqual([null, ''])
