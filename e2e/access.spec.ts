@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test'
-import { bringDemo, test, visit } from './bench'
+import { bringDemo, importDemo, test, visit } from './bench'
 import { expectSound, serious, VIEW_PARTS } from './views'
 
 test.describe.configure({ mode: 'parallel' })
@@ -29,7 +29,7 @@ test('the working and the clock dialogs are sound too', async ({ page }) => {
 
 test('the main job can be done with the keyboard alone', async ({ page }) => {
   test.setTimeout(300_000)
-  await bringDemo(page)
+  await importDemo(page)
   await page.keyboard.press('/')
   const tabTo = async (what: () => Promise<boolean>, key = 'Tab') => {
     for (let i = 0; i < 140; i++) {

@@ -105,6 +105,7 @@ test('a full disk: what is typed stays on screen, marked, is said, can be taken 
 
 test('a job goes off the shelf when it is asked for, and can be put back with its pictures', async ({ page }) => {
   await bringDemo(page)
+  await page.goto('/')
   await page.getByRole('button', { name: /More for Press tray/ }).click()
   await page.getByLabel(/Take Press tray.* off the shelf/).click()
   await page.getByTestId('take-off').click()
@@ -115,6 +116,7 @@ test('a job goes off the shelf when it is asked for, and can be put back with it
 
 test('a damaged record stands alone: it is shown, its words go out, and the rest goes on', async ({ page }) => {
   await bringDemo(page)
+  await page.goto('/')
   await page.evaluate(
     async () =>
       new Promise<void>(resolve => {

@@ -1,7 +1,7 @@
 import { execFileSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
-import { expect, test as base, type Page } from '@playwright/test'
+import { expect, test as base, type BrowserContext, type Page } from '@playwright/test'
 
 const ROOT = fileURLToPath(new URL('..', import.meta.url))
 
@@ -36,6 +36,13 @@ export function askOnCommandLine<T>(name: string, input: unknown): T {
   return (JSON.parse(text) as { answer: T }).answer
 }
 
+/** Asks the server and gives back the answer. */
+export async function askServer<T>(page: Page, name: string, input: unknown): Promise<T> {
+  const told = await page.request.post(`/api/ask/${name}`, { data: input })
+  expect(told.ok(), await told.text()).toBe(true)
+  return ((await told.json()) as { answer: T }).answer
+}
+
 /** Types into one reading, found by its path in the job. */
 export const reading = (page: Page, path: string) => page.locator(`input[data-path="${path}"]`)
 
@@ -50,11 +57,43 @@ export async function pick(page: Page, path: string, words: string | RegExp) {
 /** Waits until everything typed is stored. */
 export const saved = (page: Page) => expect(page.locator('main')).toHaveAttribute('data-saving', 'false')
 
-/** Brings the made-up shop in through the real control. */
-export async function bringDemo(page: Page) {
+/** Brings the made-up shop in through the real control, and stands at the shelf. */
+export async function importDemo(page: Page) {
   await page.goto('/')
   await page.getByTestId('import').setInputFiles(DEMO_FILE)
   await expect(page.getByRole('status')).toContainText(/32 (?:new|neu)/)
+}
+
+type Stored = Awaited<ReturnType<BrowserContext['storageState']>>
+/** What a browser keeps of the made-up shop, brought in and worked out once for all tests of this process. */
+let stored: Promise<Stored> | undefined
+
+async function storedDemo(page: Page): Promise<Stored> {
+  const context = await page.context().browser()!.newContext({ baseURL: test.info().project.use.baseURL })
+  try {
+    const shelf = await context.newPage()
+    await importDemo(shelf)
+    await expect(shelf.locator('[data-job="gearbox-cover"]')).toContainText('stop caution', { timeout: 60_000 })
+    return await context.storageState({ indexedDB: true })
+  } finally {
+    await context.close()
+  }
+}
+
+/**
+ * Gives a page that has loaded nothing yet the made-up shop, as a browser keeps it that has brought it in before: the
+ * control itself has its own tests. Whatever else the browser is to remember goes beside it.
+ */
+export async function bringDemo(page: Page, remembered: Readonly<Record<string, string>> = {}) {
+  stored ??= storedDemo(page)
+  const { cookies, origins } = await stored
+  const more = Object.entries(remembered).map(([name, value]) => ({ name, value }))
+  await page
+    .context()
+    .setStorageState({
+      cookies,
+      origins: origins.map(origin => ({ ...origin, localStorage: [...origin.localStorage, ...more] })),
+    })
 }
 
 export const demoText = () => readFileSync(DEMO_FILE, 'utf8')

@@ -4,6 +4,7 @@ export const CHROMIUM_ARGS = [
   '--no-sandbox',
   '--use-angle=swiftshader',
   '--enable-unsafe-swiftshader',
+  '--disable-gpu-compositing',
   '--disable-quic',
   '--no-first-run',
   '--disable-background-networking',

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { expect, type Page } from '@playwright/test'
 import { readFile } from '../core/job/files'
-import { bringDemo, demoText, test } from './bench'
+import { importDemo, demoText, test } from './bench'
 
 const bring = (page: Page, text: string) =>
   page
@@ -9,7 +9,7 @@ const bring = (page: Page, text: string) =>
     .setInputFiles({ name: 'shop.json', mimeType: 'application/json', buffer: Buffer.from(text) })
 
 test('the same file twice doubles nothing; the whole shop comes out as it went in', async ({ page }) => {
-  await bringDemo(page)
+  await importDemo(page)
   await bring(page, demoText())
   await expect(page.getByRole('status')).toContainText('0 new, 0 brought up to date, 32 already here')
   await expect(page.locator('[data-job]')).toHaveCount(30)
@@ -27,7 +27,7 @@ test('the same file twice doubles nothing; the whole shop comes out as it went i
 })
 
 test('a bad file changes nothing and says where it is wrong', async ({ page }) => {
-  await bringDemo(page)
+  await importDemo(page)
   const bad: [string, RegExp][] = [
     [demoText().slice(0, 9000), /breaks off at line/],
     [demoText().replace('"alike": 1', '"alike": 0'), /handOver\.alike/],
@@ -51,7 +51,7 @@ test('script in a file stays text', async ({ page }) => {
 })
 
 test('finds a job by its words', async ({ page }) => {
-  await bringDemo(page)
+  await importDemo(page)
   await page.keyboard.press('/')
   await expect(page.getByRole('searchbox')).toBeFocused()
   await page.keyboard.type('dome')

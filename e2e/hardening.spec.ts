@@ -1,11 +1,11 @@
 import { expect } from '@playwright/test'
-import { bringDemo, demoText, saved, test } from './bench'
+import { importDemo, demoText, saved, test } from './bench'
 
 test.describe('without the network', () => {
   test.use({ serviceWorkers: 'allow' })
 
   test('works with the server gone: opens, answers and keeps', async ({ page, context }) => {
-    await bringDemo(page)
+    await importDemo(page)
     await page.waitForFunction(async () => {
       const ready = await navigator.serviceWorker.ready
       return ready.active?.state === 'activated'
@@ -53,7 +53,7 @@ test('allows no inline script and nothing from elsewhere, on any page', async ({
       ),
     ),
   )
-  await bringDemo(page)
+  await importDemo(page)
   for (const path of [
     '/',
     '/kit',
@@ -146,7 +146,7 @@ test('a heavy question holds up neither the page nor a light one, and too many a
 test('broken files: none is taken in wrongly, none changes anything (a thousand more in the unit tests)', async ({
   page,
 }) => {
-  await bringDemo(page)
+  await importDemo(page)
   const before = await page.evaluate(
     async () =>
       new Promise<string>(resolve => {

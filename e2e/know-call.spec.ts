@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test'
-import { askOnCommandLine, bringDemo, pick, reading, saved, test, visit } from './bench'
+import { askServer, bringDemo, pick, reading, saved, test, visit } from './bench'
 
 test('evidence moves the odds; bad evidence is refused in words, and stays as entered', async ({ page }) => {
   await bringDemo(page)
@@ -38,27 +38,27 @@ test("an analyser's reading comes typed, as CSV, or from the stand-in, and names
   await expect(field).toHaveValue(/Si,\d/)
 })
 
-test('the crack map shows the bead that the command line reckons, and follows the dilution', async ({ page }) => {
+test('the crack map shows the bead that the server reckons, and follows the dilution', async ({ page }) => {
   await bringDemo(page)
   await visit(page, '/job/dome-shutter/call')
-  const index = (dilutionPct: number, passes: number) =>
-    askOnCommandLine<{ beads: { index: number }[] }>('weld.crackMap', {
+  const index = async (dilutionPct: number, passes: number) => {
+    const { beads } = await askServer<{ beads: { index: number }[] }>(page, 'weld.crackMap', {
       base: { alloy: '6061' },
       filler: '5356',
       dilutionPct,
       passes,
       points: 5,
     })
-      .beads.at(-1)!
-      .index.toFixed(2)
-  await expect(page.getByTestId('bead-index')).toHaveText(index(30, 1))
+    return beads.at(-1)!.index.toFixed(2)
+  }
+  await expect(page.getByTestId('bead-index')).toHaveText(await index(30, 1))
   await reading(page, 'call.dilutionPct').fill('80 %')
-  await expect(page.getByTestId('bead-index')).toHaveText(index(80, 1))
+  await expect(page.getByTestId('bead-index')).toHaveText(await index(80, 1))
   await page.getByRole('slider', { name: /Dilution/ }).focus()
   await page.keyboard.press('ArrowLeft')
   await expect(reading(page, 'call.dilutionPct')).toHaveValue('79 %')
   await page.getByRole('button', { name: '3', exact: true }).click()
-  await expect(page.getByTestId('bead-index')).toHaveText(index(79, 3))
+  await expect(page.getByTestId('bead-index')).toHaveText(await index(79, 3))
   const handle = (await page.getByRole('slider', { name: /Dilution/ }).boundingBox())!
   await page.mouse.move(handle.x + handle.width / 2, handle.y + handle.height / 2)
   await page.mouse.down()

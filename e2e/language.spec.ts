@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test'
 import { bringDemo, demoText, reading, saved, test, visit } from './bench'
-import { expectSound, VIEW_PARTS } from './views'
+import { expectSound, GERMAN, VIEW_PARTS } from './views'
 
 /** Words that no German sentence holds. */
 const ENGLISH =
@@ -28,10 +28,9 @@ async function englishOn(page: Page): Promise<string[]> {
   return texts.filter(text => ENGLISH.test(OWN.reduce((rest, own) => rest.replaceAll(own, ''), text)))
 }
 
-const german = (page: Page) => page.evaluate(() => localStorage.setItem('ws-language', 'de'))
-
 test('another language is chosen once and stays, figures and all', async ({ page }) => {
   await bringDemo(page)
+  await page.goto('/')
   await page.getByTestId('language').click()
   await expect(page.getByRole('heading', { name: 'Regal' })).toBeVisible()
   await expect(page.locator('html')).toHaveAttribute('lang', 'de')
@@ -64,8 +63,7 @@ test('the record goes to the customer in their language, the bench keeps its own
 
 test('no room of the house keeps an English sentence', async ({ page }) => {
   test.setTimeout(240_000)
-  await bringDemo(page)
-  await german(page)
+  await bringDemo(page, GERMAN)
   for (const view of [
     '/',
     '/kit',
@@ -87,8 +85,6 @@ test.describe('any view in German', () => {
   VIEW_PARTS.forEach((views, part) =>
     test(`has no serious or critical finding at either width: part ${part + 1}`, async ({ page }) => {
       test.setTimeout(900_000)
-      await page.goto('/')
-      await german(page)
       await expectSound(page, views, 'translated')
     }),
   )

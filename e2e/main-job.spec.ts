@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { readFile } from '../core/job/files'
 import type { GroovePlan } from '../core/groove/plan'
-import { askOnCommandLine, pick, reading, test, visit } from './bench'
+import { askServer, pick, reading, test, visit } from './bench'
 import { expect } from '@playwright/test'
 
 /** The gearbox cover, from an empty shop to an exported record, through the controls a hand would use. */
@@ -64,7 +64,7 @@ test('mends the gearbox cover from an empty shop to an exported record', async (
   await page.locator('input[data-path$=".readings.lengthMm"]').fill('4 3/8 in')
   await page.getByLabel('Keep the middle of the break').check()
   await expect(call).toContainText('Groove it from one side')
-  const groove = askOnCommandLine<GroovePlan>('groove.plan', {
+  const groove = await askServer<GroovePlan>(page, 'groove.plan', {
     crackMm: '4 3/8 in',
     wallMm: '0.315 in',
     sides: 1,
@@ -95,7 +95,7 @@ test('mends the gearbox cover from an empty shop to an exported record', async (
   const [l, w, h, t] = [279.4, 190.5, 57, 8.001]
   const trayMm2 =
     l * w + 2 * h * (l + w) + (l - 2 * t) * (w - 2 * t) + 2 * (h - t) * (l + w - 4 * t) + 2 * t * (l + w - 2 * t)
-  const heating = askOnCommandLine<{ timeS: number }>('heat.preheat', {
+  const heating = await askServer<{ timeS: number }>(page, 'heat.preheat', {
     massKg: 3.146,
     alloy: '356',
     areaMm2: trayMm2,
@@ -110,7 +110,7 @@ test('mends the gearbox cover from an empty shop to an exported record', async (
   await settle.click()
 
   await station('Weld')
-  const amps = askOnCommandLine<{ a: number }>('amps.need', {
+  const amps = await askServer<{ a: number }>(page, 'amps.need', {
     wallMm: '0.315 in',
     startC: 110,
     process: 'ac-tig',

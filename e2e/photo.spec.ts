@@ -161,6 +161,7 @@ test('a picture without a card says so, and the card prints', async ({ page }) =
 
 test('tags for the open jobs go out as a sheet', async ({ page }) => {
   await bringDemo(page)
+  await page.goto('/')
   const waits = page.waitForEvent('download')
   await page.getByTestId('labels').click()
   expect((await waits).suggestedFilename()).toBe('labels.pdf')

@@ -1,14 +1,14 @@
 import { readFile } from 'node:fs/promises'
 import { expect } from '@playwright/test'
 import Parser from 'dxf-parser'
-import { askOnCommandLine, bringDemo, reading, saved, test, visit } from './bench'
+import { askServer, bringDemo, reading, saved, test, visit } from './bench'
 
-test("a slug at a mend is the command line's, goes out as a drawing, and its list is ticked off at the machine", async ({
+test("a slug at a mend is the server's, goes out as a drawing, and its list is ticked off at the machine", async ({
   page,
 }) => {
   await bringDemo(page)
   await visit(page, '/job/signal-bracket/rebuild?mend=bolt')
-  const { turnToMm } = askOnCommandLine<{ turnToMm: number }>('fit.slug', {
+  const { turnToMm } = await askServer<{ turnToMm: number }>(page, 'fit.slug', {
     threadMajorMm: 8,
     bossMm: 26,
     depthMm: 16,
@@ -57,7 +57,7 @@ test('a face is read in and mapped, holes are fitted, and bad readings change no
     .first()
     .fill('0, 0, 0\n100, 0, 0.02\n0, 80, 0.03\n100, 80, 0.01\n50, 40, 0.12\n')
   await page.getByRole('button', { name: 'Take them in' }).click()
-  const { minimumZoneMm } = askOnCommandLine<{ minimumZoneMm: number }>('flat.evaluate', {
+  const { minimumZoneMm } = await askServer<{ minimumZoneMm: number }>(page, 'flat.evaluate', {
     points: [
       [0, 0, 0],
       [100, 0, 0.02],

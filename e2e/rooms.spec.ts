@@ -6,6 +6,7 @@ test('the shelf says what is next, what it waits for and whether promises hold; 
   page,
 }) => {
   await bringDemo(page)
+  await page.goto('/')
   const cover = page.locator('[data-job="gearbox-cover"]')
   await expect(cover).toContainText('stop caution chlorinated solvent', { timeout: 60_000 })
   await expect(cover).toContainText(/stale Warm: wall/)

@@ -4,7 +4,7 @@ import type { Job } from '../core/job/job.schema'
 import { readFile } from '../core/job/files'
 import { shapeOfPieces } from '../core/solid/stored/to-shape'
 import { measured } from '../core/solid/measure'
-import { askOnCommandLine, bringDemo, reading, saved, test, visit } from './bench'
+import { askServer, bringDemo, reading, saved, test, visit } from './bench'
 
 const exported = async (page: Page, id: string): Promise<Job> => {
   await visit(page, `/job/${id}/hand-over`)
@@ -14,7 +14,7 @@ const exported = async (page: Page, id: string): Promise<Job> => {
   return read.jobs[0]!
 }
 
-test('a cover put together from pieces, its crack walked along on it: the same figures on screen, at the command line and in the file', async ({
+test('a cover put together from pieces, its crack walked along on it: the same figures on screen, at the server and in the file', async ({
   page,
 }) => {
   await bringDemo(page)
@@ -54,7 +54,7 @@ test('a cover put together from pieces, its crack walked along on it: the same f
   expect(lengthMm).toBeGreaterThan(20)
   // Through the flange, straight in from above.
   expect(job.takeIn.wallMm.value).toBe(10)
-  const answer = askOnCommandLine<{ part: { massG: number; skinMm2: number } }>('job.plan', {
+  const answer = await askServer<{ part: { massG: number; skinMm2: number } }>(page, 'job.plan', {
     part: { does: 'static', bodies: [{ id: 'a', alloy: '356', wallMm: 10 }], shape },
     mends: [{ id: 'm', kind: 'crack', lengthMm }],
   })

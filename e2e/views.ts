@@ -61,6 +61,9 @@ const setLight = (page: Page, light: 'light' | 'dark') =>
     window.dispatchEvent(new StorageEvent('storage', { key: 'ws-light', newValue: value, storageArea: localStorage }))
   }, light)
 
+/** What a browser remembers that speaks German. */
+export const GERMAN = { 'ws-language': 'de' }
+
 const PHONE = 390
 const LOOKS = (['light', 'dark'] as const).flatMap(light => [1280, PHONE].map(width => ({ light, width })))
 type Look = (typeof LOOKS)[number]
@@ -80,7 +83,7 @@ export const VIEW_PARTS = [0, 1, 2, 3].map(part => VIEWS.filter((_, n) => n % 4 
 
 /** Views of the made-up shop are without serious findings in both lights and widths, and no wider than a phone. */
 export async function expectSound(page: Page, views: readonly string[], said: keyof typeof ASKED) {
-  await bringDemo(page)
+  await bringDemo(page, said === 'translated' ? GERMAN : {})
   for (const view of views) {
     await visit(page, view)
     await page.waitForSelector('h1')

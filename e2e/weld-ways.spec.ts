@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test'
-import { askOnCommandLine, bringDemo, pick, reading, saved, test, visit } from './bench'
+import { askServer, bringDemo, pick, reading, saved, test, visit } from './bench'
 
 const process = async (page: Page, words: string | RegExp) => {
   await visit(page, '/job/signal-bracket/call')
@@ -49,7 +49,7 @@ test('a flame: a torch that draws its own air makes no puddle, one fed with oxyg
   await expect(page.getByText(/propylene torch, part from/).first()).toBeVisible()
 })
 
-test("a gun: wire and volts are the command line's, and the output is turned down as the part soaks up heat", async ({
+test("a gun: wire and volts are the server's, and the output is turned down as the part soaks up heat", async ({
   page,
 }) => {
   await bringDemo(page)
@@ -58,7 +58,7 @@ test("a gun: wire and volts are the command line's, and the output is turned dow
   await expect(page.getByTestId('call')).toContainText('All passes laid')
   for (const box of await page.getByRole('list').getByRole('checkbox').all()) await box.uncheck()
   await expect(page.getByTestId('call')).toContainText(/Weld at \d+ A, spray: wire/)
-  const { wireMMin } = askOnCommandLine<{ wireMMin: number }>('mig.setup', {
+  const { wireMMin } = await askServer<{ wireMMin: number }>(page, 'mig.setup', {
     wallMm: 6,
     wireMm: 0.9,
     filler: '4043',
