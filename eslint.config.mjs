@@ -103,6 +103,7 @@ export default tseslint.config(
   {
     ignores: [
       '.nuxt/**',
+      '.nuxt-build/**',
       '.output/**',
       'node_modules/**',
       'docs/**',

@@ -7,7 +7,7 @@ import { bringDemo, reading, saved, test } from './bench'
 
 test('letters typed and left at once are all there after the reload, on a fresh page too', async ({ page }) => {
   await bringDemo(page)
-  for (let n = 0; n < 8; n++) {
+  for (let n = 0; n < 4; n++) {
     await page.goto('/job/gearbox-cover/take-in')
     const words = `dropped from the bench ${n}`
     const field = page.getByLabel('What is broken, and how far').or(page.locator('textarea').first()).first()

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test'
-import { importDemo, demoText, saved, test } from './bench'
+import { demoText, importDemo, saved, test, visit } from './bench'
 
 test.describe('without the network', () => {
   test.use({ serviceWorkers: 'allow' })
@@ -69,7 +69,7 @@ test('allows no inline script and nothing from elsewhere, on any page', async ({
     '/job/signal-bracket/rebuild',
     '/job/dome-shutter/record',
   ]) {
-    await page.goto(path)
+    await visit(page, path)
     await page.locator('h1').first().waitFor()
     await page.waitForTimeout(300)
   }

@@ -76,9 +76,9 @@ export function lens(shot: Shot): { toPx: (mm: Point) => [number, number]; toMm:
   const toPx = (mm: Point) => (shot.bend ? bent(flatPx(mm), shot.bend, shot) : flatPx(mm))
   const [[a, b], [c, d], [g, h]] = turn as [[number, number], [number, number], [number, number]]
   const toMm = (px: Point): [number, number] => {
-    const [u, v] = shot.bend ? straightened(px, shot.bend, shot) : px
-    const p = (u - shot.wide / 2) / f
-    const q = (v - shot.high / 2) / f
+    const seen = shot.bend ? straightened(px, shot.bend, shot) : px
+    const p = (seen[0] - shot.wide / 2) / f
+    const q = (seen[1] - shot.high / 2) / f
     // (a − p g) x + (b − p h) y = p D and the same below.
     const m11 = a - p * g
     const m12 = b - p * h
@@ -104,8 +104,11 @@ function blurred(data: Float32Array, wide: number, high: number, sigma: number):
     for (let i = 0; i < from.length; i++) {
       const at = step === 1 ? i % wide : Math.floor(i / wide)
       let sum = 0
-      for (let k = -reach; k <= reach; k++)
-        sum += kernel[k + reach]! * from[i + (Math.min(most - 1, Math.max(0, at + k)) - at) * step]!
+      if (at >= reach && at < most - reach)
+        for (let k = -reach, j = i - reach * step; k <= reach; k++, j += step) sum += kernel[k + reach]! * from[j]!
+      else
+        for (let k = -reach; k <= reach; k++)
+          sum += kernel[k + reach]! * from[i + (Math.min(most - 1, Math.max(0, at + k)) - at) * step]!
       into[i] = sum / whole
     }
     return into
@@ -119,30 +122,35 @@ export function take(scene: Scene, shot: Shot): Picture {
   const { toMm } = lens(shot)
   const random = seeded(shot.seed)
   const SUB = 3
-  const planes = [0, 1, 2].map(() => new Float32Array(wide * high))
+  const planes = [0, 1, 2].map(() => new Float32Array(wide * high)) as [Float32Array, Float32Array, Float32Array]
+  // Millions of points: no list is made for one that need not be.
   for (let y = 0; y < high; y++)
     for (let x = 0; x < wide; x++) {
-      let [r, g, b] = [0, 0, 0]
+      let r = 0
+      let g = 0
+      let b = 0
       for (let j = 0; j < SUB; j++)
         for (let i = 0; i < SUB; i++) {
-          const [xMm, yMm] = toMm([x + (i + 0.5) / SUB, y + (j + 0.5) / SUB])
-          const colour = scene(xMm, yMm)
+          const mm = toMm([x + (i + 0.5) / SUB, y + (j + 0.5) / SUB])
+          const colour = scene(mm[0], mm[1])
           r += colour[0]
           g += colour[1]
           b += colour[2]
         }
-      const all = [r, g, b]
-      for (let k = 0; k < 3; k++) planes[k]![y * wide + x] = all[k]! / (SUB * SUB)
+      const at = y * wide + x
+      planes[0][at] = r / (SUB * SUB)
+      planes[1][at] = g / (SUB * SUB)
+      planes[2][at] = b / (SUB * SUB)
     }
   const soft = planes.map(plane => blurred(plane, wide, high, shot.blurPx))
+  const gauss = () => Math.sqrt(-2 * Math.log(random() || 1e-9)) * Math.cos(2 * Math.PI * random())
   const rgba = new Uint8ClampedArray(wide * high * 4)
   for (let y = 0; y < high; y++)
     for (let x = 0; x < wide; x++) {
       const at = y * wide + x
       const light = 1 - shot.shade * (0.5 * (x / wide) + 0.5 * (y / high))
       for (let k = 0; k < 3; k++) {
-        const gauss = Math.sqrt(-2 * Math.log(random() || 1e-9)) * Math.cos(2 * Math.PI * random())
-        rgba[4 * at + k] = 255 * (soft[k]![at]! * light + shot.noise * gauss)
+        rgba[4 * at + k] = 255 * (soft[k]![at]! * light + (shot.noise && shot.noise * gauss()))
       }
       rgba[4 * at + 3] = 255
     }

@@ -18,10 +18,13 @@ export function greyOf({ wide, high, rgba }: Picture): Grey {
 
 /** Value at a point between pixels, bilinear; the edge goes on outside. Pixel (0, 0) has its middle at 0.5, 0.5. */
 export function sample({ wide, high, data }: Grey, x: number, y: number): number {
-  const [u, v] = [Math.min(wide - 1, Math.max(0, x - 0.5)), Math.min(high - 1, Math.max(0, y - 0.5))]
-  const [i, j] = [Math.min(wide - 2, Math.floor(u)), Math.min(high - 2, Math.floor(v))]
+  const u = Math.min(wide - 1, Math.max(0, x - 0.5))
+  const v = Math.min(high - 1, Math.max(0, y - 0.5))
+  const i = Math.min(wide - 2, Math.floor(u))
+  const j = Math.min(high - 2, Math.floor(v))
   if (i < 0 || j < 0) return data[Math.max(0, j) * wide + Math.max(0, i)]!
-  const [a, b] = [u - i, v - j]
+  const a = u - i
+  const b = v - j
   const at = j * wide + i
   return (
     (data[at]! * (1 - a) + data[at + 1]! * a) * (1 - b) + (data[at + wide]! * (1 - a) + data[at + wide + 1]! * a) * b

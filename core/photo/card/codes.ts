@@ -1,4 +1,5 @@
 import decodeQR, { type FinderPoints } from 'qr/decode.js'
+import { remembered } from '../../ask/remembered'
 import { sample, scaledBy, windowOf, type Grey } from '../grey'
 import type { Point } from '../point'
 import { readCodeText, type CardId } from './layout'
@@ -26,13 +27,20 @@ const MOST_LEANED = 8
 const FOCAL = 0.9
 /** Small windows are read larger: a module of the code wants a few points. */
 const LEAST_WINDOW_PX = 400
+/** A code's light over its dark, as a share of their sum, is more than this wherever one can be read. */
+const LEAST_CONTRAST = 0.15
 /** How hard the reader tries; the time for it is set so that it never decides. */
 const EFFORT = 2
 const LOOK_MS = 10_000
 
 function lookIn(grey: Grey): SeenCode | null {
   const rgb = new Uint8Array(grey.wide * grey.high * 3)
-  for (let i = 0; i < grey.data.length; i++) rgb.fill(Math.round(grey.data[i]!), 3 * i, 3 * i + 3)
+  for (let i = 0, at = 0; i < grey.data.length; i++) {
+    const value = Math.round(grey.data[i]!)
+    rgb[at++] = value
+    rgb[at++] = value
+    rgb[at++] = value
+  }
   let points: FinderPoints | null = null
   try {
     const text = decodeQR(
@@ -53,6 +61,16 @@ function lookIn(grey: Grey): SeenCode | null {
     // The reader throws where it finds none.
     return null
   }
+}
+
+/** Whether a picture has light and dark enough in it for a code. */
+function hasContrast({ data }: Grey): boolean {
+  let [least, most] = [Infinity, -Infinity]
+  for (const value of data) {
+    if (value < least) least = value
+    if (value > most) most = value
+  }
+  return most - least > LEAST_CONTRAST * (most + least)
 }
 
 /** Edges in each square block of a picture: the sum of the steps between neighbours. */
@@ -107,19 +125,30 @@ function upright(from: Grey, towardDeg: number, longPx: number, larger: number):
     Math.ceil(larger * from.wide * (1 + (stretched - 1) * Math.abs(c))),
     Math.ceil(larger * from.high * (1 + (stretched - 1) * Math.abs(s))),
   ]
+  const cosTilt = Math.cos(tilt)
+  const far = FOCAL * longPx
+  const [midU, midV] = [wide / 2, high / 2]
+  const [midX, midY] = [from.wide / 2, from.high / 2]
   const back = ([u, v]: Point): Point => {
-    const [x, y] = [(u - wide / 2) / larger, (v - high / 2) / larger]
+    const [x, y] = [(u - midU) / larger, (v - midV) / larger]
     const [along, across] = [x * c + y * s, -x * s + y * c]
-    const depth = 1 + (sinTilt * along) / (FOCAL * longPx)
-    const [a, b] = [(along * Math.cos(tilt)) / depth, across / depth]
-    return [from.wide / 2 + a * c - b * s, from.high / 2 + a * s + b * c]
+    const depth = 1 + (sinTilt * along) / far
+    const [a, b] = [(along * cosTilt) / depth, across / depth]
+    return [midX + a * c - b * s, midY + a * s + b * c]
   }
+  // The same for every point of the picture, without a pair made for each.
   const data = new Float32Array(wide * high)
-  for (let y = 0; y < high; y++)
-    for (let x = 0; x < wide; x++) {
-      const [u, v] = back([x + 0.5, y + 0.5])
-      data[y * wide + x] = sample(from, u, v)
+  for (let v = 0, at = 0; v < high; v++) {
+    const y = (v + 0.5 - midV) / larger
+    for (let u = 0; u < wide; u++) {
+      const x = (u + 0.5 - midU) / larger
+      const along = x * c + y * s
+      const depth = 1 + (sinTilt * along) / far
+      const a = (along * cosTilt) / depth
+      const b = (-x * s + y * c) / depth
+      data[at++] = sample(from, midX + a * c - b * s, midY + a * s + b * c)
     }
+  }
   return { grey: { wide, high, data }, back }
 }
 
@@ -135,11 +164,15 @@ export function findCode(picture: Grey): SeenCode | null {
     const factor = Math.min(1, most / long)
     const grey = factor === 1 ? picture : scaledBy(picture, factor)
     const longPx = long * factor
-    const look = (share: number, windows: number, towardDeg: number | null): SeenCode | null => {
+    const windowsOf = remembered(WINDOWS.length, (share: number) => {
       const side = share * longPx
-      const larger = Math.max(1, LEAST_WINDOW_PX / side)
-      for (const [x, y] of share === 1 ? [[0, 0] as const] : busiest(grey, side).slice(0, windows)) {
-        const { grey: part, corner } = windowOf(grey, x, y, x + side, y + side)
+      return (share === 1 ? [[0, 0] as const] : busiest(grey, side))
+        .map(([x, y]) => windowOf(grey, x, y, x + side, y + side))
+        .filter(window => hasContrast(window.grey))
+    })
+    const look = (share: number, windows: number, towardDeg: number | null): SeenCode | null => {
+      const larger = Math.max(1, LEAST_WINDOW_PX / (share * longPx))
+      for (const { grey: part, corner } of windowsOf(share).slice(0, windows)) {
         const seenAs = towardDeg === null ? asItIs(part, larger) : upright(part, towardDeg, longPx, larger)
         const seen = lookIn(seenAs.grey)
         if (seen)
