@@ -85,11 +85,16 @@ function firstLists(day: Day): number[][] {
 function criticalChain(day: Day, { starts }: Laid, from: number, random: () => number): number[] {
   const { tasks } = day
   const chain = [from]
+  const ends = new Float64Array(tasks.length)
+  // What takes no time holds nothing up.
+  tasks.forEach(({ minutes }, n) => {
+    ends[n] = minutes === 0 ? -Infinity : starts[n]! + minutes
+  })
   for (let at = from; ;) {
     const start = starts[at]!
     const holds: number[] = []
-    for (let n = 0; n < tasks.length; n++) {
-      if (n === at || Math.abs(starts[n]! + tasks[n]!.minutes - start) > 1e-9 || tasks[n]!.minutes === 0) continue
+    for (let n = 0; n < ends.length; n++) {
+      if (n === at || Math.abs(ends[n]! - start) > 1e-9) continue
       if (tasks[at]!.before.includes(n) || tasks[n]!.needs.some(resource => tasks[at]!.needs.includes(resource)))
         holds.push(n)
     }

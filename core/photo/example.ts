@@ -9,6 +9,9 @@ const DARK: Colour = [40, 40, 42]
 const METAL: Colour = [140, 142, 145]
 const BLUE: Colour = [45, 60, 150]
 
+/** Points taken within each pixel, each way, so that edges are as soft as a camera's. */
+const SUB = 3
+
 /** Small pictures drawn by sum, for the examples of the questions that want one. */
 const DRAWN: Record<string, { wide: number; high: number; at: () => Drawn }> = {
   card: {
@@ -17,12 +20,16 @@ const DRAWN: Record<string, { wide: number; high: number; at: () => Drawn }> = {
     at: () => {
       const leaf = cardLeaf('M', 'A')
       const [pxPerMm, left, top] = [4, 30, 30]
+      const rows = new Map<number, typeof leaf.dark>()
+      const inRow = (my: number) => {
+        const known = rows.get(my) ?? leaf.dark.filter(({ yMm, highMm }) => my >= yMm && my < yMm + highMm)
+        rows.set(my, known)
+        return known
+      }
       return (x, y) => {
         const [mx, my] = [(x - left) / pxPerMm, (y - top) / pxPerMm]
         if (mx < 0 || my < 0 || mx > leaf.wideMm || my > leaf.highMm) return METAL
-        const isDark = leaf.dark.some(
-          ({ xMm, yMm, wideMm, highMm }) => mx >= xMm && mx < xMm + wideMm && my >= yMm && my < yMm + highMm,
-        )
+        const isDark = inRow(my).some(({ xMm, wideMm }) => mx >= xMm && mx < xMm + wideMm)
         return isDark ? DARK : PAPER
       }
     },
@@ -60,8 +67,6 @@ const DRAWN: Record<string, { wide: number; high: number; at: () => Drawn }> = {
   },
 }
 
-/** Points taken within each pixel, each way, so that edges are as soft as a camera's. */
-const SUB = 3
 const made = new Map<string, string>()
 
 /** An example picture as base64 of a PNG; drawn once, when first asked for. */

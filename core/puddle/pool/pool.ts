@@ -208,34 +208,39 @@ export class Pool implements Cells {
   }
 
   private lose(seconds: number) {
-    const { nx, ny, nz, top, present } = this
+    const { nx, ny, nz, top, present, temperature, gained, cellMm3, backWmm2K } = this
     const layer = nx * ny
-    const [flat, along, across] = [this.dx * this.dy, this.dx * this.dz, this.dy * this.dz]
-    for (let n = 0; n < layer; n++) {
-      if (present[n]) this.coolCell(n, flat * seconds, this.backWmm2K)
-      if (top[n]! >= 0) this.coolCell(top[n]!, flat * seconds, FILM_WMM2K)
+    const [flat, along, across] = [
+      this.dx * this.dy * seconds,
+      this.dx * this.dz * seconds,
+      this.dy * this.dz * seconds,
+    ]
+    let lostJ = this.lostJ
+    const cool = (cell: number, areaSeconds: number, film: number) => {
+      const C = temperature[cell]!
+      const kelvin = C + KELVIN
+      const square = kelvin * kelvin
+      const lost = (film * (C - AIR_C) + EMISSIVITY * SIGMA * (square * square - AIR_K4)) * areaSeconds
+      gained[cell] = gained[cell]! - lost / cellMm3
+      lostJ += lost
     }
-    const side = (cell: number, area: number) => {
-      if (present[cell]) this.coolCell(cell, area * seconds, FILM_WMM2K)
+    for (let n = 0; n < layer; n++) {
+      if (present[n]) cool(n, flat, backWmm2K)
+      if (top[n]! >= 0) cool(top[n]!, flat, FILM_WMM2K)
     }
     for (let k = 0; k < nz; k++) {
       for (let j = 0; j < ny; j++) {
-        side(k * layer + j * nx, across)
-        side(k * layer + j * nx + nx - 1, across)
+        const cell = k * layer + j * nx
+        if (present[cell]) cool(cell, across, FILM_WMM2K)
+        if (present[cell + nx - 1]) cool(cell + nx - 1, across, FILM_WMM2K)
       }
       for (let i = 0; i < nx; i++) {
-        side(k * layer + i, along)
-        side(k * layer + (ny - 1) * nx + i, along)
+        const cell = k * layer + i
+        if (present[cell]) cool(cell, along, FILM_WMM2K)
+        if (present[cell + layer - nx]) cool(cell + layer - nx, along, FILM_WMM2K)
       }
     }
-  }
-  private coolCell(cell: number, areaSeconds: number, film: number) {
-    const C = this.temperature[cell]!
-    const kelvin = C + KELVIN
-    const square = kelvin * kelvin
-    const lost = (film * (C - AIR_C) + EMISSIVITY * SIGMA * (square * square - AIR_K4)) * areaSeconds
-    this.gained[cell] = this.gained[cell]! - lost / this.cellMm3
-    this.lostJ += lost
+    this.lostJ = lostJ
   }
 
   /** Cells of the skin within reach of a place, as i, j from and to. */
