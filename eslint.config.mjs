@@ -103,7 +103,6 @@ export default tseslint.config(
   {
     ignores: [
       '.nuxt/**',
-      '.nuxt-build/**',
       '.output/**',
       'node_modules/**',
       'docs/**',

@@ -28,8 +28,6 @@ const HEADERS = {
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
-  // The tests build beside checks that read what stands in the usual place.
-  buildDir: process.env.WILD_SPARROW_BUILD_DIR ?? '.nuxt',
   ssr: false,
   telemetry: false,
   devtools: { enabled: false },

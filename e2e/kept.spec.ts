@@ -51,6 +51,7 @@ test('two tabs do not overwrite each other', async ({ page, context }) => {
 test('clocks run on over a reload', async ({ page }) => {
   await bringDemo(page)
   await page.goto('/')
+  await page.locator('[data-job]').first().waitFor()
   await page.keyboard.press('c')
   await page.getByLabel('Name', { exact: true }).fill('Bake the cover')
   await page.getByLabel(/Time, such as/).fill('45 min')

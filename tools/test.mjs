@@ -3,7 +3,7 @@ import { mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { promisify } from 'node:util'
 import { ensureChromium } from './chromium.mjs'
-import { ROOT, ensureInstalled, run as runOrEnd } from './lib.mjs'
+import { ROOT, ensureBuilt, ensureInstalled } from './lib.mjs'
 
 /**
  * Lints, type-checks, runs the unit, contract and browser tests against the built application, and closes with how many
@@ -22,15 +22,13 @@ const step = (title, command, args) => {
   return spawnSync(command, args, { cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'], env }).status === 0
 }
 /** A whole check counts as one test; several go beside one another, each telling what it found when it is done. */
-const check = async (title, command, args, more = {}) => {
-  const options = { cwd: ROOT, env: { ...env, ...more }, maxBuffer: 64 * 1024 * 1024 }
-  const { ok, said } = await run(command, args, options).then(
+const check = async (title, command, args) => {
+  const { ok, said } = await run(command, args, { cwd: ROOT, env, maxBuffer: 64 * 1024 * 1024 }).then(
     ({ stdout, stderr }) => ({ ok: true, said: stdout + stderr }),
     error => ({ ok: false, said: `${error.stdout ?? ''}${error.stderr ?? error}` }),
   )
   console.log(`\n— ${title}\n${said.trimEnd()}`)
   tally[ok ? 'passed' : 'failed'] += 1
-  return ok
 }
 /** Counts from a report; a run that left none, or failed beyond its count, counts as one failure. */
 function count(ok, report, read) {
@@ -45,13 +43,12 @@ function count(ok, report, read) {
   tally.failed += counts.failed
 }
 
-runOrEnd('npx', ['nuxt', 'prepare', '--logLevel=silent'], { env })
-// A build keeps one processor busy: what can be checked without it goes beside it, and it writes elsewhere meanwhile.
-const [built] = await Promise.all([
-  check('Build', process.execPath, ['tools/build.mjs'], { WILD_SPARROW_BUILD_DIR: '.nuxt-build' }),
-  check('Lint', 'npx', ['eslint', '.', '--max-warnings', '0'])
-    .then(() => check('Formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']))
-    .then(() => check('Types', 'npx', ['nuxt', 'typecheck'])),
+ensureBuilt()
+await Promise.all([
+  check('Lint', 'npx', ['eslint', '.', '--max-warnings', '0']),
+  check('Types', 'npx', ['nuxt', 'typecheck']).then(() =>
+    check('Formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']),
+  ),
 ])
 const units = step('Unit and contract tests', 'npx', [
   'vitest',
@@ -64,7 +61,7 @@ count(units, 'test-results/unit.json', report => ({
   passed: report.numPassedTests,
   failed: report.numFailedTests + (report.numFailedTestSuites > 0 && report.numFailedTests === 0 ? 1 : 0),
 }))
-const browser = built && step('Browser tests', 'npx', ['playwright', 'test'])
+const browser = step('Browser tests', 'npx', ['playwright', 'test'])
 count(browser, 'test-results/e2e.json', report => ({
   passed: report.stats.expected + report.stats.flaky,
   failed: report.stats.unexpected,
