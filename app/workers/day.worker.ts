@@ -23,7 +23,7 @@ export interface Saving {
 export type DayTold = { ok: true; day: PlannedDay } | { ok: false; reason: string } | { ok: 'stopped' }
 
 const TELL_EVERY_MS = 60
-/** Share of the whole search: on shop days of 40 to 80 tasks the rest of it, six times as long, found nothing better. */
+/** Share of the whole search: on shop days of 40 to 80 tasks the rest of it, six times as long, found nothing. */
 const EFFORT = 0.15
 let wanted = 0
 let enough = false
