@@ -105,6 +105,13 @@ describe('the card in a picture', () => {
     expect('why' in seen && seen.why).toMatch(/no code/)
   })
 
+  it('finds one in haze, its dark a fifth of the whole scale under its light', () => {
+    const card = cardScene({ card: 'M' })
+    const hazy = take((x, y) => card(x, y).map(value => 0.666 + 0.26 * value) as [number, number, number], SMALL)
+    const seen = findCard(greyOf(hazy))
+    expect('found' in seen && seen.found[0]!.lengthPct).toBeLessThan(0.5)
+  })
+
   it('finds both leaves of a folded card, each a plane of its own', () => {
     const one = cardScene({ card: 'F', leaf: 'A' })
     const other = cardScene({ card: 'F', leaf: 'B', seed: 1 })

@@ -3,6 +3,7 @@ import { remembered } from '../../ask/remembered'
 import { sample, scaledBy, windowOf, type Grey } from '../grey'
 import type { Point } from '../point'
 import { readCodeText, type CardId } from './layout'
+import { LEAST_CONTRAST } from './mark'
 
 export interface SeenCode {
   card: CardId
@@ -27,8 +28,6 @@ const MOST_LEANED = 8
 const FOCAL = 0.9
 /** Small windows are read larger: a module of the code wants a few points. */
 const LEAST_WINDOW_PX = 400
-/** A code's light over its dark, as a share of their sum, is more than this wherever one can be read. */
-const LEAST_CONTRAST = 0.15
 /** How hard the reader tries; the time for it is set so that it never decides. */
 const EFFORT = 2
 const LOOK_MS = 10_000
@@ -63,14 +62,14 @@ function lookIn(grey: Grey): SeenCode | null {
   }
 }
 
-/** Whether a picture has light and dark enough in it for a code. */
+/** Whether light and dark differ as much in a picture as the marks of a card must, without which none is found. */
 function hasContrast({ data }: Grey): boolean {
   let [least, most] = [Infinity, -Infinity]
   for (const value of data) {
     if (value < least) least = value
     if (value > most) most = value
   }
-  return most - least > LEAST_CONTRAST * (most + least)
+  return most - least >= LEAST_CONTRAST
 }
 
 /** Edges in each square block of a picture: the sum of the steps between neighbours. */

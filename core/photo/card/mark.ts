@@ -8,7 +8,7 @@ const WINDOW = { least: 2, most: 12, share: 0.7 }
 const ROUNDS = 8
 const STILL_PX = 0.005
 /** Least difference between light and dark quarters, of 255. */
-const LEAST_CONTRAST = 12
+export const LEAST_CONTRAST = 12
 
 /**
  * The point where two dark squares touch, by the rule that the brightness climbs square to the line to it at every
