@@ -71,12 +71,21 @@ export default defineNuxtConfig({
       ],
     },
   },
-  // A page's script is fetched when a hand nears its link, not all of them at first load.
-  experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
+  experimental: {
+    // A page's script is fetched when a hand nears its link, not all of them at first load.
+    defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } },
+    // It would stand inline, which the policy above forbids.
+    entryImportMap: false,
+  },
   vite: {
     // What a template shows is said in the reader's language.
     vue: { template: { compilerOptions: { nodeTransforms: [sayTransform()] } } },
-    worker: { format: 'es' },
+    worker: {
+      format: 'es',
+      rollupOptions: {
+        output: { entryFileNames: '_nuxt/workers/[hash].js', chunkFileNames: '_nuxt/workers/[hash].js' },
+      },
+    },
     // Named beforehand, so that the development server need not start anew for each as it meets them.
     optimizeDeps: {
       include: [

@@ -27,7 +27,7 @@ async function firstLoad(page: Page, address: string, line: Line): Promise<void>
   await page.goto(address)
   await page.waitForSelector('h1')
   await page.waitForTimeout(500)
-  const isWorker = (path: string) => path.includes('.worker-')
+  const isWorker = (path: string) => path.startsWith('/_nuxt/workers/')
   const kB = (paths: readonly string[]) =>
     (paths.reduce((sum, path) => sum + gzipSync(readFileSync(join(publicDir, path))).length, 0) / 1024).toFixed(0)
   const [pages, workers] = [[...loaded].filter(path => !isWorker(path)), [...loaded].filter(isWorker)]

@@ -1,20 +1,14 @@
-import { wrap, type Remote } from 'comlink'
 import type { Job, Kit } from '#core/job/job.schema'
 import { withNews } from '#core/plan/news'
 import type { JobPlan } from '#core/plan/plan-job'
-import { lendKept } from './kept-work'
-import type { BenchWorker } from '~/workers/plan.worker'
+import { startLent } from './kept-work'
+import type { Bench } from '~/workers/start'
 
-let worker: Remote<BenchWorker> | undefined
+let worker: Bench<'plan'> | undefined
 
 /** The one worker that holds the core; started when first asked. */
-export function coreWorker(): Remote<BenchWorker> {
-  if (!worker) {
-    worker = wrap<BenchWorker>(
-      new Worker(new URL('../workers/plan.worker.ts', import.meta.url), { type: 'module', name: 'core' }),
-    )
-    void lendKept(worker)
-  }
+export function coreWorker(): Bench<'plan'> {
+  worker ??= startLent('plan').bench
   return worker
 }
 

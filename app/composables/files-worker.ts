@@ -1,12 +1,9 @@
-import { wrap, type Remote } from 'comlink'
-import type { FilesWorker } from '~/workers/files.worker'
+import { startWorker, type Bench } from '~/workers/start'
 
-let worker: Remote<FilesWorker> | undefined
+let worker: Bench<'files'> | undefined
 
 /** The one worker that reads and writes files; started when first asked. */
-export function filesWorker(): Remote<FilesWorker> {
-  worker ??= wrap<FilesWorker>(
-    new Worker(new URL('../workers/files.worker.ts', import.meta.url), { type: 'module', name: 'files' }),
-  )
+export function filesWorker(): Bench<'files'> {
+  worker ??= startWorker('files').bench
   return worker
 }

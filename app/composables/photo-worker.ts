@@ -1,12 +1,9 @@
-import { wrap, type Remote } from 'comlink'
-import type { PhotoWorker } from '~/workers/photo.worker'
+import { startWorker, type Bench } from '~/workers/start'
 
-let shared: Remote<PhotoWorker> | null = null
+let shared: Bench<'photo'> | null = null
 
 /** The one worker that reads pictures; started when first asked. */
-export function photoWorker(): Remote<PhotoWorker> {
-  shared ??= wrap<PhotoWorker>(
-    new Worker(new URL('../workers/photo.worker.ts', import.meta.url), { type: 'module', name: 'photo' }),
-  )
+export function photoWorker(): Bench<'photo'> {
+  shared ??= startWorker('photo').bench
   return shared
 }

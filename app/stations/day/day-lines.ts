@@ -1,5 +1,5 @@
 import { DAY_MIN } from '#core/quantity/hours'
-import type { PlannedDay } from '~/workers/day.worker'
+import type { PlannedDay } from '~/workers/day'
 
 export const WIDTH = 1060
 export const LEFT = 170

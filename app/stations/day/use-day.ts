@@ -3,18 +3,18 @@ import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
 import { rescueWords } from '#core/plan/shop/day'
 import { weekAhead } from '#core/plan/shop/week'
 import { useBenchHours } from '~/composables/bench-hours'
-import { dayWorker } from '~/composables/day-worker'
+import { startLent } from '~/composables/kept-work'
 import { download } from '~/composables/use-files'
 import { visible } from '#core/job/text'
 import { sayNow } from '~/composables/use-words'
 import { useOpenJobs } from '~/composables/use-open-jobs'
 import { useShop } from '~/stores/shop'
-import type { PlannedDay, Saving } from '~/workers/day.worker'
+import type { PlannedDay, Saving } from '~/workers/day'
 
 /** The day across all open jobs, planned anew as jobs or hours change. */
 export function useDay() {
   const shop = useShop()
-  const { day, end } = dayWorker()
+  const { bench: day, end } = startLent('day')
   const bench = useBenchHours()
   const { hours, shifts, notBefore, running, begun, around, at, clock, dayName, when } = bench
   const openJobs = useOpenJobs()

@@ -2,7 +2,7 @@ import { ref } from 'vue'
 import { db } from '~/db/database'
 import { writePatches } from '~/db/shelf'
 import { useClocks } from '~/stores/clocks'
-import type { PlannedDay } from '~/workers/day.worker'
+import type { PlannedDay } from '~/workers/day'
 
 type Task = PlannedDay['tasks'][number]
 

@@ -6,7 +6,7 @@ import type { HeatPlace } from '#core/heat/bench/setup.schema'
 import { temperatureIn } from '#core/quantity/show'
 import { useChartLook, useLineOptions } from '~/composables/use-chart-look'
 import { useSettings } from '~/stores/settings'
-import type { HeatRun } from '~/workers/heat.worker'
+import type { HeatRun } from '~/workers/heat'
 
 const props = defineProps<{
   runs: { name: string; run: HeatRun; places: readonly HeatPlace[] }[]

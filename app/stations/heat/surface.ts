@@ -1,4 +1,4 @@
-import type { DrawnPart } from '~/workers/heat.worker'
+import type { DrawnPart } from '~/workers/heat'
 
 /**
  * The skin of a part in cells, as triangles: four corners a face, two triangles, the slot each face takes its colour

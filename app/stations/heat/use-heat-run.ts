@@ -8,10 +8,10 @@ import type { HeatVerdict } from '#core/heat/bench/verdict'
 import { surroundingsOf } from '#core/plan/warm/heat-bench'
 import { readySetup } from '#core/plan/take-in/part-solid'
 import { heldFile } from '~/db/files'
-import { startHeatWorker } from '~/composables/heat-worker'
+import { startWorker } from '~/workers/start'
 import { useJob } from '~/stores/job'
 import { useShop } from '~/stores/shop'
-import type { DrawnPart, HeatRun, Told } from '~/workers/heat.worker'
+import type { DrawnPart, HeatRun, Told } from '~/workers/heat'
 
 /**
  * One set-up of the open job on the heat bench: its part drawn as it is typed, its runs, what one change would do, and
@@ -20,7 +20,7 @@ import type { DrawnPart, HeatRun, Told } from '~/workers/heat.worker'
 export function useHeatRun(index: Ref<number>) {
   const store = useJob()
   const shop = useShop()
-  const { heat, end } = startHeatWorker()
+  const { bench: heat, end } = startWorker('heat')
   const setup = computed<HeatSetup | null>(() => {
     const typed = store.job?.warm.setups[index.value]
     return typed && store.job ? readySetup(store.job, typed) : null

@@ -14,7 +14,7 @@ import {
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js'
 import { onBeforeUnmount, onMounted, ref, shallowRef, watch, type Ref } from 'vue'
 import type { Face } from '#core/heat/field/setup'
-import type { DrawnPart } from '~/workers/heat.worker'
+import type { DrawnPart } from '~/workers/heat'
 import { paint } from '~/drawing/heat-colours'
 import { SIDE_FACES, surfaceOf, type Cut, type Surface } from './surface'
 

@@ -1,6 +1,6 @@
 import { onBeforeUnmount, shallowRef, toRaw, watch } from 'vue'
 import { useOf, type Stock, type Use } from '#core/plan/shop/consumables'
-import { shelfWorker } from '~/composables/shelf-worker'
+import { startLent } from '~/composables/kept-work'
 import { useOpenJobs } from '~/composables/use-open-jobs'
 import { db } from '~/db/database'
 import { useShop } from '~/stores/shop'
@@ -12,7 +12,7 @@ const MOST_JOBS = 200
 export function useStock() {
   const shop = useShop()
   const openJobs = useOpenJobs()
-  const { shelf, end } = shelfWorker()
+  const { bench: shelf, end } = startLent('shelf')
   const stock = shallowRef<Stock[]>([])
   const use = shallowRef<Use | null>(null)
   let ticket = 0

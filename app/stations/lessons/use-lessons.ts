@@ -1,11 +1,10 @@
-import { wrap } from 'comlink'
 import { onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
 import type { Lessons } from '#core/plan/shop/lessons'
 import { plannable } from '#core/plan/shop/lessons'
 import { filesWorker } from '~/composables/files-worker'
 import { db } from '~/db/database'
 import { useShop } from '~/stores/shop'
-import type { LessonsWorker } from '~/workers/lessons.worker'
+import { startWorker } from '~/workers/start'
 
 /** Jobs that lessons are drawn from at most: the newest handed over. */
 const MOST_JOBS = 400
@@ -13,11 +12,7 @@ const MOST_JOBS = 400
 /** What this shop's finished jobs teach, worked out off the page; and its use in plans from now on. */
 export function useLessons() {
   const shop = useShop()
-  const worker = new Worker(new URL('../../workers/lessons.worker.ts', import.meta.url), {
-    type: 'module',
-    name: 'lessons',
-  })
-  const bench = wrap<LessonsWorker>(worker)
+  const { bench, end } = startWorker('lessons')
   const lessons = shallowRef<Lessons | null>(null)
   const trouble = ref<string | null>(null)
   async function look() {
@@ -38,7 +33,7 @@ export function useLessons() {
     },
     { immediate: true },
   )
-  onBeforeUnmount(() => worker.terminate())
+  onBeforeUnmount(end)
 
   /** From now on plans and quotes go by what was learnt; each says so and from how many jobs. */
   async function use() {

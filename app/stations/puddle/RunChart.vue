@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { Line } from 'vue-chartjs'
 import { GOOD_MARKS, MARK_WORDS } from '#core/puddle/trainer/advice'
 import { useChartLook, useLineOptions } from '~/composables/use-chart-look'
-import type { Judged } from '~/workers/puddle.worker'
+import type { Judged } from '~/workers/puddle'
 
 const props = defineProps<{ judged: Judged }>()
 const look = useChartLook()

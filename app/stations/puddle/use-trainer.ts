@@ -1,9 +1,9 @@
-import { wrap } from 'comlink'
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw, type Ref } from 'vue'
 import { FRAME_S, type HandFrame, type MarkAt } from '#core/puddle/trainer/session'
 import type { JobLesson } from '#core/puddle/trainer/this-job'
 import { useShop } from '~/stores/shop'
-import type { Judged, LessonCard, PuddleWorker, Shown } from '~/workers/puddle.worker'
+import type { Judged, LessonCard, Shown } from '~/workers/puddle'
+import { startWorker } from '~/workers/start'
 import { useHand } from './use-hand'
 
 /** Frames sent at once where the screen fell behind; past it the trainer's time goes slower than the wall's. */
@@ -15,11 +15,7 @@ const MOST_KEPT = 300
 /** A lesson at the torch: begun, run live, judged, played again and kept. */
 export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanvasElement | null>) {
   const shop = useShop()
-  const worker = new Worker(new URL('../../workers/puddle.worker.ts', import.meta.url), {
-    type: 'module',
-    name: 'puddle',
-  })
-  const puddle = wrap<PuddleWorker>(worker)
+  const { bench: puddle, end } = startWorker('puddle')
   const lesson = shallowRef<LessonCard | null>(null)
   const cutCanvas = ref<HTMLCanvasElement | null>(null)
   const showCut = ref(false)
@@ -143,7 +139,7 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
 
   onBeforeUnmount(() => {
     cancelAnimationFrame(loop)
-    worker.terminate()
+    end()
   })
   return {
     lesson,

@@ -1,20 +1,20 @@
 import { fewOf } from '#core/plan/rebuild/foretold-face'
-import { proxy, wrap } from 'comlink'
+import { proxy } from 'comlink'
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw } from 'vue'
 import { NoAnswer } from '#core/ask/question'
 import { pullBench, WAYS, type PullBench } from '#core/plan/pull/pull-bench'
 import { bestWay, figureOf } from '#core/plan/pull/pull-says'
 import { usePartShape } from '~/drawing/use-part-shape'
 import { useJob } from '~/stores/job'
-import type { PulledWay, PullWorker } from '~/workers/warp.worker'
+import type { PulledWay } from '~/workers/pull'
+import { startWorker } from '~/workers/start'
 
 /** The planned weld of the open job pulled about on its part, and the other ways it could be laid. */
 export function usePull() {
   const store = useJob()
   const { shape, from } = usePartShape()
-  const worker = new Worker(new URL('../../workers/warp.worker.ts', import.meta.url), { type: 'module', name: 'pull' })
-  const pull = wrap<PullWorker>(worker)
-  onBeforeUnmount(() => worker.terminate())
+  const { bench: pull, end } = startWorker('pull')
+  onBeforeUnmount(end)
 
   const bench = computed((): PullBench | string => {
     if (!store.job || !store.plan) return 'the job is still being worked out'

@@ -3,7 +3,7 @@ import { watchDebounced } from '@vueuse/core'
 import { computed, onBeforeUnmount, shallowRef, toRaw } from 'vue'
 import { jobEnds } from '#core/day/ends'
 import { useBenchHours } from '~/composables/bench-hours'
-import { dayWorker } from '~/composables/day-worker'
+import { startLent } from '~/composables/kept-work'
 import { filesWorker } from '~/composables/files-worker'
 import { db } from '~/db/database'
 import { useShop } from '~/stores/shop'
@@ -21,7 +21,7 @@ const SETTLE_MS = 300
 /** Whether what is promised holds, by a first plan of the day's work across all open jobs. */
 export function usePromises() {
   const shop = useShop()
-  const { day, end } = dayWorker()
+  const { bench: day, end } = startLent('day')
   const { shifts, around, running, begun, when } = useBenchHours()
   const stands = shallowRef<ReadonlyMap<string, PromiseStands>>(new Map())
   /** The open cards, where there are few enough and something is promised; by what changes with them. */

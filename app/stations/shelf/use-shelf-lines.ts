@@ -2,7 +2,7 @@ import { onBeforeUnmount, shallowRef, toRaw, watch, type Ref } from 'vue'
 import type { Card } from '#core/job/card'
 import type { SmallView } from '#core/solid/small-view'
 import type { ShelfLine } from '#core/plan/shop/shelf-line'
-import { shelfWorker } from '~/composables/shelf-worker'
+import { startLent } from '~/composables/kept-work'
 import { db } from '~/db/database'
 import { useShop } from '~/stores/shop'
 
@@ -39,7 +39,7 @@ function kitNumber(kit: object): number {
  */
 export function useShelfLines(cards: Ref<readonly Card[]>) {
   const shop = useShop()
-  const { shelf, end } = shelfWorker()
+  const { bench: shelf, end } = startLent('shelf')
   const keyOf = ({ updatedAt }: Card) => `${updatedAt}/${kitNumber(toRaw(shop.kit))}`
   const all = () => new Map([...kept].map(([id, { beside }]) => [id, beside]))
   const beside = shallowRef<ReadonlyMap<string, Beside>>(all())

@@ -1,4 +1,3 @@
-import { expose } from 'comlink'
 import type { Job, Kit } from '#core/job/job.schema'
 import { stockOf, takesOf, type Stock } from '#core/plan/shop/consumables'
 import { planJob } from '#core/plan/plan-job'
@@ -20,7 +19,7 @@ const attempt = <T>(work: () => T): T | null => {
   }
 }
 
-const bench = {
+export const bench = {
   ...keptWork,
   /** What the shelf says of one job, and its part from above. */
   said: async (job: Job, kit: Kit): Promise<ShelfSaid> => {
@@ -48,6 +47,3 @@ const bench = {
     }
   },
 }
-export type ShelfWorker = typeof bench
-
-expose(bench)

@@ -1,4 +1,3 @@
-import { expose } from 'comlink'
 import { NoAnswer } from '#core/ask/question'
 import type { Way } from '#core/plan/pull/pull-bench'
 import { warpSetup } from '#core/warp/ask'
@@ -38,7 +37,7 @@ const breathe = () =>
     setTimeout(resolve, 0)
   })
 
-const pullWorker = {
+export const bench = {
   stop: (): void => {
     wanted += 1
   },
@@ -96,5 +95,3 @@ const pullWorker = {
     }
   },
 }
-export type PullWorker = typeof pullWorker
-expose(pullWorker)

@@ -1,4 +1,3 @@
-import { expose } from 'comlink'
 import { answerRows, type AnswerRows } from '#core/ask/answer-rows'
 import { fieldsOf, type QuestionField } from '#core/ask/fields'
 import type { Asked } from '#core/ask/registry'
@@ -14,7 +13,7 @@ const all = async () => (await import('#core/questions')).questions
 let told: JobPlan | null = null
 
 /** The core, off the page's thread: whole plans and single questions. */
-const bench = {
+export const bench = {
   ...keptWork,
   /** What is new in a job's plan since the last one that was asked for, of whatever job. */
   planNews: async (job: Job, kit: Kit): Promise<News> => {
@@ -40,7 +39,3 @@ const bench = {
     return { asked, laid: asked.ok ? answerRows(asked.answer, questions.get(name)!.output) : null }
   },
 }
-
-export type BenchWorker = typeof bench
-
-expose(bench)

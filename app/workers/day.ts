@@ -1,4 +1,3 @@
-import { expose } from 'comlink'
 import { NoAnswer } from '#core/ask/question'
 import { dayOf, type DayGiven } from '#core/day/model'
 import { jobEnds } from '#core/day/ends'
@@ -28,7 +27,7 @@ const EFFORT = 0.15
 let wanted = 0
 let enough = false
 
-const bench = {
+export const bench = {
   ...keptWork,
   /** Ends the search with the best plan so far. */
   stop: (): void => {
@@ -100,6 +99,3 @@ const bench = {
     }
   },
 }
-export type DayWorker = typeof bench
-
-expose(bench)

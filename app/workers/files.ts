@@ -1,6 +1,7 @@
-import { expose, transfer, wrap } from 'comlink'
+import { transfer, wrap } from 'comlink'
 import type { BundledFile } from '#core/job/bundle'
 import type { PictureSize } from '~/db/file-checks'
+import type { Role } from './roles'
 import { filesBench, filesHand, type FilesHand } from './files-bench'
 
 /** Fewer pieces are done here before another worker has read its script. */
@@ -23,7 +24,7 @@ async function sizeOf(file: BundledFile): Promise<PictureSize | null> {
 const started: FilesHand[] = []
 /** Another worker of this kind; one that breaks lets fall all that it was given. */
 function startHand(): FilesHand {
-  const worker = new Worker(self.location.href, { type: 'module', name: 'files-hand' })
+  const worker = new Worker(self.location.href, { type: 'module', name: 'files' satisfies Role })
   const hand = wrap<FilesHand>(worker)
   const broken = new Promise<never>((_, reject) => {
     worker.addEventListener('error', () => reject(new Error('a worker broke')))
@@ -43,16 +44,13 @@ function hands(pieces: number): readonly FilesHand[] {
   return started
 }
 
-const bench = filesBench(sizeOf, hands)
-const wholeBench = {
-  ...bench,
+const here = filesBench(sizeOf, hands)
+/** Files in and out, off the page’s thread. */
+export const bench = {
+  ...here,
   ...filesHand,
   pack: (text: string, files: readonly BundledFile[]) => {
-    const packed = bench.pack(text, files)
+    const packed = here.pack(text, files)
     return transfer(packed, [packed.buffer])
   },
 }
-export type FilesWorker = typeof wholeBench
-
-/** Files in and out, off the page's thread. */
-expose(wholeBench)

@@ -1,4 +1,4 @@
-import { expose, transfer } from 'comlink'
+import { transfer } from 'comlink'
 import { NoAnswer } from '#core/ask/question'
 import { findAlloy } from '#core/metal/find-alloy'
 import { backwards, type Backwards } from '#core/heat/bench/backwards'
@@ -124,7 +124,7 @@ async function guarded<T>(work: () => Promise<Told<T>>): Promise<Told<T>> {
   }
 }
 
-const heatBench = {
+export const bench = {
   /** Stops whatever runs. */
   stop: (): void => {
     wanted += 1
@@ -234,7 +234,3 @@ const heatBench = {
     })
   },
 }
-
-export type HeatWorker = typeof heatBench
-
-expose(heatBench)

@@ -1,4 +1,4 @@
-import { expose, transfer } from 'comlink'
+import { transfer } from 'comlink'
 import { advise } from '#core/puddle/trainer/advice'
 import { lessonById, type Lesson } from '#core/puddle/trainer/lessons.table'
 import { Session, type HandFrame, type MarkAt, type Outcome } from '#core/puddle/trainer/session'
@@ -75,7 +75,7 @@ function shown(withCut: boolean, workMs: number): Shown {
 }
 
 /** The trainer's physics, away from the screen: frames of the hand go in, pictures of the puddle come out. */
-const puddleWorker = {
+export const bench = {
   /** A plate laid out anew for a lesson, or for a job. */
   begin(which: string | JobLesson): LessonCard {
     lesson = typeof which === 'string' ? lessonById(which) : thisJob(which)
@@ -100,5 +100,3 @@ const puddleWorker = {
     }
   },
 }
-export type PuddleWorker = typeof puddleWorker
-expose(puddleWorker)

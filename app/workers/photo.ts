@@ -1,4 +1,3 @@
-import { expose } from 'comlink'
 import { NoAnswer } from '#core/ask/question'
 import { aimed, type Aim } from '#core/photo/aim'
 import { readBlue, type Blued } from '#core/photo/blue'
@@ -59,7 +58,7 @@ async function told<Value>(id: string, file: Blob, read: (picture: Picture) => V
 }
 
 /** What is read off a picture, away from the screen; nothing leaves the device. */
-const photoWorker = {
+export const bench = {
   card: (id: string, file: Blob): Promise<Read<CardLook>> => told(id, file, picture => findCard(greyOf(picture))),
   trace: (id: string, file: Blob, points: Point[], line: Line): Promise<Read<Traced>> =>
     told(id, file, picture => traceLine(picture, points, line)),
@@ -104,5 +103,3 @@ const photoWorker = {
     held = null
   },
 }
-export type PhotoWorker = typeof photoWorker
-expose(photoWorker)

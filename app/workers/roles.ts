@@ -1,0 +1,14 @@
+/** What a worker can be started for; each role's script is read by the worker that takes it on. */
+export const ROLES = {
+  day: () => import('./day'),
+  files: () => import('./files'),
+  heat: () => import('./heat'),
+  lessons: () => import('./lessons'),
+  photo: () => import('./photo'),
+  plan: () => import('./plan'),
+  puddle: () => import('./puddle'),
+  pull: () => import('./pull'),
+  shelf: () => import('./shelf'),
+}
+export type Role = keyof typeof ROLES
+export type BenchOf<R extends Role> = Awaited<ReturnType<(typeof ROLES)[R]>>['bench']
