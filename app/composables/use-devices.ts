@@ -25,10 +25,8 @@ export function useDevices() {
     trouble.value = await instruments.startDevice(structuredClone(toRaw(device.value)), way)
     return trouble.value === null
   }
-  function take(added: Device) {
-    const rest = shop.kit.devices.filter(({ id }) => id !== added.id)
-    return shop.saveKit({ ...toRaw(shop.kit), devices: [...rest, added] })
-  }
+  const take = (added: Device) =>
+    shop.changeKit(kit => ({ ...kit, devices: [...kit.devices.filter(({ id }) => id !== added.id), added] }))
   async function bringIn(event: Event) {
     const input = event.target as HTMLInputElement
     const file = input.files?.[0]
@@ -54,8 +52,10 @@ export function useDevices() {
     chosen.value = parsed.data.id
   }
   const saveOut = () => download(`${fileName(device.value.name)}.device.json`, JSON.stringify(device.value, null, 2))
-  const forget = () =>
-    shop.saveKit({ ...toRaw(shop.kit), devices: shop.kit.devices.filter(({ id }) => id !== device.value.id) })
+  function forget() {
+    const gone = device.value.id
+    return shop.changeKit(kit => ({ ...kit, devices: kit.devices.filter(({ id }) => id !== gone) }))
+  }
   return {
     all,
     chosen,

@@ -32,27 +32,22 @@ export function useKit() {
   const problem = ref<string | null>(null)
   const kit = computed(() => shop.kit)
 
-  function put(next: unknown): string | null {
-    const parsed = kitSchema.safeParse(next)
-    if (parsed.success) {
-      void shop.saveKit(parsed.data)
-      return null
-    }
-    const issue = parsed.error.issues[0]!
-    return issue.message
+  /** @returns what is wrong with the kit as it would become, or null when the change is taken */
+  function put(change: (kit: Kit) => unknown): string | null {
+    const parsed = kitSchema.safeParse(change(toRaw(shop.kit)))
+    if (!parsed.success) return parsed.error.issues[0]!.message
+    void shop.changeKit(kit => change(kit) as Kit)
+    return null
   }
-  const rows = (list: KitList) => shop.kit[list] as unknown as Row[]
-  const setRows = (list: KitList, next: Row[]) => put({ ...toRaw(shop.kit), [list]: next })
-  const add = (list: KitList, columns: readonly KitColumn[]) =>
-    setRows(list, [
-      ...rows(list),
-      { id: crypto.randomUUID(), ...Object.fromEntries(columns.map(column => [column.key, column.blank])) },
-    ])
-  const remove = (list: KitList, id: string) =>
-    setRows(
-      list,
-      rows(list).filter(row => row.id !== id),
-    )
+  const rowsOf = (of: Kit, list: KitList) => of[list] as unknown as Row[]
+  const rows = (list: KitList) => rowsOf(shop.kit, list)
+  const setRows = (list: KitList, change: (rows: Row[]) => Row[]) =>
+    put(before => ({ ...before, [list]: change(rowsOf(before, list)) }))
+  function add(list: KitList, columns: readonly KitColumn[]) {
+    const row = { id: crypto.randomUUID(), ...Object.fromEntries(columns.map(column => [column.key, column.blank])) }
+    return setRows(list, before => [...before, row])
+  }
+  const remove = (list: KitList, id: string) => setRows(list, before => before.filter(row => row.id !== id))
 
   /** @returns what is wrong with what was typed, or null when it is stored */
   function set(list: KitList, id: string, column: KitColumn, typed: string): string | null {
@@ -63,10 +58,7 @@ export function useKit() {
       if (!reading.ok) return reading.message
       value = reading.value
     }
-    return setRows(
-      list,
-      rows(list).map(row => (row.id === id ? { ...row, [column.key]: value } : row)),
-    )
+    return setRows(list, before => before.map(row => (row.id === id ? { ...row, [column.key]: value } : row)))
   }
   const shown = (row: Row, column: KitColumn) =>
     typeof row[column.key] === 'number' && column.unit && column.unit !== 'number'
@@ -81,7 +73,7 @@ export function useKit() {
         : text === '' && (key === 'latitudeDeg' || key === 'longitudeDeg')
           ? null
           : Number(text.replace(',', '.'))
-    problem.value = put({ ...toRaw(shop.kit), [key]: value })
+    problem.value = put(before => ({ ...before, [key]: value }))
   }
   const rates = [
     { key: 'ratePerHour', label: 'An hour of work' },

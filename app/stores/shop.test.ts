@@ -208,6 +208,35 @@ describe('taking in a file', () => {
   })
 })
 
+describe('changes to the kit', () => {
+  const torch = (id: string) => ({ id, name: id, gas: 'propane', powerW: 2000, efficiencyPct: 30 })
+  const withTorch = (id: string) => (kit: typeof EMPTY_KIT) => ({ ...kit, torches: [...kit.torches, torch(id)] })
+  it('are all there when several are made at once', async () => {
+    expect(
+      await Promise.all([
+        ...['a', 'b', 'c'].map(id => shop.changeKit(withTorch(id))),
+        shop.changeKit(kit => ({ ...kit, shop: 'Mine' })),
+      ]),
+    ).toEqual([null, null, null, null])
+    expect(shop.kit).toMatchObject({ shop: 'Mine', torches: [{ id: 'a' }, { id: 'b' }, { id: 'c' }] })
+    expect((await db.kit.get('kit'))!.kit).toEqual(shop.kit)
+  })
+  it('go on from what another tab has just stored', async () => {
+    await shop.changeKit(withTorch('a'))
+    await db.kit.put({ id: 'kit', kit: { ...shop.kit, torches: [torch('a'), torch('other-tab')] } as never })
+    await shop.changeKit(withTorch('b'))
+    expect(shop.kit.torches.map(({ id }) => id)).toEqual(['a', 'other-tab', 'b'])
+  })
+  it('that are refused hold up none after them', async () => {
+    const [refused, taken] = await Promise.all([
+      shop.changeKit(kit => ({ ...kit, ratePerHour: -1 })),
+      shop.changeKit(withTorch('a')),
+    ])
+    expect([refused === null, taken]).toEqual([false, null])
+    expect(shop.kit).toMatchObject({ ratePerHour: EMPTY_KIT.ratePerHour, torches: [{ id: 'a' }] })
+  })
+})
+
 describe('a disk that is full', () => {
   const full = () => Promise.reject(Object.assign(new Error('no room'), { name: 'QuotaExceededError' }))
   it('keeps a changed kit on screen, says that it is not stored, and stores it when there is room', async () => {

@@ -1,20 +1,18 @@
 import { liveQuery } from 'dexie'
 import { defineStore } from 'pinia'
-import { ref, shallowRef, toRaw } from 'vue'
+import { ref, shallowRef } from 'vue'
 import type { Card } from '#core/job/card'
-import type { Kit } from '#core/job/job.schema'
-import { EMPTY_KIT } from '#core/job/empty-kit'
 import type { BundledFile } from '#core/job/bundle'
 import type { Damaged } from '#core/job/out'
 import { filesWorker } from '~/composables/files-worker'
-import { refusalWords, TRY_AGAIN_MS } from '~/composables/refusal'
 import { db } from '~/db/database'
 import { putBack, removeJob, type TakenOff } from '~/db/files'
-import { journalKit, kitLeftBehind, replayJournals } from '~/db/journal'
+import { replayJournals } from '~/db/journal'
 import { upgradeStored } from '~/db/upgrade'
 import { goToShop, WHICH_SHOP } from '~/db/which-shop'
-import { addJob, readKit, writeKit } from '~/db/shelf'
+import { addJob } from '~/db/shelf'
 import type { Taken } from '~/workers/files-bench'
+import { shopKit } from './shop-kit'
 
 const OFFERED = 'demo-offered'
 /** Enough for the first screen. */
@@ -29,16 +27,13 @@ const unpacked = ({ base64, ...file }: Omit<BundledFile, 'bytes'> & { base64: st
 export const useShop = defineStore('shop', () => {
   /** The shelf's cards, newest first; all of them once the shelf has been looked at. */
   const cards = shallowRef<Card[]>([])
-  const kit = shallowRef<Kit>(EMPTY_KIT)
+  const { kit, saveError, openKit, changeKit, saveKit, tryAgain } = shopKit()
   const ready = ref(false)
   /** Stored things that this version cannot read; they stand apart, and hold nothing else back. */
   const damaged = shallowRef<readonly Damaged[]>([])
-  /** Why the kit on screen is not stored; it stays, and is tried again. */
-  const saveError = ref<string | null>(null)
   const takenOff = shallowRef<TakenOff | null>(null)
   /** Why the made-up shop could not be filled. */
   const madeUpTrouble = ref<string | null>(null)
-  let again: ReturnType<typeof setTimeout> | undefined
 
   const noteDamaged = (found: readonly Damaged[]) => {
     const known = new Set(damaged.value.map(({ id }) => id))
@@ -50,13 +45,8 @@ export const useShop = defineStore('shop', () => {
     if (ready.value) return
     await replayJournals()
     noteDamaged(await upgradeStored())
-    kit.value = await readKit()
-    const left = kitLeftBehind()
-    if (left !== null && (await saveKit(left as Kit)) !== null) journalKit(null)
+    await openKit()
     if ((await db.jobs.count()) === 0 && (await db.facts.get(OFFERED)) === undefined) await offerDemo()
-    liveQuery(readKit).subscribe(found => {
-      if (!saveError.value) kit.value = found
-    })
     ready.value = true
   }
 
@@ -105,38 +95,6 @@ export const useShop = defineStore('shop', () => {
     return id
   }
 
-  /**
-   * Stores the kit, as long as a file could hold it. @returns why it is not taken, or null; a kit that finds no room
-   * stays on screen and is tried again
-   */
-  async function saveKit(next: Kit): Promise<string | null> {
-    const [{ kitSchema }, { readIssues }] = await Promise.all([
-      import('#core/job/job.schema'),
-      import('#core/ask/registry'),
-    ])
-    const parsed = kitSchema.safeParse(toRaw(next))
-    if (!parsed.success) return readIssues(parsed.error).map(({ path, message }) => `${path}: ${message}`)[0]!
-    kit.value = parsed.data
-    journalKit(parsed.data)
-    await storeKit()
-    return null
-  }
-
-  async function storeKit() {
-    clearTimeout(again)
-    const now = kit.value
-    try {
-      await writeKit(structuredClone(toRaw(now)))
-      saveError.value = null
-      if (kit.value === now) journalKit(null)
-    } catch (error) {
-      saveError.value = refusalWords(error)
-      again = setTimeout(() => {
-        void storeKit()
-      }, TRY_AGAIN_MS)
-    }
-  }
-
   /** Follows the shelf while it is looked at: the first screenful at once, then the rest. @returns what ends it */
   function followShelf(): () => void {
     const newest = () => db.cards.orderBy('updatedAt').reverse()
@@ -169,7 +127,8 @@ export const useShop = defineStore('shop', () => {
     damaged,
     noteDamaged,
     saveError,
-    tryAgain: storeKit,
+    changeKit,
+    tryAgain,
     takenOff,
     takeOff,
     putItBack,

@@ -46,15 +46,9 @@ export function useLearning(bench: HeatBench) {
 
   async function keep() {
     if (!learnt.value || !torch.value) return
-    await shop.saveKit(
-      withLearnt(
-        shop.kit,
-        torch.value.id,
-        learnt.value,
-        bench.setup.value?.heat.sharePct.value ?? 100,
-        new Date().toISOString(),
-      ),
-    )
+    const [which, found] = [torch.value.id, learnt.value]
+    const sharePct = bench.setup.value?.heat.sharePct.value ?? 100
+    await shop.changeKit(kit => withLearnt(kit, which, found, sharePct, new Date().toISOString()))
     kept.value = true
   }
 

@@ -11,9 +11,9 @@ export function useKitFile() {
   const report = ref<{ bad: boolean; text: string } | null>(null)
   const before = shallowRef<Kit | null>(null)
 
-  async function put(kit: Kit, text: string) {
+  async function put(change: (kit: Kit) => Kit, text: string) {
     const was = structuredClone(toRaw(shop.kit))
-    const wrong = await shop.saveKit(kit)
+    const wrong = await shop.changeKit(change)
     before.value = wrong === null ? was : before.value
     report.value = wrong === null ? { bad: false, text } : { bad: true, text: `Not taken: ${wrong}.` }
   }
@@ -31,13 +31,15 @@ export function useKitFile() {
       const { path, message } = read.issues[0]!
       report.value = { bad: true, text: `${file.name} was not taken in: ${path ? `${path}: ` : ''}${message}.` }
     } else if (!read.kit) report.value = { bad: true, text: `${file.name} holds no kit; nothing was changed.` }
-    else
-      await put(read.kit, `The kit of ${file.name} is on this bench${read.jobs.length ? '; its jobs were left' : ''}.`)
+    else {
+      const { kit } = read
+      await put(() => kit, `The kit of ${file.name} is on this bench${read.jobs.length ? '; its jobs were left' : ''}.`)
+    }
   }
   /** Machines, torches, rods, wire and gas of a starter; names, rates and taps stay. */
   const startFrom = (id: StarterId) =>
     put(
-      { ...structuredClone(toRaw(shop.kit)), ...structuredClone(STARTER_KITS[id].kit) },
+      kit => ({ ...kit, ...structuredClone(STARTER_KITS[id].kit) }),
       `${STARTER_KITS[id].name}: put in. Change its figures to your own.`,
     )
   async function putBack() {

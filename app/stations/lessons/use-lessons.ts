@@ -42,16 +42,15 @@ export function useLessons() {
       learnt.filter(({ ratio }) => plannable(ratio.ratio)).map(({ key, ratio }) => [key, ratio]),
     )
     const left = learnt.filter(({ ratio }) => !plannable(ratio.ratio)).map(({ name }) => name)
-    const refused = await shop.saveKit({
-      ...toRaw(shop.kit),
-      learnt: { at: new Date().toISOString(), ratios, odds: lessons.value?.odds ?? null },
-    })
+    const odds = lessons.value?.odds ?? null
+    const at = new Date().toISOString()
+    const refused = await shop.changeKit(kit => ({ ...kit, learnt: { at, ratios, odds } }))
     trouble.value =
       refused ??
       (left.length
         ? `Not planned with, more than twenty times off its starting value (look for a slip in the minutes or rods noted): ${left.join(', ')}.`
         : null)
   }
-  const forget = () => shop.saveKit({ ...toRaw(shop.kit), learnt: null })
+  const forget = () => shop.changeKit(kit => ({ ...kit, learnt: null }))
   return { lessons, trouble, use, forget, shop }
 }

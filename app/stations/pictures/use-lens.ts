@@ -1,6 +1,6 @@
 import { transfer } from 'comlink'
 import { useLocalStorage } from '@vueuse/core'
-import { computed, ref, toRaw } from 'vue'
+import { computed, ref } from 'vue'
 import type { Kit } from '#core/job/job.schema'
 import { photoWorker } from '~/composables/photo-worker'
 import { useShop } from '~/stores/shop'
@@ -56,8 +56,10 @@ export function useLens() {
         beforePx,
         afterPx,
       }
-      const rest = shop.kit.lenses.filter(each => each.name !== lens.name)
-      const wrong = await shop.saveKit({ ...toRaw(shop.kit), lenses: [...rest, lens] })
+      const wrong = await shop.changeKit(kit => ({
+        ...kit,
+        lenses: [...kit.lenses.filter(each => each.name !== lens.name), lens],
+      }))
       told.value =
         wrong ??
         `Learnt from ${looks} pictures: the card’s marks lay ${beforePx.toFixed(2)} px off flat, with the lens taken out ${afterPx.toFixed(2)} px. Pictures of these proportions are straightened as they come in.`
@@ -65,8 +67,7 @@ export function useLens() {
       busy.value = false
     }
   }
-  const forget = (id: string) =>
-    shop.saveKit({ ...toRaw(shop.kit), lenses: shop.kit.lenses.filter(lens => lens.id !== id) })
+  const forget = (id: string) => shop.changeKit(kit => ({ ...kit, lenses: kit.lenses.filter(lens => lens.id !== id) }))
 
   return { lenses: computed(() => shop.kit.lenses), straighten, busy, told, lensFor, straightened, learn, forget }
 }

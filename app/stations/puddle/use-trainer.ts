@@ -120,8 +120,7 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
       specks: outcome.specks,
       addedG: Math.round(outcome.addedG * 100) / 100,
     }
-    const kit = toRaw(shop.kit)
-    void shop.saveKit({ ...kit, trained: [...kit.trained, run].slice(-MOST_KEPT) })
+    void shop.changeKit(kit => ({ ...kit, trained: [...kit.trained, run].slice(-MOST_KEPT) }))
   }
   /** The run just judged, frame by frame as it was. */
   async function playAgain() {

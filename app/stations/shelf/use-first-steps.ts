@@ -1,5 +1,5 @@
 import { useLocalStorage } from '@vueuse/core'
-import { computed, toRaw } from 'vue'
+import { computed } from 'vue'
 import { STARTER_KITS, type StarterId } from '#core/job/starter-kits.table'
 import { WHICH_SHOP } from '~/db/which-shop'
 import { useShop } from '~/stores/shop'
@@ -14,7 +14,7 @@ export function useFirstSteps() {
   /** A bench without an arc has its rods and torch, and that is a kit too. */
   const kitted = computed(() => machine.value || shop.kit.rods.length > 0)
   const wanted = computed(() => WHICH_SHOP === 'own' && !skipped.value && !(kitted.value && torch.value && job.value))
-  const begin = (id: StarterId) => shop.saveKit({ ...toRaw(shop.kit), ...structuredClone(STARTER_KITS[id].kit) })
+  const begin = (id: StarterId) => shop.changeKit(kit => ({ ...kit, ...structuredClone(STARTER_KITS[id].kit) }))
   return {
     wanted,
     kitted,
