@@ -1,5 +1,6 @@
 import { fileURLToPath } from 'node:url'
 import vuetify from 'vite-plugin-vuetify'
+import { pagePieces } from './tools/pieces'
 import { sayTransform } from './tools/words/vue-words'
 
 /**
@@ -104,6 +105,7 @@ export default defineNuxtConfig({
       ],
     },
     build: { chunkSizeWarningLimit: 700 },
+    $client: { build: { rollupOptions: { output: { codeSplitting: pagePieces() } } } },
   },
   nitro: {
     serverAssets: [

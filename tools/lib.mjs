@@ -7,7 +7,17 @@ import { fileURLToPath } from 'node:url'
 export const ROOT = fileURLToPath(new URL('..', import.meta.url))
 const STAMP = join(ROOT, '.output', 'built-from')
 /** What a build is made from; a change in any of it makes the build stale. */
-const BUILT_FROM = ['app', 'core', 'server', 'demo', 'public', 'tools/words', 'nuxt.config.ts', 'package-lock.json']
+const BUILT_FROM = [
+  'app',
+  'core',
+  'server',
+  'demo',
+  'public',
+  'tools/words',
+  'tools/pieces.ts',
+  'nuxt.config.ts',
+  'package-lock.json',
+]
 
 /** Runs a command with its output shown; ends the program with its code when it fails. */
 export function run(command, args, options = {}) {
