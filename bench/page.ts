@@ -36,7 +36,7 @@ async function firstLoad(page: Page, address: string, line: Line): Promise<void>
     `${kB(pages)} kB in ${pages.length} files (limit 300); workers beside it: ${kB(workers)} kB in ${workers.length}`,
   )
   if (process.argv.includes('--chunks')) for (const path of loaded) line(path, `${kB([path])} kB`)
-  const all = readdirSync(join(publicDir, '_nuxt'))
+  const all = readdirSync(join(publicDir, '_nuxt'), { recursive: true, encoding: 'utf8' })
     .filter(name => name.endsWith('.js'))
     .reduce((sum, name) => sum + statSync(join(publicDir, '_nuxt', name)).size, 0)
   line('all JavaScript of the application, not gzipped', `${(all / 1024).toFixed(0)} kB`)
