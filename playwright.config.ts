@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test'
-import { CHROMIUM, CHROMIUM_ARGS } from './e2e/chromium'
+import { CHROMIUM, TEST_ARGS } from './e2e/chromium'
 
 const PORT = 4317
 
@@ -16,8 +16,10 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
-    launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS },
+    launchOptions: { executablePath: CHROMIUM, args: TEST_ARGS },
     acceptDownloads: true,
+    // A view stands as it is to stand at once, with nothing sliding or fading before it is read.
+    contextOptions: { reducedMotion: 'reduce' },
     // It fetches the whole application for later at every test's start; the test of that lets it (hardening.spec.ts).
     serviceWorkers: 'block',
   },

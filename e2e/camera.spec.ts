@@ -1,13 +1,13 @@
 import { expect } from '@playwright/test'
 import { bringDemo, test, visit } from './bench'
 import { cardFilm } from './camera.fixture'
-import { CHROMIUM, CHROMIUM_ARGS } from './chromium'
+import { CHROMIUM, TEST_ARGS } from './chromium'
 
 test.use({
   launchOptions: {
     executablePath: CHROMIUM,
     args: [
-      ...CHROMIUM_ARGS,
+      ...TEST_ARGS,
       '--use-fake-ui-for-media-stream',
       '--use-fake-device-for-media-stream',
       `--use-file-for-fake-video-capture=${cardFilm()}`,

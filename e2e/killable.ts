@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium, type Browser } from '@playwright/test'
-import { CHROMIUM, CHROMIUM_ARGS } from './chromium'
+import { CHROMIUM, TEST_ARGS } from './chromium'
 
 export interface Killable {
   start: () => Promise<Browser>
@@ -20,7 +20,7 @@ export function killableBrowser(port: number): Killable {
   async function start(): Promise<Browser> {
     child = spawn(
       CHROMIUM,
-      [...CHROMIUM_ARGS, '--headless', `--remote-debugging-port=${port}`, `--user-data-dir=${home}`, 'about:blank'],
+      [...TEST_ARGS, '--headless', `--remote-debugging-port=${port}`, `--user-data-dir=${home}`, 'about:blank'],
       { detached: true, stdio: 'ignore' },
     )
     for (let tries = 0; ; tries++) {

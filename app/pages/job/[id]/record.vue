@@ -71,7 +71,7 @@ const print = () => window.print()
             </td>
             <td>{{ entry.saw }}</td>
             <td class="figure small wraps">{{ entry.settings }}</td>
-            <td translate="no">{{ entry.note }}</td>
+            <td class="wraps" translate="no">{{ entry.note }}</td>
           </tr>
         </tbody>
       </table>
@@ -127,6 +127,9 @@ dd {
   dt {
     border: 0;
     padding-bottom: 0;
+  }
+  td.figure {
+    white-space: normal;
   }
 }
 </style>
