@@ -1,5 +1,6 @@
 /** A made camera: a flat scene through a pinhole, with blur, shade and noise, the truth being known. */
 import { seeded } from '../metal/identify/measure'
+import { gaussian, separable } from './gauss'
 import { bent, straightened, type Lens } from './lens/model'
 import type { Point } from './point'
 import type { Picture } from './picture'
@@ -95,52 +96,94 @@ export function lens(shot: Shot): { toPx: (mm: Point) => [number, number]; toMm:
 
 function blurred(data: Float32Array, wide: number, high: number, sigma: number): Float32Array {
   if (sigma < 0.1) return data
-  const reach = Math.ceil(3 * sigma)
-  const kernel = Array.from({ length: 2 * reach + 1 }, (_, n) => Math.exp(-((n - reach) ** 2) / (2 * sigma * sigma)))
-  const whole = kernel.reduce((sum, value) => sum + value, 0)
-  /** Along rows where the step is 1, along columns where it is a row. */
-  const pass = (from: Float32Array, step: number, most: number): Float32Array => {
-    const into = new Float32Array(from.length)
-    for (let i = 0; i < from.length; i++) {
-      const at = step === 1 ? i % wide : Math.floor(i / wide)
-      let sum = 0
-      if (at >= reach && at < most - reach)
-        for (let k = -reach, j = i - reach * step; k <= reach; k++, j += step) sum += kernel[k + reach]! * from[j]!
-      else
-        for (let k = -reach; k <= reach; k++)
-          sum += kernel[k + reach]! * from[i + (Math.min(most - 1, Math.max(0, at + k)) - at) * step]!
-      into[i] = sum / whole
-    }
-    return into
-  }
-  return pass(pass(data, 1, wide), wide, high)
+  const kernel = gaussian(sigma, 0)
+  return separable({ wide, high, data }, kernel, kernel).data
 }
 
-/** The picture that is taken of a scene. */
+type Planes = [Float32Array, Float32Array, Float32Array]
+
+/** What a raster of points sees of a scene, each so far from its pixel's corner. */
+function seenAt(scene: Scene, toMm: (px: Point) => Point, off: number, wide: number, high: number): Planes {
+  const planes: Planes = [new Float32Array(wide * high), new Float32Array(wide * high), new Float32Array(wide * high)]
+  for (let y = 0, at = 0; y < high; y++)
+    for (let x = 0; x < wide; x++, at++) {
+      const mm = toMm([x + off, y + off])
+      const colour = scene(mm[0], mm[1])
+      for (let k = 0; k < 3; k++) planes[k]![at] = colour[k]!
+    }
+  return planes
+}
+
+/** How much lighter than another a point within a pixel may be for five points to stand for it. */
+const EVEN = 0.1
+
+/** Pixels whose corners and middle differ: an edge goes through. */
+function variedPixels(corners: Planes, middles: Planes, wide: number, high: number): Uint8Array {
+  const varied = new Uint8Array(wide * high)
+  for (let y = 0, at = 0; y < high; y++)
+    for (let x = 0; x < wide; x++, at++)
+      for (let k = 0; k < 3; k++) {
+        const plane = corners[k]!
+        const corner = at + y
+        const [a, b, c, d, e] = [
+          plane[corner]!,
+          plane[corner + 1]!,
+          plane[corner + wide + 1]!,
+          plane[corner + wide + 2]!,
+          middles[k]![at]!,
+        ]
+        if (Math.max(a, b, c, d, e) - Math.min(a, b, c, d, e) > EVEN) varied[at] = 1
+      }
+  return varied
+}
+
+/** Whether a pixel or one beside it is varied: what is thinner than a pixel is missed by some that it crosses. */
+function near(varied: Uint8Array, x: number, y: number, wide: number, high: number): boolean {
+  for (let j = Math.max(0, y - 1); j <= Math.min(high - 1, y + 1); j++)
+    for (let i = Math.max(0, x - 1); i <= Math.min(wide - 1, x + 1); i++) if (varied[j * wide + i]) return true
+  return false
+}
+
+const SUB = 3
+
+/** A pixel's colour as the mean of nine points in it. */
+function sampled(scene: Scene, toMm: (px: Point) => Point, x: number, y: number, at: number, planes: Planes): void {
+  let r = 0
+  let g = 0
+  let b = 0
+  for (let j = 0; j < SUB; j++)
+    for (let i = 0; i < SUB; i++) {
+      const mm = toMm([x + (i + 0.5) / SUB, y + (j + 0.5) / SUB])
+      const colour = scene(mm[0], mm[1])
+      r += colour[0]
+      g += colour[1]
+      b += colour[2]
+    }
+  planes[0][at] = r / (SUB * SUB)
+  planes[1][at] = g / (SUB * SUB)
+  planes[2][at] = b / (SUB * SUB)
+}
+
+/** The picture that is taken of a scene, of millions of points: no list is made for one that need not be. */
 export function take(scene: Scene, shot: Shot): Picture {
   const { wide, high } = shot
   const { toMm } = lens(shot)
   const random = seeded(shot.seed)
-  const SUB = 3
-  const planes = [0, 1, 2].map(() => new Float32Array(wide * high)) as [Float32Array, Float32Array, Float32Array]
-  // Millions of points: no list is made for one that need not be.
+  const planes = [0, 1, 2].map(() => new Float32Array(wide * high)) as Planes
+  const corners = seenAt(scene, toMm, 0, wide + 1, high + 1)
+  const middles = seenAt(scene, toMm, 0.5, wide, high)
+  const varied = variedPixels(corners, middles, wide, high)
   for (let y = 0; y < high; y++)
     for (let x = 0; x < wide; x++) {
-      let r = 0
-      let g = 0
-      let b = 0
-      for (let j = 0; j < SUB; j++)
-        for (let i = 0; i < SUB; i++) {
-          const mm = toMm([x + (i + 0.5) / SUB, y + (j + 0.5) / SUB])
-          const colour = scene(mm[0], mm[1])
-          r += colour[0]
-          g += colour[1]
-          b += colour[2]
-        }
       const at = y * wide + x
-      planes[0][at] = r / (SUB * SUB)
-      planes[1][at] = g / (SUB * SUB)
-      planes[2][at] = b / (SUB * SUB)
+      if (near(varied, x, y, wide, high)) sampled(scene, toMm, x, y, at, planes)
+      else
+        for (let k = 0; k < 3; k++) {
+          const plane = corners[k]!
+          const corner = at + y
+          const around = plane[corner]! + plane[corner + 1]! + plane[corner + wide + 1]! + plane[corner + wide + 2]!
+          planes[k]![at] = (around + 2 * middles[k]![at]!) / 6
+        }
     }
   const soft = planes.map(plane => blurred(plane, wide, high, shot.blurPx))
   const gauss = () => Math.sqrt(-2 * Math.log(random() || 1e-9)) * Math.cos(2 * Math.PI * random())
