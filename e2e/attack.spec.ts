@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs'
 import { expect } from '@playwright/test'
 import { spawn } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
-import { bringDemo, reading, saved, test } from './bench'
+import { bringDemo, reading, saved, test, visit } from './bench'
 
 test('letters typed and left at once are all there after the reload, on a fresh page too', async ({ page }) => {
   await bringDemo(page)
@@ -108,7 +108,7 @@ test('a job goes off the shelf when it is asked for, and can be put back with it
   await page.goto('/')
   await page.getByRole('button', { name: /More for Press tray/ }).click()
   await page.getByLabel(/Take Press tray.* off the shelf/).click()
-  await page.getByTestId('take-off').click()
+  await page.getByTestId('take-off').dblclick()
   await expect(page.getByRole('link', { name: /Press tray/ })).toHaveCount(0)
   await page.getByTestId('put-back').click()
   await expect(page.getByRole('link', { name: /Press tray/ })).toHaveCount(1)
@@ -254,4 +254,13 @@ test('told to end through its package runner, the server gives its port back', a
   await expect.poll(answers, { timeout: 60_000 }).toBe(true)
   runner.kill('SIGTERM')
   await expect.poll(answers, { timeout: 15_000 }).toBe(false)
+})
+
+test('pressed twice, a part is taken in once', async ({ page }) => {
+  await page.goto('/')
+  await page.getByTestId('new-title').getByRole('textbox').fill('Pressed twice')
+  await page.getByRole('button', { name: 'Take it in' }).dblclick()
+  await expect(page.getByTestId('call')).toBeVisible()
+  await visit(page, '/')
+  await expect(page.locator('[data-job]')).toHaveCount(1)
 })

@@ -45,8 +45,8 @@ function count(ok, report, read) {
 
 ensureBuilt()
 await Promise.all([
-  check('Lint', 'npx', ['eslint', '.', '--max-warnings', '0']),
-  check('Types', 'npx', ['nuxt', 'typecheck']).then(() =>
+  check('Types', 'npx', ['nuxt', 'typecheck']),
+  check('Lint', 'npx', ['eslint', '.', '--max-warnings', '0']).then(() =>
     check('Formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']),
   ),
 ])

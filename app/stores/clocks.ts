@@ -40,8 +40,12 @@ export const useClocks = defineStore('clocks', () => {
 
   async function store() {
     for (const clock of unstored.value) {
+      // Stopped while those before it were stored.
+      if (!unstored.value.some(({ id }) => id === clock.id)) continue
       try {
         await db.clocks.put(clock)
+        // What follows the database hears of it a moment later; it runs in between.
+        clocks.value = [...clocks.value.filter(({ id }) => id !== clock.id), clock]
         setUnstored(unstored.value.filter(({ id }) => id !== clock.id))
         saveError.value = null
       } catch (error) {
@@ -68,10 +72,18 @@ export const useClocks = defineStore('clocks', () => {
     await store()
   }
 
-  async function stop(id: string) {
+  /** @returns whether it ran until now, here or in another tab */
+  async function stop(id: string): Promise<boolean> {
+    const waited = unstored.value.some(clock => clock.id === id)
     setUnstored(unstored.value.filter(clock => clock.id !== id))
     if (!unstored.value.length) saveError.value = null
-    await db.clocks.delete(id)
+    const stored = await db.transaction('rw', db.clocks, async () => {
+      const found = await db.clocks.get(id)
+      await db.clocks.delete(id)
+      return found !== undefined
+    })
+    clocks.value = clocks.value.filter(clock => clock.id !== id)
+    return waited || stored
   }
   const hush = (id: string) => db.clocks.update(id, { hushed: true })
 

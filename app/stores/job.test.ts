@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { jobSchema, type Job, type Kit } from '#core/job/job.schema'
 import { pictureSchema } from '#core/job/picture.schema'
+import { newJob } from '#core/job/new-job'
 import { newMend } from '#core/job/new-mend'
 import { JOB_VERSION } from '#core/job/version'
 import { valueAt } from '#core/job/patch'
@@ -310,9 +311,40 @@ describe('what goes wrong', () => {
       damaged: { title: 'Bent', text: expect.stringContaining('none') },
     })
   })
-  it('says that a job is missing', async () => {
+  it('says that a job is missing, until another is opened', async () => {
     await store.open('nowhere')
     expect(store).toMatchObject({ missing: true, job: null })
+    const opened = store.open('a')
+    expect(store.missing).toBe(false)
+    await opened
+    expect(store.job?.id).toBe('a')
+  })
+  it('opens the job that was asked for last, however late an earlier one comes, and none once it is left', async () => {
+    await db.jobs.add(newJob('slow', 'Slow', '', '2026-11-12T09:00:00.000Z'))
+    const slow = await db.jobs.get('slow')
+    let arrives = () => {}
+    const get = vi.spyOn(db.jobs, 'get').mockImplementationOnce(
+      () =>
+        new Promise(resolve => {
+          arrives = () => resolve(slow)
+        }) as ReturnType<typeof db.jobs.get>,
+    )
+    const overtaken = store.open('slow')
+    get.mockRestore()
+    await store.open('a')
+    arrives()
+    await overtaken
+    expect(store.job?.id).toBe('a')
+    const left = store.open('slow')
+    store.close('slow')
+    await left
+    expect(store.job).toBeNull()
+    // The next page asks for its job before the one before is gone.
+    await store.open('a')
+    const next = store.open('slow')
+    store.close('a')
+    await next
+    expect(store.job?.id).toBe('slow')
   })
 })
 

@@ -50,6 +50,8 @@ export const useJob = defineStore('job', () => {
   /** What a job's fields are, read when one is opened: the shelf does without. */
   let fields: (typeof checking & typeof timing) | null = null
   let following: Subscription | undefined
+  /** The opening that was asked for last: one that is overtaken on its way, or left, puts nothing on the bench. */
+  let opening: { readonly id: string } | null = null
 
   /** A stored job with what is waiting for it. */
   const withWaiting = (stored: Job): Job =>
@@ -64,6 +66,7 @@ export const useJob = defineStore('job', () => {
   async function open(id: string) {
     if (job.value?.id === id) return
     close()
+    const mine = (opening = { id })
     const [stored, checked, timed, { readJob }, { damagedJob }] = await Promise.all([
       db.jobs.get(id),
       import('#core/job/checked'),
@@ -72,6 +75,7 @@ export const useJob = defineStore('job', () => {
       import('#core/job/out'),
     ])
     fields = { ...checked, ...timed }
+    if (opening !== mine) return
     missing.value = stored === undefined
     const read = stored ? readJob(stored) : null
     damaged.value =
@@ -92,8 +96,13 @@ export const useJob = defineStore('job', () => {
     })
   }
 
-  function close() {
+  /** @param id the job that is left; where another has been asked for since, as by the next page, that one stays */
+  function close(id?: string) {
+    if (id !== undefined && opening?.id !== id) return
+    opening = null
     following?.unsubscribe()
+    following = undefined
+    missing.value = false
     job.value = null
     plan.value = null
     damaged.value = null

@@ -274,10 +274,10 @@ describe('a disk that is full', () => {
 })
 
 describe('the shelf', () => {
-  it('puts back what was taken off, with its pictures', async () => {
+  it('puts back what was taken off, with its pictures, pressed twice or not', async () => {
     await shop.importBytes(zipWith('a.png'))
     const before = await everything()
-    await shop.takeOff('one')
+    await Promise.all([shop.takeOff('one'), shop.takeOff('one')])
     expect([await db.jobs.count(), await db.held.count(), await db.cards.count()]).toEqual([0, 0, 0])
     await shop.putItBack()
     expect(await everything()).toBe(before)

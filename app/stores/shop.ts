@@ -112,7 +112,9 @@ export const useShop = defineStore('shop', () => {
 
   /** Takes a job off the shelf; it can be put back until another is taken off. */
   async function takeOff(id: string) {
-    takenOff.value = await removeJob(id)
+    const taken = await removeJob(id)
+    // Pressed twice, the second time finds none; the first can still be put back.
+    if (taken.job) takenOff.value = taken
   }
   async function putItBack() {
     if (takenOff.value) await putBack(takenOff.value)

@@ -6,14 +6,15 @@ import { useJob } from '~/stores/job'
 const route = useRoute()
 const store = useJob()
 const files = useFiles()
+let opened = ''
 watch(
   () => route.params.id,
   id => {
-    if (typeof id === 'string') void store.open(id)
+    if (typeof id === 'string') void store.open((opened = id))
   },
   { immediate: true },
 )
-onBeforeUnmount(() => store.close())
+onBeforeUnmount(() => store.close(opened))
 </script>
 
 <template>

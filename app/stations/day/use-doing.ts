@@ -34,15 +34,28 @@ export function useDoing() {
   const clockOf = (task: Task) => clocks.running.find(clock => clock.task === task.id)
   const elapsedMin = ({ startedAt }: { startedAt: number }) =>
     Math.max(1, Math.round((Date.now() - startedAt) / 60_000))
+  /** Tasks with an act under way: the second press of a double one is no second act. */
+  const busy = new Set<string>()
+  const once =
+    <Rest extends unknown[]>(act: (task: Task, ...rest: Rest) => Promise<void>) =>
+    async (task: Task, ...rest: Rest) => {
+      if (busy.has(task.id)) return
+      busy.add(task.id)
+      try {
+        await act(task, ...rest)
+      } finally {
+        busy.delete(task.id)
+      }
+    }
   async function start(task: Task) {
+    if (clockOf(task)) return
     const left = Math.max(LEAST_MIN, task.minutes - (task.unattended ? 0 : await spentOn(task.id)))
     await clocks.start(task.name, left * 60, task.jobId, task.unattended ? undefined : task.id)
   }
   /** Left half way: what it took so far counts when it is finished. */
   async function stop(task: Task) {
     const clock = clockOf(task)
-    if (!clock) return
-    await clocks.stop(clock.id)
+    if (!clock || !(await clocks.stop(clock.id))) return
     const before = await spentOn(task.id)
     const spent = before + elapsedMin(clock)
     await keepSpent(task.id, spent)
@@ -54,30 +67,38 @@ export function useDoing() {
       },
     }
   }
-  const write = (jobId: string, value: Record<string, number>) =>
-    writePatches(jobId, [{ path: ['handOver', 'actualMin'], value }], new Date().toISOString())
+  const note = (jobId: string, phase: string, before: number | undefined, value: number | undefined) =>
+    writePatches(jobId, [{ path: ['handOver', 'actualMin', phase], before, value }], new Date().toISOString())
 
   /** Notes the minutes it took, by its clock where one runs, else as planned; what runs by itself after it begins. */
   async function done(task: Task, then: Task | undefined) {
     const phase = phaseOf(task)
+    const job = phase ? await db.jobs.get(task.jobId) : undefined
+    // What has its minutes is done: the day only has not been laid anew yet.
+    if (phase && job && job.handOver.actualMin[phase] !== undefined) return
     const clock = clockOf(task)
     if (clock) await clocks.stop(clock.id)
-    const job = phase ? await db.jobs.get(task.jobId) : undefined
     if (!job || !phase) return
-    const before = { ...job.handOver.actualMin }
     const spent = await spentOn(task.id)
     const minutes = clock ? spent + elapsedMin(clock) : Math.max(spent, task.minutes)
     await keepSpent(task.id, 0)
-    await write(task.jobId, { ...before, [phase]: minutes })
+    await note(task.jobId, phase, undefined, minutes)
     if (then?.unattended) await start(then)
     noted.value = {
       words: `${task.name}, ${task.title}: ${minutes} min noted${clock ? '' : ', as planned'}${then?.unattended ? `; the clock for ${then.name.toLowerCase()} runs` : ''}.`,
       undo: async () => {
-        await write(task.jobId, before)
+        await note(task.jobId, phase, minutes, undefined)
         await keepSpent(task.id, spent)
         noted.value = null
       },
     }
   }
-  return { noted, clockOf, start, stop, done, kept: (task: Task) => phaseOf(task) !== null }
+  return {
+    noted,
+    clockOf,
+    start: once(start),
+    stop: once(stop),
+    done: once(done),
+    kept: (task: Task) => phaseOf(task) !== null,
+  }
 }

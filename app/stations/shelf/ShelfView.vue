@@ -36,22 +36,28 @@ const clocksOf = computed((): ReadonlyMap<string, (typeof clocks.running)[number
 /** The job that is about to be taken off. */
 const leaving = ref<Card | null>(null)
 async function takeOff() {
-  if (leaving.value) await shop.takeOff(leaving.value.id)
+  const card = leaving.value
   leaving.value = null
+  if (card) await shop.takeOff(card.id)
 }
 async function takeOut(card: Card | null) {
   const job = card && (await db.jobs.get(card.id))
   if (job) await files.saveJob(job)
 }
 
+/** A job is on its way: pressed twice, it is taken in once. */
+let starting = false
 async function start() {
-  if (!title.value.trim()) return
+  if (starting || !title.value.trim()) return
+  starting = true
   try {
     const id = await shop.startJob(title.value, customer.value)
     trouble.value = null
     await router.push(`/job/${id}/take-in`)
   } catch (error) {
     trouble.value = refusalWords(error)
+  } finally {
+    starting = false
   }
 }
 /**
