@@ -1,4 +1,4 @@
-import AxeBuilder from '@axe-core/playwright'
+import axe, { type RunOptions } from 'axe-core'
 import { expect, type Page } from '@playwright/test'
 import { bringDemo, visit } from './bench'
 
@@ -33,16 +33,18 @@ const COLOURS = 'color-contrast'
 
 /** What axe finds serious or critical on a page; of colours alone, or of all but them, where that is enough. */
 export async function serious(page: Page, of: 'all' | 'colours' | 'all but colours' = 'all'): Promise<string[]> {
-  // No frames from elsewhere, so no page of its own is wanted to put findings together; what passed is not listed.
-  const { violations } = await new AxeBuilder({ page })
-    .setLegacyMode()
-    .options({
+  // It stays in the page, which a press on a link does not load anew.
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source)
+  const { violations } = await page.evaluate(
+    options => (window as unknown as { axe: typeof axe }).axe.run(document, options),
+    {
       resultTypes: ['violations'],
       preload: false,
+      iframes: false,
       ...(of === 'colours' ? { runOnly: [COLOURS] } : {}),
       ...(of === 'all but colours' ? { rules: { [COLOURS]: { enabled: false } } } : {}),
-    })
-    .analyze()
+    } satisfies RunOptions,
+  )
   return violations
     .filter(found => found.impact === 'serious' || found.impact === 'critical')
     .map(
@@ -60,6 +62,9 @@ const setLight = (page: Page, light: 'light' | 'dark') =>
     localStorage.setItem('ws-light', value)
     window.dispatchEvent(new StorageEvent('storage', { key: 'ws-light', newValue: value, storageArea: localStorage }))
   }, light)
+
+/** Two frames on: what was changed is laid out and painted. */
+const drawn = () => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))
 
 /** What a browser remembers that speaks German. */
 export const GERMAN = { 'ws-language': 'de' }
@@ -101,8 +106,7 @@ export async function expectSound(page: Page, views: readonly string[], said: 'e
       const { light, width } = look
       await page.setViewportSize({ width, height: 844 })
       await setLight(page, light)
-      // Colours that fade over would be measured half way.
-      await page.waitForTimeout(250)
+      await page.evaluate(drawn)
       const looked = `${view}, ${light}, ${width} wide`
       await expect(page.locator('.v-application')).toHaveClass(new RegExp(`v-theme--${light}`))
       // What is still being worked out may hold the new layout up.

@@ -56,6 +56,12 @@ function fingerprint() {
   return hash.digest('hex')
 }
 
+/** Writes what types and paths are read from, unless it is there: a build does so too. */
+export function ensureTypes() {
+  if (existsSync(join(ROOT, '.nuxt', 'tsconfig.app.json'))) return
+  run('npx', ['nuxt', 'prepare', '--logLevel=silent'], { env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' } })
+}
+
 /** Builds the application unless what stands in .output was built from these very files. */
 export function ensureBuilt() {
   const now = fingerprint()

@@ -1,9 +1,8 @@
-import { execFile, spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { promisify } from 'node:util'
 import { ensureChromium } from './chromium.mjs'
-import { ROOT, ensureBuilt, ensureInstalled } from './lib.mjs'
+import { ROOT, ensureBuilt, ensureInstalled, ensureTypes } from './lib.mjs'
 
 /**
  * Lints, type-checks, runs the unit, contract and browser tests against the built application, and closes with how many
@@ -15,20 +14,26 @@ rmSync(join(ROOT, 'test-results'), { recursive: true, force: true })
 mkdirSync(join(ROOT, 'test-results'), { recursive: true })
 
 const tally = { passed: 0, failed: 0 }
-const run = promisify(execFile)
 const env = { ...process.env, NUXT_TELEMETRY_DISABLED: '1', NO_COLOR: '1' }
-const step = (title, command, args) => {
-  console.log(`\n— ${title}`)
-  return spawnSync(command, args, { cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'], env }).status === 0
-}
-/** A whole check counts as one test; several go beside one another, each telling what it found when it is done. */
+/** Runs a tool beside others: what it says is kept together and told when it is done. Gives whether it went well. */
+const step = (title, command, args) =>
+  new Promise(done => {
+    const tool = spawn(command, args, { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'pipe'] })
+    let said = ''
+    for (const from of [tool.stdout, tool.stderr]) from.setEncoding('utf8').on('data', text => (said += text))
+    const end = ok => {
+      console.log(`\n— ${title}\n${said.trimEnd()}`)
+      done(ok)
+    }
+    tool.on('error', error => {
+      said += String(error)
+      end(false)
+    })
+    tool.on('close', code => end(code === 0))
+  })
+/** A whole check counts as one test. */
 const check = async (title, command, args) => {
-  const { ok, said } = await run(command, args, { cwd: ROOT, env, maxBuffer: 64 * 1024 * 1024 }).then(
-    ({ stdout, stderr }) => ({ ok: true, said: stdout + stderr }),
-    error => ({ ok: false, said: `${error.stdout ?? ''}${error.stderr ?? error}` }),
-  )
-  console.log(`\n— ${title}\n${said.trimEnd()}`)
-  tally[ok ? 'passed' : 'failed'] += 1
+  tally[(await step(title, command, args)) ? 'passed' : 'failed'] += 1
 }
 /** Counts from a report; a run that left none, or failed beyond its count, counts as one failure. */
 function count(ok, report, read) {
@@ -43,26 +48,29 @@ function count(ok, report, read) {
   tally.failed += counts.failed
 }
 
+/** What types are read from must stand before anything reads it, and is written anew by a build. */
+ensureTypes()
+const looks = check('Lint', 'npx', ['eslint', '.', '--max-warnings', '0']).then(() =>
+  check('Formatting', 'npx', ['oxfmt', '--check', '.']),
+)
 ensureBuilt()
-await Promise.all([
-  check('Types', 'npx', ['nuxt', 'typecheck']),
-  check('Lint', 'npx', ['eslint', '.', '--max-warnings', '0']).then(() =>
-    check('Formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']),
-  ),
-])
-const units = step('Unit and contract tests', 'npx', [
+const types = check('Types', 'npx', ['vue-tsc', '-b', '--noEmit'])
+await looks
+const units = await step('Unit and contract tests', 'npx', [
   'vitest',
   'run',
   '--reporter=dot',
   '--reporter=json',
   '--outputFile.json=test-results/unit.json',
 ])
+await types
 count(units, 'test-results/unit.json', report => ({
   passed: report.numPassedTests,
   failed: report.numFailedTests + (report.numFailedTestSuites > 0 && report.numFailedTests === 0 ? 1 : 0),
 }))
-const browser = step('Browser tests', 'npx', ['playwright', 'test'])
-count(browser, 'test-results/e2e.json', report => ({
+console.log('\n— Browser tests')
+const browser = spawnSync('npx', ['playwright', 'test'], { cwd: ROOT, env, stdio: ['ignore', 'inherit', 'inherit'] })
+count(browser.status === 0, 'test-results/e2e.json', report => ({
   passed: report.stats.expected + report.stats.flaky,
   failed: report.stats.unexpected,
 }))

@@ -169,12 +169,6 @@ onKeyStroke('c', event => {
     opacity: 0.45;
   }
 }
-@media (prefers-reduced-motion: reduce) {
-  .over .time,
-  .flash {
-    animation: none;
-  }
-}
 button {
   color: inherit;
   background: none;

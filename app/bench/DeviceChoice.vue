@@ -25,8 +25,7 @@ async function start(way: Way) {
     />
     <p class="small">
       <template v-for="(line, n) in device.lines" :key="n"
-        ><code>{{ line.pattern }}</code
-        >{{ n < device.lines.length - 1 ? ', ' : '' }}</template
+        ><code>{{ line.pattern }}</code>{{ n < device.lines.length - 1 ? ', ' : '' }}</template
       >
       <template v-if="device.serial"> at {{ device.serial.baudRate }} baud</template>
     </p>

@@ -20,9 +20,7 @@ const worth = computed(() => store.plan?.know.data.identified?.next.find(entry =
     <p class="quiet small">
       <span class="figure">{{ settings.text(row.minutes, 'min') }}</span>,
       {{ row.destructive ? 'marks the part' : 'leaves no mark'
-      }}<template v-if="worth !== undefined"
-        >, worth <span class="figure">{{ worth.toFixed(2) }}</span> bits</template
-      >
+      }}<template v-if="worth !== undefined">, worth <span class="figure">{{ worth.toFixed(2) }}</span> bits</template>
     </p>
     <slot />
     <details class="small">

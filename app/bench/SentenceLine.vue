@@ -29,8 +29,7 @@ const shown = (part: Exclude<Part, string>) => ('words' in part ? part.words : s
       ><span v-else class="held"
         ><button v-if="part.ref" type="button" class="open-figure figure" @click="emit('working', part.ref)">
           {{ shown(part) }}</button
-        ><span v-else class="figure">{{ shown(part) }}</span
-        >{{ stop }}</span
+        ><span v-else class="figure">{{ shown(part) }}</span>{{ stop }}</span
       ></template
     ></span
   >

@@ -37,9 +37,8 @@ function keys() {
     <div v-if="job" class="title">
       <strong translate="no">{{ job.title }}</strong>{{ ' ' }}
       <span v-if="!narrow" class="quiet"
-        ><template v-if="job.customer"
-          >for <span translate="no">{{ job.customer }}</span> · </template
-        >taken in {{ format(new Date(job.takenInAt), 'd MMM') }}</span
+        ><template v-if="job.customer">for <span translate="no">{{ job.customer }}</span> · </template>taken in
+        {{ format(new Date(job.takenInAt), 'd MMM') }}</span
       >
     </div>
     <strong v-else class="title">Wild Sparrow</strong>

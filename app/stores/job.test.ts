@@ -379,14 +379,62 @@ describe('the plan', () => {
     await settled()
     asked.at(-1)!.answer()
     await settled()
-    store.settle('take-in')
+    await store.settle('take-in')
     expect(store.job!.settled['take-in']!.basis).toMatchObject({ wall: '8 mm' })
     store.unsettle('take-in')
     expect(store.job!.settled['take-in']).toBeUndefined()
+  })
+  it('settled right after a reading is typed, rests on the plan that knows of it', async () => {
+    store.edit(['takeIn', 'wallMm'], reading('9 mm', 9))
+    await settled()
+    const pressed = store.settle('take-in')
+    await settled()
+    expect(store.job!.settled['take-in']).toBeUndefined()
+    asked.at(-1)!.answer()
+    await pressed
+    expect(store.job!.settled['take-in']!.basis).toMatchObject({ wall: '9 mm' })
+  })
+  it('of a job that was left stands on no other', async () => {
+    store.edit(['title'], 'Left')
+    await settled()
+    const late = asked.at(-1)!
+    store.close()
+    await settled()
+    late.answer()
+    await settled()
+    expect(store.plan).toBeNull()
   })
   it('holds a stop caution acknowledged once by name, the last name counting', () => {
     store.acknowledge('chlorinated-solvent', '  A ')
     store.acknowledge('chlorinated-solvent', 'B')
     expect(store.job!.acknowledged.map(entry => entry.name)).toEqual(['B'])
+  })
+})
+
+describe('what a longer piece of work comes to', () => {
+  const name = (of: (title: string) => string) => store.bring('a', ['title'], job => of(job.title))
+  it('is an edit like any other on the bench', async () => {
+    expect(await name(title => `${title} mended`)).toBeNull()
+    const after = store.job!.title
+    expect(after).toMatch(/ mended$/)
+    store.undo()
+    expect(`${store.job!.title} mended`).toBe(after)
+  })
+  it('is stored with its job where that was left, beside what was typed there last', async () => {
+    store.edit(['customer'], 'The hall')
+    store.edit(['title'], 'Lamp arm')
+    store.close()
+    expect(await name(title => `${title}, left`)).toBeNull()
+    await store.stored()
+    expect(await stored()).toMatchObject({ title: 'Lamp arm, left', customer: 'The hall' })
+    expect(Object.keys((await stored()).stamps)).toContain('title')
+  })
+  it('that is no good for its place, or whose job is gone, changes nothing and says why', async () => {
+    const before = (await stored()).title
+    store.close()
+    expect(await name(() => 'x'.repeat(5000))).not.toBeNull()
+    await store.stored()
+    expect((await stored()).title).toBe(before)
+    expect(await store.bring('gone', ['title'], () => 'x')).toContain('no longer on this shelf')
   })
 })

@@ -176,6 +176,31 @@ export const useJob = defineStore('job', () => {
     return null
   }
 
+  /**
+   * Brings what a longer piece of work came to into the job it was begun for: an edit like any other while that is on
+   * the bench, else stored with it where it lies. `of` says what the place is to hold, from the job as it is by then.
+   * @returns why it is not taken, or null
+   */
+  async function bring(id: string, path: Patch['path'], of: (now: Job) => unknown): Promise<string | null> {
+    if (job.value?.id === id) return edit(path, of(job.value))
+    await flush()
+    const stored = await db.jobs.get(id)
+    if (!stored) return 'its job is no longer on this shelf'
+    const now = withWaiting(stored)
+    const value = of(now)
+    const { checkedAt, fieldOf, stamped } = fields!
+    const checked = checkedAt(applyPatch(now, { path, value }), path)
+    if (!checked.ok) return checked.reason
+    const at = new Date().toISOString()
+    const stamp = stamped(now.stamps, [path], at, now.updatedAt)[fieldOf(path)]!
+    wait([
+      ...waiting.value,
+      { jobId: id, path: [...path], value: checked.value, before: valueAt(now, path), at, stamp },
+    ])
+    void flush()
+    return null
+  }
+
   /** @returns why the change is not taken, or null when it is */
   function edit(path: Patch['path'], value: unknown): string | null {
     if (!job.value) return null
@@ -213,23 +238,32 @@ export const useJob = defineStore('job', () => {
   }
 
   let asked = 0
-  watch([job, () => shop.kit], async () => {
+  async function work() {
     const current = job.value
-    if (!current) return
+    // A plan still on its way is of a job that was left, or of how it was.
     const ticket = ++asked
+    if (!current) return
     try {
       const worked = await planned(current, shop.kit)
       if (ticket !== asked) return
       plan.value = worked
       planError.value = null
     } catch (error) {
-      planError.value = error instanceof Error ? error.message : 'the worker gave up'
+      if (ticket === asked) planError.value = error instanceof Error ? error.message : 'the worker gave up'
     }
+  }
+  let working: Promise<void> = Promise.resolve()
+  watch([job, () => shop.kit], () => {
+    working = work()
   })
 
   /** Lays a station's bead: what the call rests on now is remembered, so that a later change shows as stale. */
-  function settle(id: StationId) {
-    if (plan.value) edit(['settled', id], { at: new Date().toISOString(), basis: { ...plan.value[id].basis } })
+  async function settle(id: StationId) {
+    const jobId = job.value?.id
+    // Pressed right after a reading was typed, it is settled on the plan that knows of it.
+    for (let last: Promise<void> | undefined; last !== working; await last) last = working
+    if (plan.value && job.value?.id === jobId)
+      edit(['settled', id], { at: new Date().toISOString(), basis: { ...plan.value[id].basis } })
   }
 
   const acknowledge = (code: string, name: string) =>
@@ -252,6 +286,7 @@ export const useJob = defineStore('job', () => {
     open,
     close,
     edit,
+    bring,
     keep,
     settle,
     undo: () => step(done, undone, 'back'),

@@ -157,7 +157,7 @@ describe('a backup', () => {
     store.edit(['takeIn', 'does'], 'seal')
     await vi.waitFor(() => expect(store.plan?.['hand-over'].basis.checks).toBeTruthy())
     for (const id of ['take-in', 'know', 'call', 'open', 'warm', 'weld', 'rebuild', 'prove', 'hand-over'] as const)
-      store.settle(id)
+      await store.settle(id)
     await store.stored()
     expect(Object.keys((await db.jobs.get('a'))!.settled)).toHaveLength(9)
     expect((await shopFile(db.name, useShop().kit, AT)).damaged).toEqual([])

@@ -16,7 +16,8 @@ export type AskError =
   | { readonly kind: 'fault'; readonly code: string; readonly reason: string }
 
 export type Asked<Out = unknown> =
-  ({ readonly ok: true } & Solved<Out>) | { readonly ok: false; readonly error: AskError }
+  | ({ readonly ok: true } & Solved<Out>)
+  | { readonly ok: false; readonly error: AskError }
 
 type AnyQuestion = Question
 

@@ -1,12 +1,27 @@
+import { InUse } from './in-use'
 import type { Day } from './model'
 
 export interface Laid {
   starts: Float64Array
+  ends: Float64Array
   makespanMin: number
   lateMin: number
+  /** Whether a wait would have run over, so that a task before it begins later than it could. */
+  held: boolean
+}
+/** A day laid before from a list that begins like this one: its first so many tasks stay where they are. */
+export interface Known {
+  starts: Float64Array
+  tasks: number
 }
 
 const MOST_ROUNDS = 60
+/** A minute late weighs as many minutes of length: being late is what a day is planned against. */
+const LATE_WEIGHT = 50
+
+/** What a day is searched for: least lateness, then least length. */
+export const cost = ({ makespanMin, lateMin }: Pick<Laid, 'makespanMin' | 'lateMin'>) =>
+  makespanMin + LATE_WEIGHT * lateMin
 
 /**
  * First minute from `fromMin` at which an attended task of this length fits in a shift; Infinity where none is left.
@@ -25,104 +40,84 @@ export function inShift({ shifts }: Pick<Day, 'shifts'>, fromMin: number, minute
  * included (the serial scheme of resource-constrained scheduling: Kolisch and Hartmann 1999). A wait that would run
  * over moves the task before it later and begins again. Every list gives a feasible day, or none where the shifts run
  * out.
+ *
+ * One day's lists are laid by one of these, which keeps what it works in from list to list. `known` saves laying what
+ * stands already; `most` is the cost from which on a day is of no use: null is given for it.
  */
-export function layTasks(day: Day, list: readonly number[] | Int32Array): Laid | null {
-  const { tasks, capacity } = day
+export function layer(day: Day): (list: ArrayLike<number>, known?: Known | null, most?: number) => Laid | null {
+  const { tasks, capacity, due } = day
   const n = tasks.length
-  const starts = new Float64Array(n)
-  const ends = new Float64Array(n)
-  const release = Float64Array.from(tasks, task => task.earliestMin)
-  // Intervals in use by resource, in order of start: start, end pairs.
-  const busy: number[][] = capacity.map(() => [])
-  for (let round = 0; round < MOST_ROUNDS; round++) {
-    for (const intervals of busy) intervals.length = 0
-    let again = false
-    for (const at of list) {
-      const task = tasks[at]!
-      let start = release[at]!
-      let latest = -Infinity
-      for (const before of task.before) if (ends[before]! > latest) latest = ends[before]!
-      if (latest > start) start = latest
-      for (let moved = true; moved;) {
-        moved = false
-        if (!task.unattended) {
-          const fits = inShift(day, start, task.minutes)
-          if (fits === Infinity) return null
-          if (fits > start) start = fits
-        }
-        for (const resource of task.needs) {
-          const free = freeFrom(busy[resource]!, capacity[resource]!, start, task.minutes)
-          if (free > start) {
-            start = free
-            moved = true
-          }
-        }
-      }
-      if (latest > -Infinity && start - latest > task.maxWaitMin + 1e-9) {
-        // What ended too early begins later next time.
-        for (const before of task.before) {
-          const needed = start - task.maxWaitMin - tasks[before]!.minutes
-          if (ends[before]! < start - task.maxWaitMin && needed > release[before]!) {
-            release[before] = needed
-            again = true
-          }
-        }
-        if (again) break
-      }
-      starts[at] = start
-      ends[at] = start + task.minutes
-      if (task.minutes > 0) for (const resource of task.needs) occupy(busy[resource]!, start, start + task.minutes)
-    }
-    if (!again) {
-      let makespanMin = 0
-      const jobEnd = new Float64Array(day.due.length)
-      for (let i = 0; i < n; i++) {
-        if (ends[i]! > makespanMin) makespanMin = ends[i]!
-        const job = tasks[i]!.job
-        if (ends[i]! > jobEnd[job]!) jobEnd[job] = ends[i]!
-      }
-      let lateMin = 0
-      for (let job = 0; job < jobEnd.length; job++) lateMin += Math.max(0, jobEnd[job]! - day.due[job]!)
-      return { starts, makespanMin, lateMin }
+  const release = new Float64Array(n)
+  const jobEnd = new Float64Array(due.length)
+  const inUse = capacity.map(
+    (count, resource) => new InUse(count, tasks.filter(task => task.needs.includes(resource)).length),
+  )
+  const wants = tasks.map(({ needs }) =>
+    [...new Set(needs)].map(resource => ({
+      use: inUse[resource]!,
+      wanted: needs.filter(need => need === resource).length,
+    })),
+  )
+
+  /** First minute from `from` at which a task fits a shift and everything it needs; Infinity where none is left. */
+  const fits = (at: number, from: number): number => {
+    const { unattended, minutes } = tasks[at]!
+    for (let start = from; ;) {
+      const before = start
+      if (!unattended) start = inShift(day, start, minutes)
+      if (start === Infinity) return start
+      for (const { use, wanted } of wants[at]!) start = use.freeFrom(start, minutes, wanted)
+      if (start === before) return start
     }
   }
-  return null
-}
 
-function occupy(intervals: number[], start: number, end: number): void {
-  let at = intervals.length
-  while (at > 0 && intervals[at - 2]! > start) at -= 2
-  intervals.splice(at, 0, start, end)
-}
-
-/** First minute from `from` at which one more of a resource is free for so long. */
-function freeFrom(intervals: readonly number[], capacity: number, from: number, minutes: number): number {
-  let start = from
-  if (capacity === 1) {
-    for (let at = 0; at < intervals.length; at += 2) {
-      if (intervals[at + 1]! <= start) continue
-      if (intervals[at]! >= start + minutes) break
-      start = intervals[at + 1]!
-    }
-    return start
-  }
-  for (;;) {
-    // The most in use at once while it would run, counted at its start and wherever another begins.
-    let next = Infinity
-    let most = 0
-    for (let at = -2; at < intervals.length; at += 2) {
-      const moment = at < 0 ? start : intervals[at]!
-      if (moment < start || moment >= start + minutes) continue
-      let inUse = 0
-      for (let other = 0; other < intervals.length; other += 2) {
-        if (intervals[other]! <= moment && intervals[other + 1]! > moment) {
-          inUse += 1
-          if (intervals[other + 1]! < next) next = intervals[other + 1]!
-        }
+  return (list, known = null, most = Infinity) => {
+    const starts = new Float64Array(n)
+    const ends = new Float64Array(n)
+    tasks.forEach((task, at) => {
+      release[at] = task.earliestMin
+    })
+    for (let round = 0; round < MOST_ROUNDS; round++) {
+      for (const use of inUse) use.clear()
+      jobEnd.fill(0)
+      let [again, makespanMin, lateMin] = [false, 0, 0]
+      const put = (at: number, start: number) => {
+        const { minutes, job } = tasks[at]!
+        const end = start + minutes
+        starts[at] = start
+        ends[at] = end
+        if (minutes > 0) for (const { use, wanted } of wants[at]!) use.take(start, end, wanted)
+        if (end > makespanMin) makespanMin = end
+        const was = jobEnd[job]!
+        if (end <= was) return
+        jobEnd[job] = end
+        lateMin += Math.max(0, end - due[job]!) - Math.max(0, was - due[job]!)
       }
-      most = Math.max(most, inUse)
+      const stands = round === 0 && known ? known.tasks : 0
+      for (let place = 0; place < stands; place++) put(list[place]!, known!.starts[list[place]!]!)
+      for (let place = stands; place < n; place++) {
+        const at = list[place]!
+        const task = tasks[at]!
+        let latest = -Infinity
+        for (const before of task.before) if (ends[before]! > latest) latest = ends[before]!
+        const start = fits(at, Math.max(release[at]!, latest))
+        if (start === Infinity) return null
+        if (latest > -Infinity && start - latest > task.maxWaitMin + 1e-9) {
+          // What ended too early begins later next time.
+          for (const before of task.before) {
+            const needed = start - task.maxWaitMin - tasks[before]!.minutes
+            if (ends[before]! < start - task.maxWaitMin && needed > release[before]!) {
+              release[before] = needed
+              again = true
+            }
+          }
+          if (again) break
+        }
+        put(at, start)
+        if (cost({ makespanMin, lateMin }) >= most) return null
+      }
+      if (!again) return { starts, ends, makespanMin, lateMin, held: round > 0 }
     }
-    if (most < capacity) return start
-    start = next
+    return null
   }
 }

@@ -1,6 +1,6 @@
 import { NoAnswer } from '../ask/question'
 import { lowerBound } from './bound'
-import { layTasks, type Laid } from './decode'
+import { cost, layer, type Laid } from './decode'
 import type { Day } from './model'
 
 /** Lists tried, over the square of the tasks, and at most. */
@@ -23,8 +23,6 @@ const STUCK_MOVES = 220
 const SHAKES = 5
 /** Good plans kept to go back to. */
 const ELITE = 4
-/** A minute late weighs as many minutes of length: being late is what a day is planned against. */
-const LATE_WEIGHT = 50
 const YIELD_EVERY = 256
 
 /** How far a search is, and the best plan it has found so far. */
@@ -51,8 +49,6 @@ function numbers(seed: number): () => number {
     return ((state ^ (state >>> 13)) >>> 0) / 4294967296
   }
 }
-
-const cost = (laid: Laid) => laid.makespanMin + LATE_WEIGHT * laid.lateMin
 
 /** Lists to start from: by several rules, each kept in an order in which nothing comes before what it waits for. */
 function firstLists(day: Day): number[][] {
@@ -81,44 +77,47 @@ function firstLists(day: Day): number[][] {
   ]
 }
 
+/** One plan on the way: a list, the day it lays, and what holds up each task of it, as far as it was asked. */
+interface Plan {
+  list: Int32Array
+  laid: Laid
+  cost: number
+  heldBy: (readonly number[] | undefined)[]
+}
+
+/** What ends as a task begins and keeps it from beginning sooner; what takes no time holds nothing up. */
+function heldBy({ tasks }: Day, { starts, ends }: Laid, at: number): number[] {
+  const start = starts[at]!
+  const { before, needs } = tasks[at]!
+  const holds: number[] = []
+  for (let n = 0; n < ends.length; n++) {
+    if (Math.abs(ends[n]! - start) > 1e-9 || n === at || tasks[n]!.minutes === 0) continue
+    if (before.includes(n) || tasks[n]!.needs.some(resource => needs.includes(resource))) holds.push(n)
+  }
+  return holds
+}
+
 /** A chain of tasks each of which begins when the one before it ends, back from the last: what the length hangs on. */
-function criticalChain(day: Day, { starts }: Laid, from: number, random: () => number): number[] {
-  const { tasks } = day
+function criticalChain(day: Day, { laid, heldBy: known }: Plan, from: number, random: () => number): number[] {
   const chain = [from]
-  const ends = new Float64Array(tasks.length)
-  // What takes no time holds nothing up.
-  tasks.forEach(({ minutes }, n) => {
-    ends[n] = minutes === 0 ? -Infinity : starts[n]! + minutes
-  })
   for (let at = from; ;) {
-    const start = starts[at]!
-    const holds: number[] = []
-    for (let n = 0; n < ends.length; n++) {
-      if (n === at || Math.abs(ends[n]! - start) > 1e-9) continue
-      if (tasks[at]!.before.includes(n) || tasks[n]!.needs.some(resource => tasks[at]!.needs.includes(resource)))
-        holds.push(n)
-    }
+    const holds = (known[at] ??= heldBy(day, laid, at))
     if (!holds.length) return chain.reverse()
     at = holds[Math.floor(random() * holds.length)]!
     chain.push(at)
   }
 }
 
-/** One plan on the way: a list, the day it lays, and where each task stands in the list. */
-interface Plan {
-  list: Int32Array
-  laid: Laid
-  cost: number
-}
-
-/** The list by start: laid again it gives the same day, and neighbours in time are neighbours in the list. */
+/** The list by start, so that neighbours in time are neighbours in the list; nearly so it is as a rule. */
 function planOf(list: Int32Array, laid: Laid): Plan {
-  const place = new Int32Array(list.length)
-  list.forEach((task, at) => {
-    place[task] = at
-  })
-  const sorted = list.slice().sort((a, b) => laid.starts[a]! - laid.starts[b]! || place[a]! - place[b]!)
-  return { list: sorted, laid, cost: cost(laid) }
+  const sorted = list.slice()
+  for (let n = 1; n < sorted.length; n++) {
+    const task = sorted[n]!
+    let at = n
+    for (; at > 0 && laid.starts[sorted[at - 1]!]! > laid.starts[task]!; at--) sorted[at] = sorted[at - 1]!
+    sorted[at] = task
+  }
+  return { list: sorted, laid, cost: cost(laid), heldBy: [] }
 }
 
 /** Tasks of a chain that follow one another only because they share a resource. */
@@ -129,11 +128,16 @@ function loosePairs(day: Day, chain: readonly number[]): [number, number][] {
   return pairs
 }
 
+/** A list turned round somewhere, and how many tasks stand before that place. */
+interface Turned {
+  list: Int32Array
+  from: number
+}
 /**
  * The list with `b` just before `a`, and with it whatever `b` waits for that stands between; null where `b` waits for
  * `a`.
  */
-function swapped(day: Day, list: Int32Array, [a, b]: readonly [number, number]): Int32Array | null {
+function turned(day: Day, list: Int32Array, [a, b]: readonly [number, number]): Turned | null {
   const [from, to] = [list.indexOf(a), list.indexOf(b)]
   const needed = new Set([b])
   for (let at = to - 1; at >= from; at--)
@@ -143,7 +147,7 @@ function swapped(day: Day, list: Int32Array, [a, b]: readonly [number, number]):
   let at = from
   for (let n = from; n <= to; n++) if (needed.has(list[n]!)) next[at++] = list[n]!
   for (let n = from; n <= to; n++) if (!needed.has(list[n]!)) next[at++] = list[n]!
-  return next
+  return { list: next, from }
 }
 
 /** The task whose end a plan hangs on: the last, or, where jobs are late, now and then that of a late one. */
@@ -173,9 +177,10 @@ export function* schedule(day: Day, effort = 1): Generator<Underway, Scheduled, 
   const n = day.tasks.length
   const lowerBoundMin = lowerBound(day)
   const random = numbers(20_231 + n)
+  const layList = layer(day)
   const first = firstLists(day)
     .flatMap(list => {
-      const laid = layTasks(day, list)
+      const laid = layList(list)
       return laid ? [planOf(Int32Array.from(list), laid)] : []
     })
     .toSorted((a, b) => a.cost - b.cost)[0]
@@ -194,13 +199,17 @@ export function* schedule(day: Day, effort = 1): Generator<Underway, Scheduled, 
     starts: [...best.laid.starts],
   })
   const proved = () => best.laid.lateMin === 0 && best.laid.makespanMin <= lowerBoundMin + 1e-9
-  const lay = (list: Int32Array | null): { list: Int32Array; laid: Laid; cost: number } | null => {
-    if (!list) return null
+  /** What comes of turning a pair of the plan round, where that costs less than `below`. */
+  const tried = (pair: readonly [number, number], below = Infinity): Plan | null => {
     tries += 1
-    const laid = layTasks(day, list)
-    return laid && { list, laid, cost: cost(laid) }
+    const turn = turned(day, now.list, pair)
+    if (!turn) return null
+    const laid = layList(turn.list, now.laid.held ? null : { starts: now.laid.starts, tasks: turn.from }, below)
+    return laid && { list: turn.list, laid, cost: cost(laid), heldBy: [] }
   }
-  const sorted = (tried: { list: Int32Array; laid: Laid }): Plan => planOf(tried.list, tried.laid)
+  const go = ({ list, laid }: Plan) => {
+    now = planOf(list, laid)
+  }
   const better = (plan: Plan) => {
     best = plan
     betterAt = move
@@ -212,16 +221,13 @@ export function* schedule(day: Day, effort = 1): Generator<Underway, Scheduled, 
       told = tries
       enough = yield underway()
     }
-    const pairs = loosePairs(day, criticalChain(day, now.laid, hangsOn(day, now.laid, random), random))
+    const pairs = loosePairs(day, criticalChain(day, now, hangsOn(day, now.laid, random), random))
     if (!pairs.length) break
-    const tried = lay(swapped(day, now.list, pairs[Math.floor(random() * pairs.length)]!))
-    tries += tried ? 0 : 1
-    if (
-      !tried ||
-      random() >= Math.exp((now.cost - tried.cost) / (first.cost * WARM * (COLD / WARM) ** (tries / annealed)))
-    )
-      continue
-    now = sorted(tried)
+    // Drawn beforehand, it says what a plan may cost at most to be gone to.
+    const warmth = first.cost * WARM * (COLD / WARM) ** (tries / annealed)
+    const next = tried(pairs[Math.floor(random() * pairs.length)]!, now.cost - warmth * Math.log(random()))
+    if (!next) continue
+    go(next)
     if (now.cost < best.cost - 1e-9) better(now)
   }
   now = best
@@ -231,32 +237,31 @@ export function* schedule(day: Day, effort = 1): Generator<Underway, Scheduled, 
       enough = yield underway()
     }
     move += 1
-    const pairs = loosePairs(day, criticalChain(day, now.laid, hangsOn(day, now.laid, random), random))
-    let chosen: { plan: { list: Int32Array; laid: Laid; cost: number }; pair: readonly [number, number] } | null = null
+    const pairs = loosePairs(day, criticalChain(day, now, hangsOn(day, now.laid, random), random))
+    let chosen: { plan: Plan; pair: readonly [number, number] } | null = null
     for (const pair of pairs) {
-      const plan = lay(swapped(day, now.list, pair))
-      if (!plan) continue
-      const barred = (tabu.get(pair[1] * n + pair[0]) ?? 0) > move && plan.cost >= best.cost
-      if (!barred && (!chosen || plan.cost < chosen.plan.cost)) chosen = { plan, pair }
+      const barred = (tabu.get(pair[1] * n + pair[0]) ?? 0) > move
+      const plan = tried(pair, Math.min(chosen?.plan.cost ?? Infinity, barred ? best.cost : Infinity))
+      if (plan) chosen = { plan, pair }
     }
     if (chosen) {
       // a now stands after b; the pair (b, a) may not be turned round again for a while.
       tabu.set(chosen.pair[0] * n + chosen.pair[1], move + TABU_MOVES + Math.floor(TABU_MORE * random()))
-      now = sorted(chosen.plan)
+      go(chosen.plan)
       if (now.cost < best.cost - 1e-9) better(now)
     }
     if (!chosen || move - betterAt > STUCK_MOVES) {
       now = elite[Math.floor(random() * elite.length)]!
       for (let shake = 0; shake < SHAKES; shake++) {
-        const loose = loosePairs(day, criticalChain(day, now.laid, hangsOn(day, now.laid, random), random))
+        const loose = loosePairs(day, criticalChain(day, now, hangsOn(day, now.laid, random), random))
         const at = Math.floor(random() * Math.max(1, n - 1))
         const pair = loose.length
           ? loose[Math.floor(random() * loose.length)]!
           : n > 1
             ? ([now.list[at]!, now.list[at + 1]!] as const)
             : null
-        const shaken = pair && lay(swapped(day, now.list, pair))
-        if (shaken) now = sorted(shaken)
+        const shaken = pair && tried(pair)
+        if (shaken) go(shaken)
         tries += 1
       }
       tabu.clear()

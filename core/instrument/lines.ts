@@ -14,7 +14,8 @@ export const LARGEST_READINGS_BYTES = 32 * 1024 * 1024
 const MOST_ISSUES = 5
 
 export type ReadLines =
-  { ok: true; readings: ReadingLine[] } | { ok: false; issues: { line: number; message: string }[] }
+  | { ok: true; readings: ReadingLine[] }
+  | { ok: false; issues: { line: number; message: string }[] }
 
 /** One reading as a line of JSON, with no line end. */
 export const toJsonLine = ({ at, n, instrument, channel, value, unit }: ReadingLine): string =>

@@ -13,7 +13,8 @@ export interface JobCorrected {
   readonly readings: Corrected[]
 }
 export type ReadFile =
-  { ok: true; jobs: Job[]; kit: Kit | null; corrected: JobCorrected[] } | { ok: false; issues: InputIssue[] }
+  | { ok: true; jobs: Job[]; kit: Kit | null; corrected: JobCorrected[] }
+  | { ok: false; issues: InputIssue[] }
 
 /** Files larger than this are refused unread. */
 export const LARGEST_FILE_BYTES = 256 * 1024 * 1024

@@ -17,7 +17,20 @@ export interface Thread {
   usual: number
 }
 export type System =
-  'metric' | 'metric-fine' | 'UNC' | 'UNF' | 'UNEF' | 'UN' | 'BSW' | 'BSF' | 'BA' | 'G' | 'R' | 'Rp' | 'NPT' | 'NPTF'
+  | 'metric'
+  | 'metric-fine'
+  | 'UNC'
+  | 'UNF'
+  | 'UNEF'
+  | 'UN'
+  | 'BSW'
+  | 'BSF'
+  | 'BA'
+  | 'G'
+  | 'R'
+  | 'Rp'
+  | 'NPT'
+  | 'NPTF'
 
 /** Taper of 1 in 16 on the diameter, as an included angle. */
 export const PIPE_TAPER_DEG = (2 * Math.atan(1 / 32) * 180) / Math.PI

@@ -31,7 +31,8 @@ export interface MendGiven {
   opened: boolean
   order: Order
   lays?:
-    readonly { process?: ProcessId | undefined; filler?: string | undefined; upTo: WantedLay['upTo'] }[] | undefined
+    | readonly { process?: ProcessId | undefined; filler?: string | undefined; upTo: WantedLay['upTo'] }[]
+    | undefined
   values: Record<string, unknown>
 }
 export interface JobGiven {

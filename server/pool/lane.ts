@@ -10,7 +10,10 @@ interface Waiting {
   done: (outcome: Outcome) => void
 }
 export type Outcome =
-  { kind: 'asked'; asked: Asked } | { kind: 'full' } | { kind: 'too-long'; seconds: number } | { kind: 'broke' }
+  | { kind: 'asked'; asked: Asked }
+  | { kind: 'full' }
+  | { kind: 'too-long'; seconds: number }
+  | { kind: 'broke' }
 
 /** Where the built server keeps its worker; under `nuxt dev` there is none. */
 const builtWorker = () =>

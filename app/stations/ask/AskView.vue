@@ -49,8 +49,8 @@ function choose(question: string) {
         <h2>{{ purpose }}</h2>
         <p v-if="group" class="quiet small">
           {{ group.name
-          }}<template v-if="group.station">; in a job this stands at {{ STATION_NAMES[group.station] }}</template
-          >. On the command line: <code>npm run ask {{ name }}</code>
+          }}<template v-if="group.station">; in a job this stands at {{ STATION_NAMES[group.station] }}</template>. On
+          the command line: <code>npm run ask {{ name }}</code>
         </p>
         <div class="both">
           <div>

@@ -38,8 +38,8 @@ const first = (task: (typeof tasks.value)[number]) =>
   <div class="page">
     <p class="where">Bench day</p>
     <h1 v-if="planned && tasks.length" data-testid="day-call">
-      All of it is done <b class="figure">{{ dayName(planned.makespanMin) }}, {{ clock(planned.makespanMin) }}</b
-      >, with <b class="figure">{{ settings.text(handsMin(tasks), 'min') }}</b> of your hands in it.
+      All of it is done <b class="figure">{{ dayName(planned.makespanMin) }}, {{ clock(planned.makespanMin) }}</b>, with
+      <b class="figure">{{ settings.text(handsMin(tasks), 'min') }}</b> of your hands in it.
     </h1>
     <h1 v-else-if="planned">Nothing is open: every job on the shelf is handed over or has its stations settled.</h1>
     <h1 v-else>Planning the day…</h1>
@@ -56,9 +56,7 @@ const first = (task: (typeof tasks.value)[number]) =>
     </div>
     <p v-if="reason" class="wrong" role="alert">{{ reason }}</p>
     <div v-for="job in lateSaid" :key="job.id" class="late" role="status" data-testid="late">
-      <p>
-        <b translate="no">{{ job.title }}</b> is {{ settings.text(job.lateMin, 'min') }} late: {{ job.why }}.
-      </p>
+      <p><b translate="no">{{ job.title }}</b> is {{ settings.text(job.lateMin, 'min') }} late: {{ job.why }}.</p>
       <p v-if="!job.saving" class="quiet small">Looking for what would save it…</p>
       <p v-else-if="job.saving.length">
         Any one of these saves it, with no other job later than promised: {{ job.saving.join('; ') }}.

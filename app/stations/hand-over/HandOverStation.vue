@@ -94,8 +94,7 @@ function took(id: string, text: string | null) {
       <p class="label">Extras</p>
       <ul class="extras">
         <li v-for="entry in store.job!.handOver.other" :key="entry.id">
-          {{ entry.name }}, <span class="figure">{{ shop.kit.currency }}{{ entry.price.toFixed(2) }}</span
-          >{{ ' ' }}
+          {{ entry.name }}, <span class="figure">{{ shop.kit.currency }}{{ entry.price.toFixed(2) }}</span>{{ ' ' }}
           <button type="button" class="open-figure" :aria-label="`Take off ${entry.name}`" @click="dropExtra(entry.id)">
             off
           </button>

@@ -51,10 +51,10 @@ const SCALE = Array.from({ length: 24 }, (_, n) => heatCss(n / 23)).join(', ')
       >
     </div>
     <figcaption class="scale small" aria-hidden="true">
-      <span class="figure">{{ settings.text(look.lowC, 'c') }}</span><span
-        class="bar"
-        :style="{ background: `linear-gradient(to right, ${SCALE})` }"
-      /><span class="figure">{{ settings.text(look.highC, 'c') }} and over</span>
+      <span class="figure">{{ settings.text(look.lowC, 'c') }}</span
+      ><span class="bar" :style="{ background: `linear-gradient(to right, ${SCALE})` }" /><span class="figure"
+        >{{ settings.text(look.highC, 'c') }} and over</span
+      >
     </figcaption>
   </figure>
 </template>

@@ -136,8 +136,7 @@ const alone = () => {
       </div>
       <div class="sliders">
         <label
-          ><span
-            >At <span class="figure">{{ settings.text(atShare * endS, 's') }}</span></span
+          ><span>At <span class="figure">{{ settings.text(atShare * endS, 's') }}</span></span
           ><input
             v-model.number="atShare"
             type="range"

@@ -13,19 +13,21 @@ async function take(event: Event) {
   const file = input.files?.[0]
   if (!file) return
   problem.value = file.size > 20_000 ? 'That file is larger than any analyser reading; nothing was taken.' : null
-  if (!problem.value) put(await file.text())
+  if (!problem.value) await put(store.job!.id, await file.text())
   input.value = ''
 }
-function put(text: string) {
+/** @param id the job it was read for, which may have been left by then */
+async function put(id: string, text: string) {
   const reading = text.trim().split(/\r?\n/).join('; ')
   if (reading.length > LONGEST) problem.value = 'That reading is too long to keep; nothing was taken.'
-  else store.edit(['know', 'composition'], reading)
+  else problem.value = await store.bring(id, ['know', 'composition'], () => reading)
 }
 async function standIn() {
+  const { id } = store.job!
   const alloy = store.plan?.know.data.alloy.name ?? '356'
   const response = await fetch(`/api/instruments/analyser?alloy=${encodeURIComponent(alloy)}`).catch(() => null)
   problem.value = response?.ok ? null : 'The stand-in does not answer; the server may be gone. What was entered stays.'
-  if (response?.ok) put(await response.text())
+  if (response?.ok) await put(id, await response.text())
 }
 </script>
 

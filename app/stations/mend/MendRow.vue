@@ -51,8 +51,7 @@ const standing = (id: string) => {
     >
       <KindSketch :kind="mend.kind" />
       <span
-        ><b>{{ mend.name || kindOf(mend.kind).name }}</b
-        ><span class="small quiet">{{ standing(mend.id) }}</span></span
+        ><b>{{ mend.name || kindOf(mend.kind).name }}</b><span class="small quiet">{{ standing(mend.id) }}</span></span
       >
     </button>
     <button

@@ -36,8 +36,8 @@ const warm = computed(() => (store.plan ? warmthOfMend(store.plan.warm.data, pro
     </p>
     <p v-if="warm && warm.need !== 'none' && planned.lays.length">
       Warm {{ warm.where === 'zone' ? 'the place' : 'the part' }} to
-      <b class="figure">{{ settings.text(warm.toC, 'c') }}</b><template v-if="warm.reaches"
-        >, about <b class="figure">{{ settings.text(warm.minutes, 'min') }}</b></template
+      <b class="figure">{{ settings.text(warm.toC, 'c') }}</b
+      ><template v-if="warm.reaches">, about <b class="figure">{{ settings.text(warm.minutes, 'min') }}</b></template
       >. <template v-for="code in warm.why" :key="code">{{ WHOLE_WORDS[code] }} </template>
     </p>
     <p v-else-if="warm && planned.lays.length">

@@ -30,12 +30,8 @@ const tick = (id: string, on: boolean | null) =>
         <template v-if="step.minutes !== null"
           ><span class="figure">{{ settings.text(step.minutes, 'min') }}</span
           >{{ step.unattended ? ' by itself' : '' }}, </template
-        >{{ step.why
-        }}<template v-if="step.ban"
-          >. <b class="ban">{{ capital(step.ban) }}.</b></template
-        ><template v-if="step.hold"
-          >{{ step.ban ? ' ' : '. ' }}<b>Hold until: {{ step.hold }}.</b></template
-        >
+        >{{ step.why }}<template v-if="step.ban">. <b class="ban">{{ capital(step.ban) }}.</b></template
+        ><template v-if="step.hold">{{ step.ban ? ' ' : '. ' }}<b>Hold until: {{ step.hold }}.</b></template>
       </p>
     </li>
   </ol>

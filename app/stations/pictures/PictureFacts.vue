@@ -81,9 +81,8 @@ const takeOff = (n: number) =>
         ><template v-if="whole(entry.trace)?.branches"
           ><br />with its
           {{ whole(entry.trace)!.branches === 1 ? 'branch' : `${whole(entry.trace)!.branches} branches` }}
-          <b class="figure" data-testid="with-branches">{{ settings.text(whole(entry.trace)!.lengthMm, 'mm') }}</b>{{
-            ' '
-          }}
+          <b class="figure" data-testid="with-branches">{{ settings.text(whole(entry.trace)!.lengthMm, 'mm') }}</b
+          >{{ ' ' }}
           <span class="figure small">± {{ settings.text(whole(entry.trace)!.uncertaintyMm, 'mm') }}</span>
           <span class="small">; each has a tip to stop</span></template
         >

@@ -34,8 +34,11 @@ export function useAddPictures(added: (id: string) => unknown) {
 
   async function take(files: readonly File[]) {
     const refused: string[] = []
+    // A large picture takes a while: it goes to the job it was taken for, left or not.
+    const jobId = store.job!.id
+    const onBench = () => store.job?.id === jobId
     for (const file of files) {
-      if (store.job!.pictures.length >= MOST_PICTURES) {
+      if (onBench() && store.job!.pictures.length >= MOST_PICTURES) {
         refused.push(`${file.name}: a job holds ${MOST_PICTURES} pictures`)
         continue
       }
@@ -45,14 +48,7 @@ export function useAddPictures(added: (id: string) => unknown) {
         const straight = lens ? await lenses.straightened(bitmap, lens) : file
         const { bytes, type, wide, high } = await fitted(straight, lens ? await createImageBitmap(straight) : bitmap)
         const id = crypto.randomUUID()
-        await db.held.put({
-          id,
-          jobId: store.job!.id,
-          kind: 'picture',
-          name: file.name.slice(0, LONGEST_NAME),
-          type,
-          bytes,
-        })
+        await db.held.put({ id, jobId, kind: 'picture', name: file.name.slice(0, LONGEST_NAME), type, bytes })
         const picture: Picture = pictureSchema.parse({
           id,
           name: file.name.slice(0, LONGEST_NAME),
@@ -60,8 +56,9 @@ export function useAddPictures(added: (id: string) => unknown) {
           widthPx: wide,
           heightPx: high,
         })
-        store.edit(['pictures'], [...store.job!.pictures, picture])
-        added(id)
+        const why = await store.bring(jobId, ['pictures'], job => [...job.pictures, picture])
+        if (why !== null) refused.push(`${file.name || 'that'}: ${why}`)
+        else if (onBench()) added(id)
       } catch (error) {
         refused.push(
           `${file.name || 'that'}: ${isFull(error) ? refusalWords(error) : 'not a picture this browser can read'}`,

@@ -68,6 +68,9 @@ export function useLiveCamera(video: Ref<HTMLVideoElement | null>, taken: (file:
   }
   /** Takes the picture as large as the camera gives it. */
   async function shoot() {
+    if (!open) return
+    // One press, or one and the card's own at once, is one picture.
+    open = false
     const bitmap = await still(Infinity)
     const canvas = new OffscreenCanvas(bitmap.width, bitmap.height)
     canvas.getContext('2d')!.drawImage(bitmap, 0, 0)

@@ -29,7 +29,7 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
   const replayed = shallowRef<HandFrame | null>(null)
   const earlier = computed(() => shop.kit.trained.filter(run => run.lesson === lesson.value?.id).slice(-5))
   let which: string | JobLesson = 'puddle'
-  let [waiting, last, frames, loop] = [false, 0, 0, 0]
+  let [waiting, last, frames, loop, begun] = [false, 0, 0, 0, 0]
 
   function draw(picture: Shown) {
     for (const [target, painted] of [
@@ -48,10 +48,14 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
     if (rest.newMarks.length) marks.value = [...marks.value, ...rest.newMarks]
   }
 
-  async function begin(next: string | JobLesson) {
+  /** @returns whether it is begun; false where it was begun once more meanwhile, as by a second press */
+  async function begin(next: string | JobLesson): Promise<boolean> {
+    const mine = ++begun
     cancelAnimationFrame(loop)
     which = next
-    lesson.value = await puddle.begin(toRaw(next))
+    const card = await puddle.begin(toRaw(next))
+    if (mine !== begun) return false
+    lesson.value = card
     const [x, y] = lesson.value.way[0]!
     hand.rest({ xMm: x, yMm: y })
     marks.value = []
@@ -61,6 +65,7 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
     frames = 0
     state.value = 'ready'
     draw(await puddle.look(showCut.value))
+    return mine === begun
   }
 
   /** Sends what the hand did since the last picture, and shows what came of it. */
@@ -85,8 +90,9 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
   }
   function run(next: (count: number) => HandFrame[]) {
     last = performance.now()
+    const mine = begun
     const step = (now: number) => {
-      if (state.value !== 'running' && state.value !== 'replaying') return
+      if (mine !== begun || (state.value !== 'running' && state.value !== 'replaying')) return
       void tick(now, next)
       loop = requestAnimationFrame(step)
     }
@@ -94,7 +100,7 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
   }
 
   async function start() {
-    if (state.value !== 'ready') await begin(which)
+    if (state.value !== 'ready' && !(await begin(which))) return
     state.value = 'running'
     stage.value?.focus({ preventScroll: true })
     run(count => Array.from({ length: count }, () => hand.frame(FRAME_S)))
@@ -126,7 +132,7 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
   async function playAgain() {
     const hands = judged.value?.hand
     if (!hands) return
-    await begin(which)
+    if (!(await begin(which))) return
     state.value = 'replaying'
     let at = 0
     run(count => {

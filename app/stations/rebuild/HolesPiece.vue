@@ -50,8 +50,8 @@ const drawn = computed(() =>
     <p>
       Circle
       <button type="button" class="open-figure figure" data-testid="circle" @click="emit('working', 'circle')">
-        {{ settings.both(circle.diameterMm, 'mm') }}</button>, centre at {{ settings.text(circle.centre.xMm, 'mm') }},
-      {{ settings.text(circle.centre.yMm, 'mm') }}.
+        {{ settings.both(circle.diameterMm, 'mm') }}</button
+      >, centre at {{ settings.text(circle.centre.xMm, 'mm') }}, {{ settings.text(circle.centre.yMm, 'mm') }}.
     </p>
     <table>
       <thead>

@@ -27,7 +27,8 @@ export function useStl() {
     return ` ${closed.length === 1 ? 'One opening' : `${closed.length} openings`} in its skin closed: ${named}${rest}.`
   }
 
-  async function keep(triangles: Float32Array, name: string) {
+  /** @param jobId the job it was read for, which may have been left by then */
+  async function keep(jobId: string, triangles: Float32Array, name: string) {
     const { trianglesMm: figures, closed } = closeMesh(triangles)
     const low = [Infinity, Infinity, Infinity],
       high = [-Infinity, -Infinity, -Infinity]
@@ -40,7 +41,7 @@ export function useStl() {
     const id = crypto.randomUUID()
     await db.held.put({
       id,
-      jobId: store.job!.id,
+      jobId,
       kind: 'mesh',
       name: name.slice(0, LONGEST_NAME),
       type: 'model/stl',
@@ -48,8 +49,12 @@ export function useStl() {
     })
     const { volumeMm3, skinMm2, sizeMm } = measureMesh(moved)
     const cells = cellsOfMesh(Array.from(moved), volumeMm3)
-    store.edit(['shape', 'mesh'], { file: id, name: name.slice(0, LONGEST_NAME), volumeMm3, skinMm2, sizeMm, cells })
-    report.value = `${name}: ${figures.length / 9} triangles, ${size.map(value => Math.round(value * 10) / 10).join(' × ')} mm over all, if the file is in millimetres.${closedWords(closed)}`
+    const mesh = { file: id, name: name.slice(0, LONGEST_NAME), volumeMm3, skinMm2, sizeMm, cells }
+    const why = await store.bring(jobId, ['shape', 'mesh'], () => mesh)
+    report.value =
+      why !== null
+        ? `${name}: ${why}. Nothing was changed.`
+        : `${name}: ${figures.length / 9} triangles, ${size.map(value => Math.round(value * 10) / 10).join(' × ')} mm over all, if the file is in millimetres.${closedWords(closed)}`
   }
 
   /** A file that was read before parts were kept in cells as well is cut once. */
@@ -67,6 +72,7 @@ export function useStl() {
     const file = input.files?.[0]
     input.value = ''
     if (!file) return
+    const jobId = store.job!.id
     try {
       const { STLLoader } = await import('three/addons/loaders/STLLoader.js')
       const geometry = new STLLoader().parse(await file.arrayBuffer())
@@ -76,7 +82,7 @@ export function useStl() {
         report.value = `${file.name} holds no closed shape of triangles: not read, nothing was changed.`
       else if (figures.length / 9 > MOST_TRIANGLES)
         report.value = `${file.name} has ${figures.length / 9} triangles, more than a million: save it coarser. Nothing was changed.`
-      else await keep(Float32Array.from(figures), file.name)
+      else await keep(jobId, Float32Array.from(figures), file.name)
     } catch (error) {
       report.value =
         error instanceof NoAnswer
@@ -88,9 +94,11 @@ export function useStl() {
   }
 
   async function inches() {
-    const file = await heldFile(store.job!.id, store.job!.shape.mesh!.file)
+    const jobId = store.job!.id
+    const file = await heldFile(jobId, store.job!.shape.mesh!.file)
     if (file)
       await keep(
+        jobId,
         new Float32Array(file.bytes).map(value => value * MM_PER_INCH),
         file.name,
       )

@@ -59,9 +59,7 @@ const promised = computed(() => {
     <div class="what">
       <NuxtLink :to="to" class="title" translate="no">{{ card.title }}</NuxtLink>
       <p class="quiet small">
-        <template v-if="card.customer"
-          >for <span translate="no">{{ card.customer }}</span> · </template
-        >taken in
+        <template v-if="card.customer">for <span translate="no">{{ card.customer }}</span> · </template>taken in
         <span class="figure">{{ format(new Date(card.takenInAt), 'd MMM yyyy') }}</span>
       </p>
       <svg class="beads" viewBox="0 0 100 12" role="img" :aria-label="`${card.settled.length} of 9 stations settled`">
@@ -73,9 +71,7 @@ const promised = computed(() => {
       <p v-if="card.handedAt" class="quiet">
         handed over <span class="figure small">{{ format(new Date(card.handedAt), 'd MMM yyyy') }}</span>
       </p>
-      <p v-else>
-        <b>{{ card.next ? station : 'All settled' }}</b>{{ line?.says ? `: ${line.says}` : '' }}
-      </p>
+      <p v-else><b>{{ card.next ? station : 'All settled' }}</b>{{ line?.says ? `: ${line.says}` : '' }}</p>
       <p v-for="clock in clocks ?? []" :key="clock.id" class="wait clock">
         <b>clock</b> {{ clock.name }} <span class="figure">{{ clockFace(clock.leftS) }}</span>
       </p>
@@ -85,9 +81,7 @@ const promised = computed(() => {
     </div>
     <div class="promised">
       <template v-if="promised">
-        <p>
-          promised <span class="figure">{{ promised.day }}</span>
-        </p>
+        <p>promised <span class="figure">{{ promised.day }}</span></p>
         <p v-if="promised.says" class="small" :class="promised.late ? 'late-by' : 'quiet'">{{ promised.says }}</p>
       </template>
     </div>

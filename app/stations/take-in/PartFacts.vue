@@ -14,8 +14,8 @@ const body = computed(() => store.plan?.['take-in'].data.body)
   <p v-if="body">
     {{ body.from === 'shape' ? 'By its shape' : 'Reckoned as a tray of even wall' }}:
     <button type="button" class="open-figure figure" @click="emit('working')">
-      {{ settings.text(body.massKg, 'kg') }}</button>,
-    <span class="figure">{{ settings.text(body.areaMm2, 'mm2') }}</span> of surface.
+      {{ settings.text(body.massKg, 'kg') }}</button
+    >, <span class="figure">{{ settings.text(body.areaMm2, 'mm2') }}</span> of surface.
   </p>
   <ul v-if="store.job!.takeIn.mustNotMove.length || store.job!.takeIn.protect.length" class="guards">
     <li v-for="id in store.job!.takeIn.mustNotMove" :key="id"><b>Fixed</b> {{ MUST_NOT_MOVE[id] }}</li>

@@ -39,8 +39,7 @@ const FIELDS = [
         ><v-btn value="male">a bolt</v-btn><v-btn value="female">a hole</v-btn></v-btn-toggle
       >
       <label v-for="[key, label, hint] in FIELDS" :key="key" class="field"
-        ><span
-          >{{ label }} <span class="quiet small">{{ hint }}</span></span
+        ><span>{{ label }} <span class="quiet small">{{ hint }}</span></span
         ><input v-model="typed[key]" class="figure" maxlength="20" autocomplete="off" :data-testid="`thread-${key}`"
       /></label>
       <p class="label">Comes from</p>

@@ -85,9 +85,7 @@ const options = useLineOptions(() => ({ x: 'minutes', y: settings.system === 'in
     <ul class="key small">
       <li><span class="swatch part" /> {{ zone ? 'the zone' : 'the part' }}</li>
       <li v-if="far"><span class="swatch far" /> the far end of the part</li>
-      <li>
-        <span class="swatch want" /> wanted, <span class="figure">{{ settings.text(warm.targetC, 'c') }}</span>
-      </li>
+      <li><span class="swatch want" /> wanted, <span class="figure">{{ settings.text(warm.targetC, 'c') }}</span></li>
       <li v-for="guard in warm.guards" :key="guard.name">
         <span class="swatch guard" /> {{ guard.name }},
         <span class="figure">{{ settings.text(guard.limitC, 'c') }}</span>
@@ -117,9 +115,8 @@ const options = useLineOptions(() => ({ x: 'minutes', y: settings.system === 'in
                 class="open-figure figure"
                 @click="emit('working', 'cells')"
               >
-                {{ settings.text(place.onS, 's') }}</button><template v-else
-                >never; {{ settings.text(place.zoneC, 'c') }}</template
-              >
+                {{ settings.text(place.onS, 's') }}</button
+              ><template v-else>never; {{ settings.text(place.zoneC, 'c') }}</template>
             </td>
             <td class="num">{{ settings.text(place.farC, 'c') }}</td>
             <td class="num">
@@ -150,7 +147,8 @@ const options = useLineOptions(() => ({ x: 'minutes', y: settings.system === 'in
       <p>
         Held on for good it settles at
         <button type="button" class="open-figure figure" @click="emit('working', 'preheat')">
-          {{ settings.text(heating.equilibriumC, 'c') }}</button>: what comes in then all goes out again.
+          {{ settings.text(heating.equilibriumC, 'c') }}</button
+        >: what comes in then all goes out again.
       </p>
       <p class="quiet small">
         The part is taken as one lump at one temperature, which aluminium of hand size nearly is; the spot under the

@@ -63,9 +63,7 @@ onKeyStroke('l', event => {
         {{ entry.name }}
       </button>
     </div>
-    <p v-if="move" role="status" class="move">
-      Next move: <b>{{ move.move }}</b>.
-    </p>
+    <p v-if="move" role="status" class="move">Next move: <b>{{ move.move }}</b>.</p>
     <table v-if="log.length">
       <thead>
         <tr>

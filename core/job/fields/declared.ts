@@ -24,7 +24,17 @@ export interface ListRule {
  */
 export interface Declared<S extends z.ZodType = z.ZodType, R = unknown> {
   readonly kind:
-    'reading' | 'pick' | 'picks' | 'flag' | 'count' | 'text' | 'money' | 'moment' | 'group' | 'list' | 'map'
+    | 'reading'
+    | 'pick'
+    | 'picks'
+    | 'flag'
+    | 'count'
+    | 'text'
+    | 'money'
+    | 'moment'
+    | 'group'
+    | 'list'
+    | 'map'
   readonly label: string
   /** What a file holds. */
   readonly schema: S

@@ -29,9 +29,8 @@ const print = () => window.print()
       <p class="quiet">{{ shop.kit.shop || 'Repair record' }}</p>
       <h1 translate="no">{{ store.job.title }}</h1>
       <p>
-        <template v-if="store.job.customer"
-          >For <span translate="no">{{ store.job.customer }}</span>. </template
-        >Taken in {{ format(new Date(store.job.takenInAt), 'd MMMM yyyy')
+        <template v-if="store.job.customer">For <span translate="no">{{ store.job.customer }}</span>. </template>Taken
+        in {{ format(new Date(store.job.takenInAt), 'd MMMM yyyy')
         }}<template v-if="store.job.handOver.handedAt && store.job.handOver.handedTo"
           >, handed over {{ format(new Date(store.job.handOver.handedAt), 'd MMMM yyyy') }} to
           {{ store.job.handOver.handedTo }}</template
@@ -66,9 +65,7 @@ const print = () => window.print()
         <tbody>
           <tr v-for="entry in record.log" :key="entry.id">
             <td class="figure small">{{ format(new Date(entry.at), 'd MMM HH:mm') }}</td>
-            <td>
-              {{ entry.pass }}<span v-if="entry.mend" translate="no">, {{ entry.mend }}</span>
-            </td>
+            <td>{{ entry.pass }}<span v-if="entry.mend" translate="no">, {{ entry.mend }}</span></td>
             <td>{{ entry.saw }}</td>
             <td class="figure small wraps">{{ entry.settings }}</td>
             <td class="wraps" translate="no">{{ entry.note }}</td>
