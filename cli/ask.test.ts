@@ -2,55 +2,64 @@ import { execFile } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
 import { describe, expect, it } from 'vitest'
 import { questions } from '../core/questions'
+import { tell } from './tell'
 
 const ROOT = fileURLToPath(new URL('..', import.meta.url))
 
-async function ask(args: string[], input?: string) {
-  const { status, stdout } = await new Promise<{ status: number; stdout: string }>(resolve => {
-    const child = execFile(process.execPath, ['--import', 'tsx', 'cli/ask.ts', ...args], { cwd: ROOT }, (_, stdout) =>
-      resolve({ status: child.exitCode ?? -1, stdout }),
+/** The command itself, as it is typed. */
+const command = (args: string[], input: string) =>
+  new Promise<{ status: number; text: string }>(resolve => {
+    const child = execFile(process.execPath, ['--import', 'tsx', 'cli/ask.ts', ...args], { cwd: ROOT }, (_, text) =>
+      resolve({ status: child.exitCode ?? -1, text }),
     )
     child.stdin!.end(input)
   })
-  return {
-    status,
-    stdout,
-    json: (() => {
-      try {
-        return JSON.parse(stdout) as Record<string, unknown>
-      } catch {
-        return null
-      }
-    })(),
-  }
+const told = (...args: string[]) => tell(args, () => '')
+const answered = (...args: string[]) => {
+  const { status, text } = told(...args)
+  return { status, ...(JSON.parse(text) as Record<string, unknown>) }
 }
 
 describe('the command line', () => {
-  it('lists every question with its purpose', async () => {
-    const { status, stdout } = await ask(['--list'])
+  it('reads JSON from standard input and answers, exit 0', async () => {
+    const { status, text } = await command(['machine.dial', '-'], '{"lowA":0,"highA":200,"dialPct":50}')
     expect(status).toBe(0)
-    for (const name of questions.names) expect(stdout).toContain(name)
+    expect(JSON.parse(text)).toMatchObject({ answer: { a: 100 } })
+    expect(text.endsWith('}\n')).toBe(true)
   })
-  it('answers, exit 0, what the core answers', async () => {
-    const { status, json } = await ask(['machine.balance', '{"value":-40,"reads":"ep-minus-en"}'])
+  it('gives its exit code where there is no answer', async () => {
+    const { status, text } = await command(['machine.dial', '{"lowA":200,"highA":100,"dialPct":50}'], '')
+    expect(status).toBe(3)
+    expect(JSON.parse(text)).toMatchObject({ error: { kind: 'no-answer' } })
+  })
+  it('lists every question with its purpose', () => {
+    const { status, text } = told('--list')
     expect(status).toBe(0)
-    expect(json).toMatchObject({ answer: { enPct: 70, epPct: 30 }, working: expect.any(Array), cautions: [] })
+    for (const name of questions.names) expect(text).toContain(`${name.padEnd(18)} ${questions.get(name)!.purpose}`)
   })
-  it('reads JSON from standard input', async () =>
-    expect((await ask(['machine.dial', '-'], '{"lowA":0,"highA":200,"dialPct":50}')).json).toMatchObject({
-      answer: { a: 100 },
+  it('says how it is asked: exit 0 when that was wanted, 2 when nothing was', () => {
+    expect(told('--help')).toMatchObject({ status: 0, text: expect.stringContaining('--list') })
+    expect(told().status).toBe(2)
+  })
+  it('gives an example that it answers itself', () => {
+    const { status, text } = told('machine.dial', '--example')
+    expect(status).toBe(0)
+    expect(answered('machine.dial', text)).toMatchObject({ status: 0, answer: { a: expect.any(Number) } })
+  })
+  it('answers what the core answers', () =>
+    expect(answered('machine.balance', '{"value":-40,"reads":"ep-minus-en"}')).toMatchObject({
+      status: 0,
+      answer: { enPct: 70, epPct: 30 },
+      working: expect.any(Array),
+      cautions: [],
     }))
-  it('exits 2 on bad input, bad JSON and an unknown question, 3 on no answer; never a stack', async () => {
-    for (const [args, status, kind] of [
-      [['machine.dial', '{"lowA":"x"}'], 2, 'invalid-input'],
-      [['machine.dial', '{'], 2, 'invalid-input'],
-      [['no.such', '{}'], 2, 'unknown-question'],
-      [['machine.dial', '{"lowA":200,"highA":100,"dialPct":50}'], 3, 'no-answer'],
-    ] as const) {
-      const answered = await ask([...args])
-      expect(answered.status).toBe(status)
-      expect(answered.json).toMatchObject({ error: { kind } })
-      expect(answered.stdout).not.toMatch(/at .*\.ts/)
-    }
+  it.each([
+    [['machine.dial', '{"lowA":"x"}'], 2, 'invalid-input'],
+    [['machine.dial', '{'], 2, 'invalid-input'],
+    [['no.such', '{}'], 2, 'unknown-question'],
+    [['machine.dial', '{"lowA":200,"highA":100,"dialPct":50}'], 3, 'no-answer'],
+  ] as const)('%j exits %i: %s; never a stack', (args, status, kind) => {
+    expect(answered(...args)).toMatchObject({ status, error: { kind } })
+    expect(told(...args).text).not.toMatch(/at .*\.ts/)
   })
 })

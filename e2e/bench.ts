@@ -74,6 +74,8 @@ async function storedDemo(page: Page): Promise<Stored> {
     const shelf = await context.newPage()
     await importDemo(shelf)
     await expect(shelf.locator('[data-job="gearbox-cover"]')).toContainText('stop caution', { timeout: 60_000 })
+    // All that the shelf works out and leaves for the next page is left then.
+    await expect(shelf.locator('[data-job][aria-busy="true"]')).toHaveCount(0, { timeout: 60_000 })
     return await context.storageState({ indexedDB: true })
   } finally {
     await context.close()

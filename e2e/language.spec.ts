@@ -73,7 +73,7 @@ test('no room of the house keeps an English sentence', async ({ page }) => {
     '/puddle',
     '/job/press-tray/take-in',
   ]) {
-    await page.goto(view)
+    await visit(page, view)
     await page.waitForSelector('h1')
     await page.waitForTimeout(400)
     expect(await englishOn(page), view).toEqual([])

@@ -40,7 +40,7 @@ const promised = computed(() => {
 </script>
 
 <template>
-  <li class="job" :class="turn" :data-job="card.id">
+  <li class="job" :class="turn" :data-job="card.id" :aria-busy="!beside">
     <div class="look" aria-hidden="true">
       <img v-if="beside?.picture" :src="beside.picture" alt="" />
       <svg v-else-if="beside?.drawing" :viewBox="`0 0 ${beside.drawing.wide} ${beside.drawing.high}`">

@@ -46,15 +46,15 @@ export const puddleRun = question({
   }),
   output: answers.puddleRun,
   example: {
-    plate: { xMm: 60, yMm: 40, zMm: 6 },
+    plate: { xMm: 40, yMm: 30, zMm: 4 },
     alloy: '6061',
     filler: '4043',
     hand: [
-      { s: 0, xMm: 15, yMm: 20, a: 160 },
-      { s: 5, xMm: 15, yMm: 20, a: 160, dip: true },
-      { s: 10, xMm: 30, yMm: 20, a: 140, dip: true },
+      { s: 0, xMm: 12, yMm: 15, a: 140 },
+      { s: 3, xMm: 12, yMm: 15, a: 130, dip: true },
+      { s: 5, xMm: 18, yMm: 15, a: 120, dip: true },
     ],
-    durationS: 10,
+    durationS: 5,
   },
   solve: given => {
     const answer = runPuddle(given)
