@@ -13,7 +13,11 @@ export function useFromPicture(shaping: Shaping) {
       picture.traces.some(trace => trace.kind === 'outline' && trace.px.length > 2),
     ),
   )
+  let taking = false
   async function take(id: string) {
+    // Pressed twice, it is one piece.
+    if (taking) return
+    taking = true
     const picture: Picture = outlines.value.find(each => each.id === id)!
     const outline = picture.traces.find(trace => trace.kind === 'outline' && trace.px.length > 2)!
     const holes = picture.traces.filter(trace => trace.kind === 'hole' && trace.px.length > 2)
@@ -29,6 +33,8 @@ export function useFromPicture(shaping: Shaping) {
       refused.value = null
     } catch (error) {
       refused.value = error instanceof Error ? error.message : 'that did not work'
+    } finally {
+      taking = false
     }
   }
   // Sent here from the picture's own station: taken at once, and the word out of the address.

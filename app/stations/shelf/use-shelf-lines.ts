@@ -20,6 +20,9 @@ const PICTURE_PX = 192
 /** What is looked for is typed letter by letter: its lines are worked out once the hand has stopped this long. */
 const SETTLE_MS = 250
 
+/** What comes within this time is shown together: each showing goes through all rows, and may order them anew. */
+const TOGETHER_MS = 150
+
 /** So many are remembered; a shelf shows some dozens at a time. */
 const MOST_KEPT = 400
 
@@ -43,7 +46,13 @@ export function useShelfLines(cards: Ref<readonly Card[]>) {
   const keyOf = ({ updatedAt }: Card) => `${updatedAt}/${kitNumber(toRaw(shop.kit))}`
   const all = () => new Map([...kept].map(([id, { beside }]) => [id, beside]))
   const beside = shallowRef<ReadonlyMap<string, Beside>>(all())
-  let [open, busy] = [true, false]
+  let [open, busy, waiting] = [true, false, false]
+  let shownAt = -Infinity
+  const show = () => {
+    waiting = false
+    shownAt = performance.now()
+    beside.value = all()
+  }
   let quietFrom = 0
   const settled = async () => {
     for (let left = quietFrom - Date.now(); left > 0; left = quietFrom - Date.now())
@@ -83,9 +92,11 @@ export function useShelfLines(cards: Ref<readonly Card[]>) {
       if (!next) break
       const key = keyOf(next)
       keep(next.id, key, await besideOf(next.id))
-      beside.value = all()
+      if (performance.now() - shownAt >= TOGETHER_MS) show()
+      else waiting = true
     }
     busy = false
+    if (waiting) show()
   }
   watch(
     [cards, () => shop.kit],
