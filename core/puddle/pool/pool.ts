@@ -188,9 +188,11 @@ export class Pool implements Cells {
     })
     return sum
   }
-  /** What came in less what went out and what stayed, of what came in, %. */
+  /** What came in less what went out and what stayed, of what came in, %; in millionths, for less is of the sums. */
   get imbalancePct(): number {
-    return this.enteredJ > 0 ? (100 * (this.enteredJ - this.lostJ - (this.storedJ() - this.startJ))) / this.enteredJ : 0
+    if (this.enteredJ <= 0) return 0
+    const missed = (100 * (this.enteredJ - this.lostJ - (this.storedJ() - this.startJ))) / this.enteredJ
+    return Math.round(missed * 1e6) / 1e6 + 0
   }
 
   /** One step of at most `stepS` with the arc at a place; null, it is out. */

@@ -50,9 +50,9 @@ export const puddleRun = question({
     alloy: '6061',
     filler: '4043',
     hand: [
-      { s: 0, xMm: 12, yMm: 15, a: 140 },
-      { s: 3, xMm: 12, yMm: 15, a: 130, dip: true },
-      { s: 5, xMm: 18, yMm: 15, a: 120, dip: true },
+      { s: 0, xMm: 12, yMm: 15, a: 110 },
+      { s: 3, xMm: 12, yMm: 15, a: 90, dip: true },
+      { s: 5, xMm: 18, yMm: 15, a: 85, dip: true },
     ],
     durationS: 5,
   },
