@@ -1,5 +1,6 @@
 import { chromium, type Browser } from '@playwright/test'
 import { CHROMIUM, CHROMIUM_ARGS } from '../e2e/chromium'
+import { days } from './day'
 import { heat } from './heat'
 import { inThePage } from './page'
 import { photos } from './photo'
@@ -92,6 +93,7 @@ if (!asked.length) {
   whole()
   solids(process.argv.includes('--short'))
   photos()
+  days(line)
   if (!process.argv.includes('--no-heat')) heat(process.argv.includes('--short') ? 60 : 600)
 }
 if (!process.argv.includes('--no-browser'))
