@@ -96,3 +96,23 @@ test('lays the sound lug on the broken one and gives what is missing on paper an
     if (ending === '.dxf') expect(text).toContain('MISSING_1')
   }
 })
+
+test('a picture that is still being read when its job is left goes to that job and no other', async ({ page }) => {
+  await bringDemo(page)
+  await visit(page, '/job/press-tray/pictures')
+  // As slow as a large one on a phone, and let go by hand.
+  await page.evaluate(() => {
+    const read = createImageBitmap as (...given: unknown[]) => Promise<ImageBitmap>
+    const held = new Promise<void>(go => Object.assign(window, { go }))
+    Object.assign(window, { createImageBitmap: (...given: unknown[]) => held.then(() => read(...given)) })
+  })
+  await page.getByTestId('add-picture').setInputFiles(picture(FLANGE.id))
+  await visit(page, '/job/vent-fan/pictures')
+  await expect(page.getByTestId('add-picture')).toBeAttached()
+  await page.evaluate(() => (window as unknown as { go: () => void }).go())
+  await visit(page, '/job/press-tray/pictures')
+  await expect(page.getByRole('button', { name: 'demo-flange.jpg' })).toBeVisible()
+  await visit(page, '/job/vent-fan/pictures')
+  await expect(page.getByTestId('add-picture')).toBeAttached()
+  await expect(page.getByRole('button', { name: 'demo-flange.jpg' })).toHaveCount(0)
+})
