@@ -149,30 +149,41 @@ export const useJob = defineStore('job', () => {
   }
 
   /**
-   * Makes a change here at once, and stores it. `from` is what the change goes out from. @returns why it is not taken,
-   * or null
+   * A change going out from `from`, checked: as a job takes it and as it waits to be stored; or why it is not taken.
    */
-  function carryOut({ path, value }: Patch, from: unknown = valueAt(job.value, path)): string | null {
-    const before = job.value!
+  function made(before: Job, { path, value }: Patch, from: unknown): { next: Job; entry: Entry } | { reason: string } {
     const { checkedAt, fieldOf, stamped } = fields!
     const at = new Date().toISOString()
     const changed = applyPatch(before, { path, value: threeWay(from, valueAt(before, path), value) })
     const checked = checkedAt(changed, path)
-    if (!checked.ok) {
-      refused.value = { path: path.join('.'), reason: checked.reason }
-      return checked.reason
-    }
-    refused.value = null
+    if (!checked.ok) return { reason: checked.reason }
     // What hides in a text is shown, and what an entry leaves out has its usual value: as a file would bring it back.
     const tidy = same(checked.value, valueAt(changed, path)) ? value : checked.value
     const next = tidy === value ? changed : applyPatch(changed, { path, value: tidy })
     const stamps = stamped(before.stamps, [path], at, before.updatedAt)
-    job.value = { ...next, updatedAt: at, stamps }
-    wait([
-      ...waiting.value,
-      { jobId: before.id, path: [...path], value: tidy, before: from, at, stamp: stamps[fieldOf(path)]! },
-    ])
+    return {
+      next: { ...next, updatedAt: at, stamps },
+      entry: { jobId: before.id, path: [...path], value: tidy, before: from, at, stamp: stamps[fieldOf(path)]! },
+    }
+  }
+  function store(entry: Entry) {
+    wait([...waiting.value, entry])
     void flush()
+  }
+
+  /**
+   * Makes a change here at once, and stores it. `from` is what the change goes out from. @returns why it is not taken,
+   * or null
+   */
+  function carryOut(patch: Patch, from: unknown = valueAt(job.value, patch.path)): string | null {
+    const change = made(job.value!, patch, from)
+    if ('reason' in change) {
+      refused.value = { path: patch.path.join('.'), reason: change.reason }
+      return change.reason
+    }
+    refused.value = null
+    job.value = change.next
+    store(change.entry)
     return null
   }
 
@@ -186,18 +197,12 @@ export const useJob = defineStore('job', () => {
     await flush()
     const stored = await db.jobs.get(id)
     if (!stored) return 'its job is no longer on this shelf'
+    // Opened again meanwhile, it is on the bench.
+    if (job.value?.id === id) return edit(path, of(job.value))
     const now = withWaiting(stored)
-    const value = of(now)
-    const { checkedAt, fieldOf, stamped } = fields!
-    const checked = checkedAt(applyPatch(now, { path, value }), path)
-    if (!checked.ok) return checked.reason
-    const at = new Date().toISOString()
-    const stamp = stamped(now.stamps, [path], at, now.updatedAt)[fieldOf(path)]!
-    wait([
-      ...waiting.value,
-      { jobId: id, path: [...path], value: checked.value, before: valueAt(now, path), at, stamp },
-    ])
-    void flush()
+    const change = made(now, { path, value: of(now) }, valueAt(now, path))
+    if ('reason' in change) return change.reason
+    store(change.entry)
     return null
   }
 
