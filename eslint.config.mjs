@@ -4,7 +4,7 @@ import vue from 'eslint-plugin-vue'
 import tseslint from 'typescript-eslint'
 import vueParser from 'vue-eslint-parser'
 
-/** What each topic of the core may use beside itself; plan, shop and the list of questions sit on top. */
+/** What each topic of the core may use beside itself; job-plan, station, shop and the list of questions sit on top. */
 const BASE = ['ask', 'quantity', 'metal', 'safety']
 const TOPICS = {
   ask: ['quantity'],
@@ -68,12 +68,12 @@ const TOPICS = {
   mend: [...BASE, 'field', 'part', 'groove', 'thread', 'fit', 'face', 'arc', 'call'],
   lay: [...BASE, 'mend', 'arc', 'call', 'groove', 'braze'],
 }
-const ALL = [...Object.keys(TOPICS), 'plan', 'shop', 'whole']
+const ALL = [...Object.keys(TOPICS), 'job-plan', 'station', 'shop']
 
 const topicZones = Object.entries(TOPICS).map(([topic, may]) => ({
   target: `./core/${topic}`,
   from: ALL.filter(other => other !== topic && !may.includes(other)).map(other => `./core/${other}`),
-  message: `core/${topic} may use ${may.join(', ')}; what needs more sits on top, in plan or shop.`,
+  message: `core/${topic} may use ${may.join(', ')}; what needs more sits on top, in job-plan, station or shop.`,
 }))
 
 const zones = [

@@ -1,7 +1,7 @@
 import type { Job } from '../core/job/job.schema'
 import { newJob } from '../core/job/new-job'
 import { STATION_IDS } from '../core/job/stations.table'
-import { planJob } from '../core/plan/plan-job'
+import { planJob } from '../core/station/plan-job'
 import { FINISHED, type Finished } from './finished.table'
 import { KIT, mend, reading, settle } from './made'
 

@@ -2,7 +2,7 @@ import { kitSchema, type Job } from '../core/job/job.schema'
 import { mendSchema } from '../core/job/mend.schema'
 import type { StationId } from '../core/job/stations.table'
 import { kindOf, type KindId } from '../core/mend/registry'
-import { planJob } from '../core/plan/plan-job'
+import { planJob } from '../core/station/plan-job'
 import { read } from '../core/quantity/read'
 import type { UnitKey } from '../core/quantity/units.table'
 

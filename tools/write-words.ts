@@ -16,7 +16,7 @@ const old: Record<string, string> = {}
 for (const name of readdirSync(folder))
   if (name.endsWith('.json')) Object.assign(old, JSON.parse(readFileSync(`${folder}/${name}`, 'utf8')))
 
-/** core/plan/warm/warm.ts → plan;
+/** core/station/warm/warm.ts → plan;
  * app/stations/warm/X.vue → station-warm; app/bench/X.vue → bench; server/… → server. */
 function roomOf(path: string): string {
   const [root, second = '', third = ''] = path.split('/')

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Part, Sentence } from '#core/plan/parts'
+import type { Part, Sentence } from '#core/station/parts'
 import { useWords } from '~/composables/use-words'
 import { useSettings } from '~/stores/settings'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { StationPlan } from '#core/plan/parts'
+import type { StationPlan } from '#core/station/parts'
 import { clockFace } from '#core/quantity/clock-face'
 import { useClocks } from '~/stores/clocks'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { StationPlan } from '#core/plan/parts'
-import type { Standing } from '#core/plan/plan-job'
+import type { StationPlan } from '#core/station/parts'
+import type { Standing } from '#core/station/plan-job'
 import CautionNote from './CautionNote.vue'
 import SentenceLine from './SentenceLine.vue'
 import StartClocks from './StartClocks.vue'

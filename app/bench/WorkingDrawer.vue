@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Working } from '#core/plan/parts'
+import type { Working } from '#core/station/parts'
 import WorkingTable from './WorkingTable.vue'
 
 const props = defineProps<{ workings: Readonly<Record<string, Working>>; shown: string | null }>()

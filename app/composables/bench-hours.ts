@@ -1,8 +1,8 @@
 import { useLocalStorage } from '@vueuse/core'
 import { addMinutes, format, startOfDay } from 'date-fns'
 import { computed } from 'vue'
-import type { DayAround } from '#core/plan/shop/day'
-import { weekShifts } from '#core/plan/shop/week'
+import type { DayAround } from '#core/station/shop/day'
+import { weekShifts } from '#core/station/shop/week'
 import { DAY_MIN, readHours } from '#core/quantity/hours'
 import { useClocks } from '~/stores/clocks'
 

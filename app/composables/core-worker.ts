@@ -1,6 +1,6 @@
 import type { Job, Kit } from '#core/job/job.schema'
-import { withNews } from '#core/plan/news'
-import type { JobPlan } from '#core/plan/plan-job'
+import { withNews } from '#core/station/news'
+import type { JobPlan } from '#core/station/plan-job'
 import { startLent } from './kept-work'
 import type { Bench } from '~/workers/start'
 

@@ -1,6 +1,6 @@
 import { computed, ref, watch, type Ref } from 'vue'
 import type { InstrumentId } from '#core/instrument/kinds.table'
-import { standInSetup } from '#core/plan/shop/stand-ins'
+import { standInSetup } from '#core/station/shop/stand-ins'
 import { read } from '#core/quantity/read'
 import { write } from '#core/quantity/show'
 import type { UnitKey } from '#core/quantity/units.table'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue'
 import type { StationId } from '#core/job/stations.table'
-import { notesOnPart, groovesOnPart, stepsOnPart } from '#core/plan/take-in/on-the-part'
+import { notesOnPart, groovesOnPart, stepsOnPart } from '#core/station/take-in/on-the-part'
 import { MARK_KINDS } from '#core/solid/stored/marks.table'
 import { pathOf } from '#core/solid/stored/to-shape'
 import { VIEWS, type ViewId } from '#core/solid/views'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
-import type { WarmZone } from '#core/plan/warm/warm-on-part'
+import type { WarmZone } from '#core/station/warm/warm-on-part'
 import { useSettings } from '~/stores/settings'
 import { heatCss } from './heat-colours'
 import type { useWarmColours } from './use-warm-colours'

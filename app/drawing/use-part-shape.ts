@@ -1,6 +1,6 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { NoAnswer } from '#core/ask/question'
-import { partSolid } from '#core/plan/take-in/part-solid'
+import { partSolid } from '#core/station/take-in/part-solid'
 import { shapeOfPieces } from '#core/solid/stored/to-shape'
 import { heldFile } from '~/db/files'
 import { useJob } from '~/stores/job'

@@ -1,6 +1,6 @@
 import { computed, ref, type Ref } from 'vue'
 import type { HeatMap, HeatMoment } from '#core/warm/heat-map'
-import type { WarmZone } from '#core/plan/warm/warm-on-part'
+import type { WarmZone } from '#core/station/warm/warm-on-part'
 
 /** A moment of a part under the flame, to be drawn in colours between two temperatures. */
 export interface WarmDrawn {

@@ -5,7 +5,7 @@ import { rescues, soonest, type Rescue } from '#core/day/rescue'
 import { lowerBound } from '#core/day/bound'
 import { schedule } from '#core/day/search'
 import type { Job, Kit } from '#core/job/job.schema'
-import { dayFromJobs, lateJobs, type DayAround, type DayTask, type LateJob } from '#core/plan/shop/day'
+import { dayFromJobs, lateJobs, type DayAround, type DayTask, type LateJob } from '#core/station/shop/day'
 import { keptWork, takenBack } from './kept-work'
 
 export interface PlannedDay {

@@ -2,8 +2,8 @@ import { answerRows, type AnswerRows } from '#core/ask/answer-rows'
 import { fieldsOf, type QuestionField } from '#core/ask/fields'
 import type { Asked } from '#core/ask/registry'
 import type { Job, Kit } from '#core/job/job.schema'
-import { news, type News } from '#core/plan/news'
-import { planJob, type JobPlan } from '#core/plan/plan-job'
+import { news, type News } from '#core/station/news'
+import { planJob, type JobPlan } from '#core/station/plan-job'
 import { keptWork, takenBack } from './kept-work'
 
 /** Every question there is; read once one is asked by itself, so that the first plan need not wait for them. */

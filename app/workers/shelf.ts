@@ -1,7 +1,7 @@
 import type { Job, Kit } from '#core/job/job.schema'
-import { stockOf, takesOf, type Stock } from '#core/plan/shop/consumables'
-import { planJob } from '#core/plan/plan-job'
-import { shelfDrawing, shelfLine, type ShelfLine } from '#core/plan/shop/shelf-line'
+import { stockOf, takesOf, type Stock } from '#core/station/shop/consumables'
+import { planJob } from '#core/station/plan-job'
+import { shelfDrawing, shelfLine, type ShelfLine } from '#core/station/shop/shelf-line'
 import type { SmallView } from '#core/solid/small-view'
 import { keptWork, takenBack } from './kept-work'
 

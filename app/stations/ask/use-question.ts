@@ -2,7 +2,7 @@ import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import type { AnswerRows } from '#core/ask/answer-rows'
 import { inputFromForm, type QuestionField } from '#core/ask/fields'
 import type { Asked } from '#core/ask/registry'
-import { groupOf, QUESTION_GROUPS } from '#core/plan/ask/ask-groups.table'
+import { groupOf, QUESTION_GROUPS } from '#core/station/ask/ask-groups.table'
 import { coreWorker } from '~/composables/core-worker'
 import { linkTo, shared, type Form } from './share'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useNow } from '@vueuse/core'
-import { handsMin } from '#core/plan/shop/day'
+import { handsMin } from '#core/station/shop/day'
 import { DAY_MIN } from '#core/quantity/hours'
 import { clockFace } from '#core/quantity/clock-face'
 import { useSettings } from '~/stores/settings'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { format } from 'date-fns'
-import type { DayAhead } from '#core/plan/shop/week'
+import type { DayAhead } from '#core/station/shop/week'
 import type { useBenchHours } from '~/composables/bench-hours'
 import { useSettings } from '~/stores/settings'
 import HoursField from './HoursField.vue'

@@ -1,6 +1,6 @@
 import { toRaw } from 'vue'
 import { format } from 'date-fns'
-import { recordOf } from '#core/plan/hand-over/record'
+import { recordOf } from '#core/station/hand-over/record'
 import { sayerOf } from '#core/words/load'
 import { download, fileName } from '~/composables/use-files'
 import { usePartShape } from '~/drawing/use-part-shape'
@@ -18,8 +18,8 @@ export function useRecordPdf() {
   async function savePdf() {
     const job = toRaw(store.job)
     if (!job || !store.plan) return
-    const { recordPdf } = await import('#core/plan/hand-over/record-pdf')
-    const { partDrawing } = await import('#core/plan/take-in/part-drawing')
+    const { recordPdf } = await import('#core/station/hand-over/record-pdf')
+    const { partDrawing } = await import('#core/station/take-in/part-drawing')
     const files = await Promise.all(job.pictures.map(picture => heldFile(job.id, picture.id)))
     const day = (at: string) => format(new Date(at), 'd MMMM yyyy')
     const words = await sayerOf(job.handOver.recordLanguage ?? settings.language)

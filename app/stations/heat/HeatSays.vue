@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { PREHEAT_C } from '#core/arc/least-preheat'
 import { computed } from 'vue'
-import { changeSentence, heatSentences } from '#core/plan/warm/heat-bench'
+import { changeSentence, heatSentences } from '#core/station/warm/heat-bench'
 import SentenceLine from '~/bench/SentenceLine.vue'
 import CautionNote from '~/bench/CautionNote.vue'
 import { caution } from '#core/safety/cautions.table'

@@ -1,6 +1,6 @@
 import { computed, ref, shallowRef } from 'vue'
 import { readSeries } from '#core/heat/series'
-import { withLearnt, type Learnt } from '#core/plan/warm/learnt-torch'
+import { withLearnt, type Learnt } from '#core/station/warm/learnt-torch'
 import { useShop } from '~/stores/shop'
 import { useJob } from '~/stores/job'
 import type { HeatBench } from './use-heat-run'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { amountOf, weeksLeft, whenToBuy, type Stock } from '#core/plan/shop/consumables'
+import { amountOf, weeksLeft, whenToBuy, type Stock } from '#core/station/shop/consumables'
 import { figures } from '#core/quantity/show'
 import { useStock } from './use-stock'
 

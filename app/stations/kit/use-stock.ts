@@ -1,5 +1,5 @@
 import { onBeforeUnmount, shallowRef, toRaw, watch } from 'vue'
-import { useOf, type Stock, type Use } from '#core/plan/shop/consumables'
+import { useOf, type Stock, type Use } from '#core/station/shop/consumables'
 import { startLent } from '~/composables/kept-work'
 import { useOpenJobs } from '~/composables/use-open-jobs'
 import { db } from '~/db/database'

@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import { format } from 'date-fns'
 import { COMEBACKS } from '#core/job/words.table'
-import { count } from '#core/plan/parts'
-import { whatToChange } from '#core/plan/shop/what-to-change'
+import { count } from '#core/station/parts'
+import { whatToChange } from '#core/station/shop/what-to-change'
 import RatioBar from './RatioBar.vue'
 import { useLessons } from './use-lessons'
 

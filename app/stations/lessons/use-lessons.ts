@@ -1,6 +1,6 @@
 import { onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
-import type { Lessons } from '#core/plan/shop/lessons'
-import { plannable } from '#core/plan/shop/lessons'
+import type { Lessons } from '#core/station/shop/lessons'
+import { plannable } from '#core/station/shop/lessons'
 import { filesWorker } from '~/composables/files-worker'
 import { db } from '~/db/database'
 import { useShop } from '~/stores/shop'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { DrawnGroove } from '#core/groove/drawn'
-import type { MendRow } from '#core/plan/mends/mend-row'
+import type { MendRow } from '#core/station/mends/mend-row'
 import GrooveAcross from '~/drawing/GrooveAcross.vue'
 import GrooveAlong from '~/drawing/GrooveAlong.vue'
 import { useGrooveHands } from './use-groove-hands'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { MendRow } from '#core/plan/mends/mend-row'
+import type { MendRow } from '#core/station/mends/mend-row'
 import CautionNote from '~/bench/CautionNote.vue'
 import SentenceLine from '~/bench/SentenceLine.vue'
 import StartClocks from '~/bench/StartClocks.vue'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { PROCESSES } from '#core/call/process.table'
-import type { MendSetUp } from '#core/plan/mends/mend-set-up'
+import type { MendSetUp } from '#core/station/mends/mend-set-up'
 import WorkingDrawer from '~/bench/WorkingDrawer.vue'
 import SettingsTable from '~/stations/weld/SettingsTable.vue'
 import TurnDownPiece from '~/stations/weld/TurnDownPiece.vue'

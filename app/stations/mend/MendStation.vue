@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { STATION_NAMES } from '#core/job/stations.table'
-import { mendCall } from '#core/plan/mends/mend-words'
+import { mendCall } from '#core/station/mends/mend-words'
 import SentenceLine from '~/bench/SentenceLine.vue'
 import WorkingDrawer from '~/bench/WorkingDrawer.vue'
 import PassLog from '~/stations/weld/PassLog.vue'

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { WHOLE_WORDS } from '#core/whole/words'
+import { WHOLE_WORDS } from '#core/job-plan/words'
 import { wayName } from '#core/mend/way-name'
-import type { MendRow } from '#core/plan/mends/mend-row'
-import { warmthOfMend } from '#core/plan/warm/warm-on-part'
+import type { MendRow } from '#core/station/mends/mend-row'
+import { warmthOfMend } from '#core/station/warm/warm-on-part'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { inTurn } from '#core/plan/mends/mend-row'
-import { mendCall } from '#core/plan/mends/mend-words'
+import { inTurn } from '#core/station/mends/mend-row'
+import { mendCall } from '#core/station/mends/mend-words'
 import { computed } from 'vue'
 import SentenceLine from '~/bench/SentenceLine.vue'
 import SectionDrawing from '~/drawing/SectionDrawing.vue'

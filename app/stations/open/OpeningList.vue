@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { SharedStep } from '#core/plan/open/shared-steps'
-import { capital } from '#core/plan/parts'
+import type { SharedStep } from '#core/station/open/shared-steps'
+import { capital } from '#core/station/parts'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { isOpenTrace, PICTURE_STAGES, TRACE_KINDS, type Trace } from '#core/job/picture.schema'
 import { evenWords } from '#core/photo/even'
-import { crackWithBranches } from '#core/plan/take-in/pictures'
+import { crackWithBranches } from '#core/station/take-in/pictures'
 import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'
 import WordsField from '~/bench/WordsField.vue'

@@ -1,6 +1,6 @@
 import type { PhotoMeasure } from '#core/photo/measure'
 import type { Picture } from '#core/job/picture.schema'
-import { knownOf } from '#core/plan/take-in/pictures'
+import { knownOf } from '#core/station/take-in/pictures'
 import { coreWorker } from '~/composables/core-worker'
 
 /** Points of a scaled picture on the part, mm. @throws Error that says what the picture still wants */

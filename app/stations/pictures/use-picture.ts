@@ -1,7 +1,7 @@
 import { computed, onBeforeUnmount, ref, shallowRef, watch, type Ref } from 'vue'
 import type { PhotoMeasure } from '#core/photo/measure'
 import { isOpenTrace, type Picture, type Trace } from '#core/job/picture.schema'
-import { knownOf } from '#core/plan/take-in/pictures'
+import { knownOf } from '#core/station/take-in/pictures'
 import { coreWorker } from '~/composables/core-worker'
 import { heldFile } from '~/db/files'
 import { useJob } from '~/stores/job'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { trainerJob } from '#core/plan/weld/trainer-job'
+import { trainerJob } from '#core/station/weld/trainer-job'
 import { useJob } from '~/stores/job'
 import PuddleTrainer from './PuddleTrainer.vue'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
-import { bowSentence, figureOf, heldSentence, pullSentence, pullWhy } from '#core/plan/pull/pull-says'
+import { bowSentence, figureOf, heldSentence, pullSentence, pullWhy } from '#core/station/pull/pull-says'
 import type { DrawnMark } from '~/drawing/marks'
 import SentenceLine from '~/bench/SentenceLine.vue'
 import { useJob } from '~/stores/job'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { MendRow } from '#core/plan/mends/mend-row'
+import type { MendRow } from '#core/station/mends/mend-row'
 import { useSettings } from '~/stores/settings'
 
 /** A bend pressed back: how far past straight each time, and what it should then read. */

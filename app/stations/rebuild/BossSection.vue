@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
-import type { ThreadBack } from '#core/plan/rebuild/thread-back'
+import type { ThreadBack } from '#core/station/rebuild/thread-back'
 import DimensionLine from '~/bench/DimensionLine.vue'
 import HatchPattern from '~/bench/HatchPattern.vue'
 import { useDrawing } from '~/composables/use-drawing'
-import { capital } from '#core/plan/parts'
+import { capital } from '#core/station/parts'
 import { BOSS_WORDS } from '#core/thread/methods.table'
 import { useSettings } from '~/stores/settings'
 

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { BLUE_MM } from '#core/flat/evaluate'
 import { lightMm } from '#core/flat/field'
-import { count } from '#core/plan/parts'
+import { count } from '#core/station/parts'
 import { useChartLook } from '~/composables/use-chart-look'
 import { useSettings } from '~/stores/settings'
 import { useBlue } from './use-blue'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ASSUMED_WALL_MM } from '#core/job/fields/take-in'
 import { computed } from 'vue'
-import type { Facing } from '#core/plan/mends/mend-row'
+import type { Facing } from '#core/station/mends/mend-row'
 import DimensionLine from '~/bench/DimensionLine.vue'
 import HatchPattern from '~/bench/HatchPattern.vue'
 import { useDrawing } from '~/composables/use-drawing'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { MachiningList } from '#core/plan/rebuild/machining'
+import type { MachiningList } from '#core/station/rebuild/machining'
 import SentenceLine from '~/bench/SentenceLine.vue'
 import { useSettings } from '~/stores/settings'
 

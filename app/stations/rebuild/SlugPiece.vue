@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { Line } from 'vue-chartjs'
-import { slugOutlines } from '#core/plan/rebuild/drawings'
-import type { ThreadBack } from '#core/plan/rebuild/thread-back'
+import { slugOutlines } from '#core/station/rebuild/drawings'
+import type { ThreadBack } from '#core/station/rebuild/thread-back'
 import { COLD } from '#core/fit/cold.table'
 import { useChartLook, useLineOptions } from '~/composables/use-chart-look'
 import { useSettings } from '~/stores/settings'

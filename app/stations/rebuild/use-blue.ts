@@ -1,6 +1,6 @@
 import { computed, ref } from 'vue'
 import { PICTURE_STAGES } from '#core/job/picture.schema'
-import { blueOnFace, ownFace, type FaceBox } from '#core/plan/rebuild/blue-on-face'
+import { blueOnFace, ownFace, type FaceBox } from '#core/station/rebuild/blue-on-face'
 import { useJob } from '~/stores/job'
 
 /** The blue counted in the open job's pictures, and which of them lies on the face's map. */

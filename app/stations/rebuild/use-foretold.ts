@@ -2,7 +2,7 @@ import { said } from '#core/job/fields/said'
 import { computed } from 'vue'
 import { heightField, sampleField } from '#core/flat/field'
 import { mechanicalOf } from '#core/metal/mechanical.table'
-import { BOW, foretoldFace, type ForetoldFace } from '#core/plan/rebuild/foretold-face'
+import { BOW, foretoldFace, type ForetoldFace } from '#core/station/rebuild/foretold-face'
 import { useJob } from '~/stores/job'
 import { useShop } from '~/stores/shop'
 

@@ -1,5 +1,5 @@
-import type { Outline } from '#core/plan/rebuild/drawings'
-import { outlinesSvg } from '#core/plan/rebuild/drawings'
+import type { Outline } from '#core/station/rebuild/drawings'
+import { outlinesSvg } from '#core/station/rebuild/drawings'
 import { download, fileName } from '~/composables/use-files'
 import { useJob } from '~/stores/job'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { kindOf } from '#core/mend/registry'
-import { unmarked } from '#core/plan/take-in/on-the-part'
+import { unmarked } from '#core/station/take-in/on-the-part'
 import { MARK_KINDS, type MarkKind } from '#core/solid/stored/marks.table'
 import ReadingField from '~/bench/ReadingField.vue'
 import WordsField from '~/bench/WordsField.vue'

@@ -1,5 +1,5 @@
 import { ref, type Ref } from 'vue'
-import { outlinesSvg } from '#core/plan/rebuild/drawings'
+import { outlinesSvg } from '#core/station/rebuild/drawings'
 import { sectionView, viewOf } from '#core/solid/views'
 import { download, fileName } from '~/composables/use-files'
 import type { Looking, SolidShape } from '~/drawing/use-part-sheet'

@@ -1,7 +1,7 @@
 import { onBeforeUnmount, shallowRef, toRaw, watch, type Ref } from 'vue'
 import type { Card } from '#core/job/card'
 import type { SmallView } from '#core/solid/small-view'
-import type { ShelfLine } from '#core/plan/shop/shelf-line'
+import type { ShelfLine } from '#core/station/shop/shelf-line'
 import { startLent } from '~/composables/kept-work'
 import { db } from '~/db/database'
 import { useShop } from '~/stores/shop'

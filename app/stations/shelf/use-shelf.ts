@@ -1,6 +1,6 @@
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import { findCards, likeCards, type Card } from '#core/job/card'
-import { byNeed, turnOf, type Standing } from '#core/plan/shop/hand-order'
+import { byNeed, turnOf, type Standing } from '#core/station/shop/hand-order'
 import { useClocks } from '~/stores/clocks'
 import { useShop } from '~/stores/shop'
 import { usePromises } from './use-promises'

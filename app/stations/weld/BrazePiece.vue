@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { BrazeData } from '#core/plan/weld/braze'
+import type { BrazeData } from '#core/station/weld/braze'
 import { BRAZE_RODS } from '#core/braze/rods.table'
 import { useSettings } from '~/stores/settings'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { Line } from 'vue-chartjs'
-import type { FlameData } from '#core/plan/weld/flame'
+import type { FlameData } from '#core/station/weld/flame'
 import { temperatureIn } from '#core/quantity/show'
 import { useChartLook, useLineOptions } from '~/composables/use-chart-look'
 import { useSettings } from '~/stores/settings'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { GunPoint } from '#core/plan/weld/soak-up'
+import type { GunPoint } from '#core/station/weld/soak-up'
 import { useSettings } from '~/stores/settings'
 
 /** A gun's output over the arc time as the part soaks up heat. */

@@ -4,7 +4,7 @@ import { dutyLeft, type ArcSpan } from '#core/arc/duty-left'
 import { gasLeftL } from '#core/arc/gas'
 import { sunsetMs } from '#core/day/daylight'
 import { clockFace } from '#core/quantity/clock-face'
-import type { MendRow } from '#core/plan/mends/mend-row'
+import type { MendRow } from '#core/station/mends/mend-row'
 import { useJob } from '~/stores/job'
 import { useShop } from '~/stores/shop'
 

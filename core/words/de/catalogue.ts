@@ -20,6 +20,7 @@ import groove from './groove.json'
 import heat from './heat.json'
 import instrument from './instrument.json'
 import job from './job.json'
+import jobPlan from './job-plan.json'
 import lay from './lay.json'
 import leak from './leak.json'
 import mend from './mend.json'
@@ -28,13 +29,13 @@ import names from './names.json'
 import pages from './pages.json'
 import part from './part.json'
 import photo from './photo.json'
-import plan from './plan.json'
 import puddle from './puddle.json'
 import quantity from './quantity.json'
 import safety from './safety.json'
 import server from './server.json'
 import shop from './shop.json'
 import solid from './solid.json'
+import station from './station.json'
 import stationAsk from './station-ask.json'
 import stationCall from './station-call.json'
 import stationDay from './station-day.json'
@@ -60,7 +61,6 @@ import stores from './stores.json'
 import thread from './thread.json'
 import warm from './warm.json'
 import warp from './warp.json'
-import whole from './whole.json'
 import workers from './workers.json'
 
 /** All the words of the language, a file for each room of the house (tools/write-words.ts). */
@@ -87,6 +87,7 @@ export const GERMAN: Catalogue = Object.assign(
   heat,
   instrument,
   job,
+  jobPlan,
   lay,
   leak,
   mend,
@@ -95,13 +96,13 @@ export const GERMAN: Catalogue = Object.assign(
   pages,
   part,
   photo,
-  plan,
   puddle,
   quantity,
   safety,
   server,
   shop,
   solid,
+  station,
   stationAsk,
   stationCall,
   stationDay,
@@ -127,6 +128,5 @@ export const GERMAN: Catalogue = Object.assign(
   thread,
   warm,
   warp,
-  whole,
   workers,
 )

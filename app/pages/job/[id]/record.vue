@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { format } from 'date-fns'
-import { recordOf } from '#core/plan/hand-over/record'
+import { recordOf } from '#core/station/hand-over/record'
 import { sayWithin } from '~/composables/use-words'
 import PartFigure from '~/drawing/PartFigure.vue'
 import { useJob } from '~/stores/job'

@@ -1,7 +1,7 @@
 import type { Job, Kit } from '../../job/job.schema'
 import type { Alloy } from '../../metal/alloys.table'
 import { airC } from '../../warm/air'
-import type { PlannedMend } from '../../whole/job-planned'
+import type { PlannedMend } from '../../job-plan/job-planned'
 import type { Body } from '../take-in/body'
 import type { WarmData } from '../warm/warm'
 import { flameOfMend } from '../weld/flame-of-mend'

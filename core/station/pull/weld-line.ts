@@ -2,7 +2,7 @@ import type { Triple } from '../../solid/forms'
 import { FACE_AXIS } from '../../solid/stored/faces.table'
 import type { StoredMark } from '../../solid/stored/stored.schema'
 import { pathOf } from '../../solid/stored/to-shape'
-import type { PlannedMend } from '../../whole/job-planned'
+import type { PlannedMend } from '../../job-plan/job-planned'
 
 /** A weld marked at one place, of which no length is known, runs this far to each side, mm. */
 const ASIDE_MM = 15

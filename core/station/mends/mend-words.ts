@@ -1,7 +1,7 @@
 import type { Caution } from '../../ask/question'
 import { wordsFor, type KindId } from '../../mend/registry'
 import { wayName } from '../../mend/way-name'
-import { WHOLE_WORDS } from '../../whole/words'
+import { WHOLE_WORDS } from '../../job-plan/words'
 import { capital, count, figure, type Sentence, type StationPlan } from '../parts'
 import type { MendRow, MendsData } from './mend-row'
 import type { Shown } from './station-says'

@@ -1,6 +1,6 @@
 import type { Alloy } from '../../metal/alloys.table'
 import { currentByPass, type Current } from '../../warm/current'
-import type { JobPlanned, PlannedMend } from '../../whole/job-planned'
+import type { JobPlanned, PlannedMend } from '../../job-plan/job-planned'
 import type { ArcSet } from './weld-data'
 
 /** More passes than this are not listed, and nobody lays them by hand. */

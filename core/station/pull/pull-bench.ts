@@ -1,5 +1,5 @@
 import { said } from '../../job/fields/said'
-import { boilMinOf } from '../../whole/boil'
+import { boilMinOf } from '../../job-plan/boil'
 import { NoAnswer } from '../../ask/question'
 import type { ArcProcess } from '../../arc/amps'
 import { PROCESSES, type ProcessId } from '../../call/process.table'

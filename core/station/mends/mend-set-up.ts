@@ -1,6 +1,6 @@
 import type { Job, Kit } from '../../job/job.schema'
 import { PROCESSES } from '../../call/process.table'
-import type { PlannedMend } from '../../whole/job-planned'
+import type { PlannedMend } from '../../job-plan/job-planned'
 import type { Working } from '../parts'
 import type { GunPoint } from '../weld/soak-up'
 import type { ArcSet } from '../weld/weld-data'

@@ -1,7 +1,7 @@
 import type { Job, Kit } from '../../job/job.schema'
 import type { StoredMend } from '../../job/mend.schema'
-import { STARTER_KIT } from '../../whole/starter-kit'
-import type { JobGiven, MendGiven } from '../../whole/job-given'
+import { STARTER_KIT } from '../../job-plan/starter-kit'
+import type { JobGiven, MendGiven } from '../../job-plan/job-given'
 import { alloyOfFiller, dilutionOf } from '../call/call'
 import { torchFirst } from '../warm/warm-decision'
 

@@ -32,7 +32,7 @@ const part = (change: {
 const minutes = (job: Job, shop = kit) => planJob(job, shop)['hand-over'].data.plannedTotalMin
 
 describe('whole jobs', () => {
-  // The whole plan is held to the trade's figures within a half to twice (core/whole/trade.test.ts); it gives 35 here.
+  // The whole plan is held to the trade's figures within a half to twice (core/job-plan/trade.test.ts): 35 here.
   it('a lug broken off a small bracket, beads from both sides, dressed by hand: 45 to 60 minutes, under ten of them arc', () => {
     const bracket = part({
       takeIn: { soak: 'dry', wallMm: mm(8), lengthMm: mm(120), widthMm: mm(80), heightMm: mm(40) },

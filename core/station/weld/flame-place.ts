@@ -1,5 +1,5 @@
 import type { StoredMend } from '../../job/mend.schema'
-import type { PlannedMend } from '../../whole/job-planned'
+import type { PlannedMend } from '../../job-plan/job-planned'
 import { MOST_RUN_MM } from '../../warm/torch-reach'
 
 /** Where rod and flame are at work: what they fill, and how it lies to the flame. */

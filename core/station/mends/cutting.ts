@@ -3,7 +3,7 @@ import { groovePlan } from '../../groove/question'
 import type { GrooveCut } from '../../groove/cut'
 import { findAlloy } from '../../metal/find-alloy'
 import type { AnswerTo } from '../../ask/question'
-import type { PlannedMend } from '../../whole/job-planned'
+import type { PlannedMend } from '../../job-plan/job-planned'
 import { askFor } from '../ask-core'
 import { found, type Found } from '../rebuild/found'
 

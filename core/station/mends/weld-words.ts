@@ -1,7 +1,7 @@
 import { MIG_MODE_WORDS } from '../../arc/mig-modes.table'
 import type { Job, Kit } from '../../job/job.schema'
 import { SEEN_IN_PUDDLE } from '../../job/words.table'
-import { boilMinOf } from '../../whole/boil'
+import { boilMinOf } from '../../job-plan/boil'
 import { said } from '../../job/fields/said'
 import type { StationPlan } from '../parts'
 import { capital, count, figure, words, type Sentence, type Working } from '../parts'

@@ -6,7 +6,7 @@ import { passStep } from '../../job/mend-steps'
 import type { Current } from '../../warm/current'
 import type { StoredMend } from '../../job/mend.schema'
 import { groundOutPasses, nextMove, type NextMove } from '../../puddle/next-move'
-import type { PlannedMend } from '../../whole/job-planned'
+import type { PlannedMend } from '../../job-plan/job-planned'
 import { MOST_PASSES } from './pass-currents'
 import type { WeldPass } from './weld-data'
 
