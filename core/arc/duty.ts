@@ -38,11 +38,10 @@ export function dutyAt(ratedA: number, ratedPct: number, a: number, windowMin: n
 }
 
 /**
- * Minutes from first to last arc when some arc minutes are run at a duty, resting as needed: whole windows, then what
- * is left.
+ * Minutes from first to last arc when some arc minutes are run at a duty: as long as its window allows at one go, then
+ * each minute of arc with its share of rest.
  */
 export function elapsedMin(arcMin: number, duty: { weldMin: number; restMin: number }): number {
   if (duty.restMin <= 0) return arcMin
-  const rests = Math.max(0, Math.ceil(arcMin / duty.weldMin - 1e-9) - 1)
-  return arcMin + rests * duty.restMin
+  return arcMin + (Math.max(0, arcMin - duty.weldMin) * duty.restMin) / duty.weldMin
 }

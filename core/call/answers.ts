@@ -26,6 +26,7 @@ export const processChoose = z.strictObject({
       verdict: z.enum(['never', 'first', 'works', 'avoid']),
       score: plain,
       reasons: z.array(z.string()),
+      codes: z.array(z.string()),
       minutes: of.min,
       inKit: z.boolean(),
       needsPreheat: z.boolean(),

@@ -24,7 +24,7 @@ export const LOAD_POINTS = { seal: -3, static: 0, cyclic: -12 } as const
  */
 export const PROCESS_POINTS: Readonly<Record<ProcessId, Readonly<Record<keyof typeof LOAD_POINTS, number>>>> = {
   'ac-tig': { seal: 0, static: 0, cyclic: 0 },
-  'mig-pulse': { seal: -3, static: -1, cyclic: -4 },
+  'mig-pulse': { seal: -3, static: -2, cyclic: -4 },
   'mig-spool': { seal: -3, static: -2, cyclic: -10 },
   'zinc-rod-braze': { seal: -6, static: -14, cyclic: -55 },
   'al-si-braze': { seal: -5, static: -8, cyclic: -30 },
@@ -33,7 +33,7 @@ export const PROCESS_POINTS: Readonly<Record<ProcessId, Readonly<Record<keyof ty
 /** A gun on metal that held oil: dirt is laid over, not boiled out. Beside what the oil itself costs. */
 export const GUN_ON_OIL_POINTS = { dry: 0, handled: 0, oily: -4, 'oil-soaked': -8 } as const
 /** A heavy casting struck cold: it starts in pinholes and pulls harder. Judgement. */
-export const COLD_HEAVY_MM = 8
+export const COLD_HEAVY_MM = [7, 9] as const
 export const COLD_HEAVY_POINTS = -3
 /** A filler that its own ranking says avoid, or never, to. */
 export const FILLER_POINTS = { first: 0, works: 0, avoid: -8, never: -40 } as const
@@ -55,9 +55,10 @@ export const STATE_POINTS: Readonly<Record<string, readonly [points: number, why
 }
 /** A repair without the cause comes back. */
 export const CAUSE_POINTS = { unknown: -8, known: -4, 'put-right': 0 } as const
-export const THIN_WALL_MM = 2
+/** A wall counts as thin, or as heavy, over these stretches, mm. */
+export const THIN_WALL_MM = [1.5, 2.5] as const
 export const THIN_WALL_POINTS = -10
-export const HEAVY_WALL_MM = 16
+export const HEAVY_WALL_MM = [14, 18] as const
 export const HEAVY_WALL_POINTS = -5
 export const LEAST_CHANCE_PCT = 2
 export const MOST_CHANCE_PCT = 98

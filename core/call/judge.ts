@@ -62,11 +62,21 @@ export interface Judged {
   working: Step[]
 }
 
+/** From 0 to 1 over the stretch about a wall at which something begins to count: no wall is a cliff. */
+const ramp = (wallMm: number, [fromMm, toMm]: readonly [fromMm: number, toMm: number]): number =>
+  Math.min(1, Math.max(0, (wallMm - fromMm) / (toMm - fromMm)))
+
 const FOR_LOAD = { seal: 'what must seal', static: 'steady load', cyclic: 'repeated load' } as const
+
+/** Whether it is likelier a casting than not. */
+const isCast = (families: JudgeInput['families']): boolean =>
+  families.reduce((sum, { id, probability }) => sum + (CAST.test(id) ? probability : -probability), 0) > 0
+const CAST = /cast/
 
 /** What the way it is mended takes or gives: process, warmth, filler, kind, state of the hole, the shop's record. */
 function howParts(input: JudgeInput): { reason: string; effect: number }[] {
   const { process, load, soak, wallMm, warmed, fillerVerdict, kind, state = [], record, also = [] } = input
+  const cast = isCast(input.families)
   const gun = process === 'mig-pulse' || process === 'mig-spool'
   const worst = state.flatMap(id => (STATE_POINTS[id] ? [STATE_POINTS[id]] : [])).toSorted((a, b) => a[0] - b[0])[0]
   const ofKind = kind !== undefined && kind in KIND_POINTS ? KIND_POINTS[kind as keyof typeof KIND_POINTS] : undefined
@@ -75,8 +85,8 @@ function howParts(input: JudgeInput): { reason: string; effect: number }[] {
       ? [{ reason: `${PROCESSES[process].name} for ${FOR_LOAD[load]}`, effect: PROCESS_POINTS[process][load] }]
       : []),
     ...(gun ? [{ reason: 'a gun lays over what an arc would boil out', effect: GUN_ON_OIL_POINTS[soak] }] : []),
-    ...(process && PROCESSES[process].fusion && warmed === 'none' && wallMm >= COLD_HEAVY_MM
-      ? [{ reason: 'a heavy wall welded cold', effect: COLD_HEAVY_POINTS }]
+    ...(process && PROCESSES[process].fusion && warmed === 'none' && cast
+      ? [{ reason: 'a heavy casting welded cold', effect: COLD_HEAVY_POINTS * ramp(wallMm, COLD_HEAVY_MM) }]
       : []),
     ...(fillerVerdict
       ? [{ reason: `a filler its ranking says ${fillerVerdict} to`, effect: FILLER_POINTS[fillerVerdict] }]
@@ -130,8 +140,8 @@ export function judge(input: JudgeInput): Judged {
         ]
       : []),
     ...howParts(input),
-    ...(wallMm < THIN_WALL_MM ? [{ reason: 'thin wall', effect: THIN_WALL_POINTS }] : []),
-    ...(wallMm > HEAVY_WALL_MM ? [{ reason: 'heavy wall', effect: HEAVY_WALL_POINTS }] : []),
+    { reason: 'thin wall', effect: THIN_WALL_POINTS * (1 - ramp(wallMm, THIN_WALL_MM)) },
+    { reason: 'heavy wall', effect: HEAVY_WALL_POINTS * ramp(wallMm, HEAVY_WALL_MM) },
   ].filter((part, index) => index === 0 || Math.abs(part.effect) > 0.05)
   const raw = parts.reduce((sum, part) => sum + part.effect, 0)
   const chancePct = Math.min(MOST_CHANCE_PCT, Math.max(LEAST_CHANCE_PCT, raw))

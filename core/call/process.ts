@@ -54,12 +54,36 @@ export interface ProcessInput {
   /** What the torches there are can do; left out, a usual preheat is taken for granted. */
   heat?: Heat | undefined
 }
+/** What speaks for or against a process, by code. */
+export type ProcessCode =
+  | 'not-in-kit'
+  | 'not-mended-so'
+  | 'not-fusion-welded'
+  | 'fuses-badly'
+  | 'rod-unfit'
+  | 'never-melts-rod'
+  | 'wants-preheat'
+  | 'past-the-metal'
+  | 'nothing-brings-it'
+  | 'slow-cold'
+  | 'does-not-melt-in'
+  | 'short-duty'
+  | 'dirt'
+  | 'not-for-load'
+  | 'may-weep'
+  | 'tight'
+  | 'off-its-walls'
+  | 'rests'
+  | 'its-school'
+
 export interface RankedProcess {
   process: ProcessId
   name: string
   verdict: 'first' | 'works' | 'avoid' | 'never'
   score: number
   reasons: string[]
+  /** The same as codes, for whoever says them otherwise. */
+  codes: ProcessCode[]
   minutes: number
   inKit: boolean
   needsPreheat: boolean
@@ -81,42 +105,47 @@ export function chooseProcess(input: ProcessInput): { ranked: RankedProcess[]; w
   const ranked = PROCESS_IDS.map((process): RankedProcess => {
     const row = PROCESSES[process]
     const reasons: string[] = []
+    const codes: ProcessCode[] = []
+    const because = (code: ProcessCode, reason: string) => {
+      codes.push(code)
+      reasons.push(reason)
+    }
     let score = 1
     let never = false
     let needsPreheat = false
     let restMin = 0
     let preheat: RankedProcess['preheat'] = null
-    const take = (points: number, reason: string) => {
+    const take = (points: number, code: ProcessCode, reason: string) => {
       if (points <= 0) return
       score -= points
-      reasons.push(reason)
+      because(code, reason)
     }
     const machines = kit.filter(entry => entry.process === process)
     const inKit = kit.length === 0 || machines.length > 0
     if (!inKit) {
       never = true
-      reasons.push('not in the kit')
+      because('not-in-kit', 'not in the kit')
     }
     if (family.id === 'magnesium' || family.id === 'zinc-alloy') {
       never = true
-      reasons.push(`${family.name} is not mended this way`)
+      because('not-mended-so', `${family.name} is not mended this way`)
     } else if (row.fusion) {
       if (family.fusion === 'never') {
         never = true
-        reasons.push(`${family.name} is not fusion welded`)
-      } else take(FUSION_OFF[family.fusion], `${family.name} fuses ${family.fusion}ly`)
+        because('not-fusion-welded', `${family.name} is not fusion welded`)
+      } else take(FUSION_OFF[family.fusion], 'fuses-badly', `${family.name} fuses ${family.fusion}ly`)
     }
     const rod = BRAZE_ROD_OF[process]
     const unfit = rod && inKit && input.base ? brazeRefusal(input.base, rod, input.serviceC ?? 40) : null
     if (unfit) {
       never = true
-      reasons.push(unfit)
+      because('rod-unfit', unfit)
     }
     if (rod && inKit && !unfit && input.heat) {
       const workingC = BRAZE_RODS[rod].liquidusC + BRAZE_RODS[rod].overK
-      if (!input.heat.reach(workingC)) {
+      if (!input.heat.spot(workingC)) {
         never = true
-        reasons.push(`no torch here brings the place to ${Math.round(workingC)} °C, where the rod flows`)
+        because('never-melts-rod', `no torch here brings the place to ${Math.round(workingC)} °C, where the rod flows`)
       }
     }
     if (row.needsAmps && inKit && kit.length > 0) {
@@ -147,11 +176,12 @@ export function chooseProcess(input: ProcessInput): { ranked: RankedProcess[]; w
         needsPreheat = must || found !== null
         const by = found && `${Math.max(1, Math.round(found.minutes))} min with the ${found.torch}`
         const place = found?.where === 'whole' ? 'the part' : 'the zone'
-        if (must && found) take(NEEDS_PREHEAT_OFF, `${most} A wants ${place} at ${wanted} °C on ${wall}: ${by}`)
+        if (must && found) take(NEEDS_PREHEAT_OFF, 'wants-preheat', `${most} A wants ${place} at ${wanted} °C on ${wall}: ${by}`)
         else if (must) {
           never = true
           const atMost = Math.ceil(ampsNeed(wallMm, input.heat.mostC, arc, joint).lowA)
-          reasons.push(
+          because(
+            toC > input.heat.mostC ? 'past-the-metal' : 'nothing-brings-it',
             toC > input.heat.mostC
               ? `${most} A would want the zone at ${toC} °C on ${wall}, past the ${Math.round(input.heat.mostC)} °C it may be taken to: a machine of ${atMost} A would do`
               : `${most} A would want the zone at ${toC} °C on ${wall}, and nothing here brings it there: a bigger torch, an oven or a machine of ${Math.ceil(cold.lowA)} A would do`,
@@ -159,16 +189,17 @@ export function chooseProcess(input: ProcessInput): { ranked: RankedProcess[]; w
         } else if (cold.a > maxA)
           take(
             NEEDS_PREHEAT_OFF,
+            'slow-cold',
             found
               ? `${most} A is slow to melt in on ${wall} cold; ${place} at ${wanted} °C makes it easy: ${by}`
               : `${most} A only just melts in on ${wall} cold: wait for the puddle`,
           )
       } else if (warm.lowA > maxA) {
         never = true
-        reasons.push(`${most} A does not melt in on ${wall} even preheated (${Math.round(warm.lowA)} A at least)`)
+        because('does-not-melt-in', `${most} A does not melt in on ${wall} even preheated (${Math.round(warm.lowA)} A at least)`)
       } else if (cold.a > maxA) {
         needsPreheat = true
-        take(NEEDS_PREHEAT_OFF, `${most} A reaches ${wall} only with preheat`)
+        take(NEEDS_PREHEAT_OFF, 'wants-preheat', `${most} A reaches ${wall} only with preheat`)
       }
       const ratedA = best.ratedA ?? best.maxA
       if (!never && ratedA !== undefined && best.dutyPct !== undefined) {
@@ -178,18 +209,19 @@ export function chooseProcess(input: ProcessInput): { ranked: RankedProcess[]; w
             elapsedMin(input.arcMin * ARC_SHARE[process as ArcProcess], duty) -
             input.arcMin * ARC_SHARE[process as ArcProcess]
         if (duty.dutyPct < SHORT_DUTY_PCT)
-          take(SHORT_DUTY_OFF, `duty at that current is only ${Math.round(duty.dutyPct)} %`)
+          take(SHORT_DUTY_OFF, 'short-duty', `duty at that current is only ${Math.round(duty.dutyPct)} %`)
       }
     }
-    take(row.dirt[SOAKS.indexOf(soak)]!, soak === 'dry' ? row.school : `${soak}: ${row.school}`)
+    take(row.dirt[SOAKS.indexOf(soak)]!, 'dirt', soak === 'dry' ? row.school : `${soak}: ${row.school}`)
     take(
       load === 'cyclic' ? row.cyclic : load === 'static' ? row.staticLoad : 0,
+      'not-for-load',
       `not the joint for ${load === 'cyclic' ? 'repeated' : 'steady'} load`,
     )
-    if (watertight) take(row.watertight, 'pores and starts may weep')
-    if (access === 'tight') take(row.tight, 'tight to reach')
+    if (watertight) take(row.watertight, 'may-weep', 'pores and starts may weep')
+    if (access === 'tight') take(row.tight, 'tight', 'tight to reach')
     const [least, most] = row.walls
-    if (wallMm < least || wallMm > most) take(row.wallOff, `suits walls of ${least} to ${most} mm`)
+    if (wallMm < least || wallMm > most) take(row.wallOff, 'off-its-walls', `suits walls of ${least} to ${most} mm`)
     score = Math.max(0, score)
     const verdict =
       never || score === 0
@@ -199,18 +231,19 @@ export function chooseProcess(input: ProcessInput): { ranked: RankedProcess[]; w
           : score >= VERDICT_AT.avoid
             ? 'avoid'
             : 'never'
-    if (restMin >= 1) reasons.push(`its duty forces ${Math.round(restMin)} min of rest`)
+    if (restMin >= 1) because('rests', `its duty forces ${Math.round(restMin)} min of rest`)
     const minutes =
       row.setUpMin +
       (areaMm2 / row.mm2PerMin + restMin + (preheat?.minutes ?? (needsPreheat && !input.heat ? PREHEAT_MIN : 0))) *
         count
-    if (reasons.length === 0) reasons.push(row.school)
+    if (reasons.length === 0) because('its-school', row.school)
     return {
       process,
       name: row.name,
       verdict,
       score: never ? 0 : score,
       reasons,
+      codes,
       minutes,
       inKit,
       needsPreheat: needsPreheat && !never,

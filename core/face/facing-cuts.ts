@@ -14,3 +14,7 @@ export function facingCutsMm(stockMm: number): number[] {
   const count = Math.ceil(rough / ROUGH_CUT_MM - 1e-9)
   return [...new Array<number>(count).fill(rough / count), LAST_CUT_MM]
 }
+
+/** As many cuts, by how much they take: not rounded, for minutes that go evenly with the stock. */
+export const facingCutCount = (stockMm: number): number =>
+  stockMm <= 0 ? 0 : 1 + Math.max(0, stockMm - LAST_CUT_MM) / ROUGH_CUT_MM

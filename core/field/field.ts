@@ -8,7 +8,7 @@ import type { UnitKey } from '../quantity/units.table'
  * Schema, form, usual value, merge and reading list come from it.
  */
 export interface Field<T = unknown> {
-  readonly kind: 'reading' | 'choice' | 'choices' | 'flag' | 'count' | 'text'
+  readonly kind: 'reading' | 'choice' | 'choices' | 'flag' | 'count' | 'text' | 'outline' | 'names'
   readonly label: string
   readonly unit?: UnitKey
   /** What may be picked, in words. */
@@ -18,11 +18,13 @@ export interface Field<T = unknown> {
   readonly usual: T
   /** Whether a mend of its kind cannot be planned without it. */
   readonly required: boolean
+  /** The field that may be said in its place. */
+  readonly unless?: string
   readonly limits?: Limits
   /** The way of mending that it is asked for; left out where it is asked whatever way is taken. */
   readonly ofWay?: string
-  /** Asked where the mend is rebuilt; left out where it is asked as it is opened. */
-  readonly at?: 'rebuild'
+  /** Asked where the mend is rebuilt, or only by those who look for it; left out where it is asked as it is opened. */
+  readonly at?: 'rebuild' | 'more'
   /** The flag beside it that must stand so for it to be asked at all. */
   readonly when?: readonly [flag: string, is: boolean]
   /** What a question takes for it. */
@@ -47,6 +49,13 @@ export const needed = (unit: UnitKey, label: string, limits: Limits & Said = {})
   limits: { above: 0, ...limits },
   schema: quantity(unit, { above: 0, ...limits }),
   ...(limits.help ? { help: limits.help } : {}),
+})
+
+/** The same where none of it is a quantity too. */
+export const neededFrom0 = (unit: UnitKey, label: string, limits: Limits & Said = {}): Field<number> => ({
+  ...needed(unit, label, limits),
+  limits: { min: 0, ...limits },
+  schema: quantity(unit, { min: 0, ...limits }),
 })
 
 /** A quantity with a usual value. */
@@ -155,6 +164,16 @@ export const sides = (label: string, usual: 1 | 2): Field<1 | 2> => ({
   >,
 })
 
+/** How many, 1 at least. */
+export const many = (label: string, usual: number, most: number): Field<number> => ({
+  kind: 'count',
+  label,
+  usual,
+  required: false,
+  limits: { min: 1, max: most },
+  schema: z.number().int().min(1).max(most).default(usual) as unknown as z.ZodType<number, unknown>,
+})
+
 /** A name that must be said, such as a thread's designation. */
 export const neededText = <T>(label: string, schema: z.ZodType<T, unknown>): Field<T> => ({
   kind: 'text',
@@ -187,6 +206,10 @@ export const asked = <F extends Fields>(ofWay: string, fields: F): F =>
 export const atRebuild = <F extends Fields>(fields: F): F =>
   Object.fromEntries(Object.entries(fields).map(([key, field]) => [key, { ...field, at: 'rebuild' }])) as F
 
+/** Fields that few mends want: asked where one looks for them. */
+export const onDemand = <F extends Fields>(fields: F): F =>
+  Object.fromEntries(Object.entries(fields).map(([key, field]) => [key, { ...field, at: 'more' }])) as F
+
 /** Fields that are asked only while a flag beside them stands so. */
 export const onlyWhen = <F extends Fields>(flagged: string, is: boolean, fields: F): F =>
   Object.fromEntries(
@@ -198,3 +221,63 @@ export const shapeOf = <F extends Fields>(fields: F): { [K in keyof F]: F[K]['sc
   Object.fromEntries(Object.entries(fields).map(([key, field]) => [key, field.schema])) as {
     [K in keyof F]: F[K]['schema']
   }
+
+/** A quantity that a plan can't do without, unless another field is said in its place. */
+export const neededUnless = (
+  other: string,
+  unit: UnitKey,
+  label: string,
+  limits: Limits & Said = {},
+): Field<number | undefined> => ({
+  ...maybe(unit, label, { above: 0, ...limits }),
+  required: true,
+  unless: other,
+})
+
+/** Names that somebody gave, such as other mends. */
+export const namesGiven = (
+  label: string,
+  words?: Readonly<Record<string, string>>,
+  said: Said = {},
+): Field<readonly string[]> => ({
+  kind: words ? 'choices' : 'names',
+  label,
+  ...(words ? { words } : {}),
+  usual: [],
+  required: false,
+  schema: z.array(z.string().min(1).max(64)).max(60).default([]) as unknown as z.ZodType<readonly string[], unknown>,
+  ...said,
+})
+
+/** Corners of an outline, mm. */
+export type Outline = readonly (readonly [xMm: number, yMm: number])[]
+const corner = z.tuple([quantity('mm'), quantity('mm')], { error: 'two lengths: across and up' })
+const FEWEST_CORNERS = 3
+
+/** An outline by its corners: pairs, or the same as text such as `0 0, 40 0, 20 30`. */
+export const outline = (label: string, said: Said = {}): Field<Outline | undefined> => ({
+  kind: 'outline',
+  label,
+  usual: undefined,
+  required: false,
+  schema: optional(
+    z
+      .union([
+        z.array(corner),
+        z
+          .string()
+          .transform(text =>
+            text
+              .split(/[,;]\s+|\n/)
+              .filter(pair => pair.trim())
+              .map(pair => pair.trim().split(/\s+/)),
+          )
+          .pipe(z.array(corner) as unknown as z.ZodType<Outline, string[][]>),
+      ])
+      .refine(corners => corners.length >= FEWEST_CORNERS, { error: 'three corners at least' }) as unknown as z.ZodType<
+      Outline,
+      unknown
+    >,
+  ),
+  ...said,
+})

@@ -3,9 +3,49 @@ import { of, plain } from '../ask/output'
 import { PROCESS_IDS } from '../call/process.table'
 
 const decision = z.enum(['repair', 'repair-with-limits', 'refer', 'decline'])
-const works = z.array(
-  z.strictObject({ code: z.string(), handMin: of.min, machineMin: of.min.optional(), mill: z.boolean().optional() }),
-)
+const works = z.array(z.strictObject({ code: z.string(), handMin: of.min, machineMin: of.min }))
+const uses = z.strictObject({
+  rods: z.array(z.strictObject({ filler: z.string(), diameterMm: of.mm, count: plain })),
+  wireM: of.metres,
+  gasL: of.l,
+  fuelL: of.l,
+  kWh: of.kWh,
+})
+const step = z.strictObject({
+  id: z.string(),
+  code: z.string(),
+  mend: z.string().optional(),
+  lay: plain.optional(),
+  pass: plain.optional(),
+  side: plain.optional(),
+  kind: z.enum(['hand', 'arc', 'flame', 'machine', 'wait', 'elsewhere']),
+  minutes: of.min,
+  by: z.string().optional(),
+  after: z.array(z.string()),
+  foundC: of.c.optional(),
+  limitC: of.c.optional(),
+  because: z.string().optional(),
+  set: z.strictObject({ a: of.a, gasLMin: of.lMin, postflowS: of.s }).optional(),
+  uses: uses.optional(),
+  cautions: z.array(z.string()),
+  price: plain,
+})
+const decided = z.strictObject({
+  about: z.enum(['mend', 'process', 'filler', 'way', 'warmth', 'order', 'finish', 'passes', 'checks']),
+  of: z.string().optional(),
+  took: z.string(),
+  others: z.array(
+    z.strictObject({
+      took: z.string(),
+      minutes: of.min.optional(),
+      price: plain.optional(),
+      chancePct: of.pct.optional(),
+      because: z.array(z.string()),
+    }),
+  ),
+  because: z.array(z.strictObject({ code: z.string(), figures: z.record(z.string(), plain).optional() })),
+  near: z.array(z.strictObject({ reading: z.string(), now: plain, turnsAt: plain, tookThen: z.string() })),
+})
 
 /** What `job.plan` answers. */
 export const jobPlan = z.strictObject({
@@ -17,7 +57,10 @@ export const jobPlan = z.strictObject({
     waitMin: of.min,
     elapsedMin: of.min,
     gasL: of.l,
+    fuelL: of.l,
+    kWh: of.kWh,
     rods: plain,
+    rodsOut: z.array(z.strictObject({ filler: z.string(), diameterMm: of.mm, count: plain, rods: plain })),
     wireM: of.metres,
     price: plain,
     shared: z.array(z.strictObject({ code: z.string(), minutes: of.min })),
@@ -66,7 +109,7 @@ export const jobPlan = z.strictObject({
         })
         .nullable(),
       lays: z.array(
-        z.strictObject({ process: z.enum(PROCESS_IDS), filler: z.string().nullable(), side: plain, passes: plain }),
+        z.strictObject({ process: z.enum(PROCESS_IDS), filler: z.string(), side: plain, passes: plain }),
       ),
       run: z
         .strictObject({
@@ -97,5 +140,7 @@ export const jobPlan = z.strictObject({
     }),
   ),
   order: z.array(z.strictObject({ id: z.string(), why: z.string() })),
+  steps: z.array(step),
+  decisions: z.array(decided),
   checks: z.array(z.string()),
 })

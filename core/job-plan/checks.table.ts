@@ -1,40 +1,61 @@
 import type { Does, Moves } from '../part/words.table'
 
-/** Minutes of each check. Common practice, no source. */
-const CHECK_MIN: Readonly<Record<string, number>> = {
-  look: 0.5,
-  dye: 7,
-  fit: 1,
-  flatness: 6,
-  alignment: 3,
-  'bolt-pattern': 3,
-  leak: 12,
-  'run-out': 8,
-  balance: 9,
-  torque: 1.5,
-  'thread-gauge': 1.5,
-  bore: 4,
-  weight: 2,
+/**
+ * Minutes of each check: once for the part, and for each mend that asks it after the first. Common practice, no source.
+ */
+const CHECK_MIN: Readonly<Record<string, readonly [once: number, eachMore: number]>> = {
+  look: [0.5, 0.5],
+  dye: [7, 1],
+  flux: [3, 1],
+  wetted: [1.5, 1],
+  fit: [1, 0.5],
+  flatness: [6, 1],
+  alignment: [3, 1],
+  'bolt-pattern': [3, 0],
+  leak: [12, 0],
+  'run-out': [8, 1],
+  balance: [9, 0],
+  torque: [1.5, 1],
+  'thread-gauge': [1.5, 1],
+  bore: [4, 3],
+  weight: [2, 0],
+  cause: [2, 0],
+}
+/** Of a check that nobody has timed. */
+const UNTIMED = [2, 1] as const
+
+/** Minutes of a check that so many mends ask, or the part alone. */
+export function checkMin(code: string, mends: number): number {
+  const [once, eachMore] = CHECK_MIN[code] ?? UNTIMED
+  return once + Math.max(0, mends - 1) * eachMore
+}
+/** The order in which checks are done. */
+export const CHECK_ORDER = Object.keys(CHECK_MIN)
+
+/** What can hurt at a check. */
+export const CHECK_CAUTIONS: Readonly<Record<string, readonly string[]>> = {
+  dye: ['solvent-fire'],
+  leak: ['pressure-test'],
+  balance: ['rotating-tools'],
 }
 
-/** Of a check that nobody has timed. */
-const UNTIMED_MIN = 2
-export const checkMin = (code: string): number => CHECK_MIN[code] ?? UNTIMED_MIN
-
-interface Part {
+export interface CheckedPart {
   readonly does: Does
   readonly moves: Moves
   readonly mustNotMove: readonly string[]
+  readonly cause?: string | undefined
+  readonly pressureMPa?: number | undefined
 }
 
 /** What the part as a whole must show, whatever was mended on it. */
-export function partChecks({ does, moves, mustNotMove }: Part): string[] {
+export function partChecks({ does, moves, mustNotMove, cause, pressureMPa = 0 }: CheckedPart): string[] {
   const keeps = (...ids: string[]) => ids.some(id => mustNotMove.includes(id))
   return [
-    ...(does === 'seal' ? ['leak'] : []),
+    ...(does === 'seal' || pressureMPa > 0 ? ['leak'] : []),
     ...(moves === 'spins' ? ['run-out', 'balance'] : moves === 'to-and-fro' ? ['weight'] : []),
     ...(keeps('gasket-face') ? ['flatness'] : []),
     ...(keeps('bearing-bore', 'locating-diameter', 'pivot-line') ? ['alignment'] : []),
     ...(keeps('bolt-pattern') ? ['bolt-pattern'] : []),
+    ...(cause && cause !== 'unknown' ? ['cause'] : []),
   ]
 }

@@ -5,9 +5,16 @@ import type { Order, WantedLay } from '../lay/lays'
 import type { KindId } from '../mend/registry'
 import type { BodyGiven } from '../part/bodies'
 import type { PartSizes } from '../part/mass'
-import type { Does, Moves } from '../part/words.table'
-import type { WarmAsk } from '../warm/decide'
+import type { Does, Moves, Stakes } from '../part/words.table'
+import type { WarmAsk, Warmth } from '../warm/decide'
+import type { Doing } from './doing'
 
+/** What stays on the part while it is mended, and what it stands. */
+export interface KeptOn {
+  id: string
+  limitC: number
+  atMm?: readonly number[] | undefined
+}
 export interface PartGiven extends PartSizes {
   does: Does
   moves: Moves
@@ -15,13 +22,21 @@ export interface PartGiven extends PartSizes {
   earlierRepair: keyof typeof EARLIER_POINTS
   coating?: string | undefined
   cause?: string | undefined
+  /** Whether something is done about the cause; left out, that does not count. */
+  causeCured?: boolean | undefined
   safetyCritical: SafetyCritical
+  stakes: Stakes
+  /** Parts alike that are mended together. */
+  alike: number
+  pressureMPa?: number | undefined
   hotC: number
   saltWater: boolean
   mustNotMove: readonly string[]
   protect: readonly string[]
+  keptOn: readonly KeptOn[]
   finishAfter?: string | undefined
   newPrice?: number | undefined
+  newWeeks?: number | undefined
   bodies: readonly BodyGiven[]
 }
 export interface MendGiven {
@@ -33,6 +48,7 @@ export interface MendGiven {
   lays?:
     | readonly { process?: ProcessId | undefined; filler?: string | undefined; upTo: WantedLay['upTo'] }[]
     | undefined
+  atMm?: readonly number[] | undefined
   values: Record<string, unknown>
 }
 export interface JobGiven {
@@ -47,4 +63,8 @@ export interface JobGiven {
   /** How well a hand and a torch get to it. */
   access?: 'open' | 'tight'
   mends: readonly MendGiven[]
+  /** What a stored job has beside its readings: its own word on it, what was done, what is set and bought. */
+  doing?: Doing
+  /** What the part's own cells make of its warming, where it has a shape. */
+  onCells?: (warm: Warmth, hot: readonly string[]) => Warmth
 }

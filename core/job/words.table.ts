@@ -34,19 +34,15 @@ export const COATINGS = {
 } as const
 export type Coating = keyof typeof COATINGS
 
-export const MUST_NOT_MOVE = {
-  'bearing-bore': 'bearing bore',
-  'locating-diameter': 'locating diameter',
-  'gasket-face': 'gasket face',
-  'bolt-pattern': 'bolt pattern',
-  'pivot-line': 'pivot alignment',
-} as const
+export { MUST_NOT_MOVE } from '../part/words.table'
 
 export interface Protect {
   readonly name: string
   readonly how: string
   readonly caution?: string
   readonly limitC?: number
+  /** Left on the part while it is mended, so that its limit is the part's. */
+  readonly staysOn?: true
 }
 
 /** What must be kept from harm, how, and the caution it raises. Limits: common practice, no source. */
@@ -58,7 +54,7 @@ export const PROTECTS = {
     caution: 'seal-acid',
     limitC: 200,
   },
-  bush: { name: 'bush left in', how: 'bushes usually live; keep the torch off them', limitC: 150 },
+  bush: { name: 'bush left in', how: 'bushes usually live; keep the torch off them', limitC: 150, staysOn: true },
   'finished-bore': {
     name: 'finished bore',
     how: 'line it with thin sheet, about 0.6 mm steel, so that drips do not stick',
@@ -71,6 +67,7 @@ export const PROTECTS = {
     how: 'drain, purge, keep cool and never near flame',
     caution: 'closed-hollow',
     limitC: 60,
+    staysOn: true,
   },
   'closed-hollow': { name: 'closed hollow', how: 'drill or open a vent before heat', caution: 'closed-hollow' },
   neighbours: { name: 'neighbouring work', how: 'cover it: aluminium dust travels' },

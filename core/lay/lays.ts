@@ -1,4 +1,4 @@
-import type { ProcessId, Soak } from '../call/process.table'
+import type { ProcessId } from '../call/process.table'
 import type { Laid } from '../mend/kind'
 import { UP_TO, type UpTo } from './process.table'
 
@@ -15,34 +15,20 @@ export interface WantedLay {
   readonly filler: string
   readonly upTo: UpTo
 }
-/**
- * A run of passes of one process with one filler on one side. `filler` is null for an arc that sits on the metal
- * without rod.
- */
+/** A run of passes of one process with one filler on one side. */
 export interface Lay {
   readonly process: ProcessId
-  readonly filler: string | null
+  readonly filler: string
   readonly side: 1 | 2
   readonly volumeMm3: number
   readonly runMm: number
-  readonly boilOut?: boolean
 }
 
-/** Dirt that only an arc without rod brings out. */
-const BOILED: ReadonlySet<Soak> = new Set(['oily', 'oil-soaked'])
-
 /**
- * Lays in the order they are run: an arc without rod first where the part held oil and an arc can sit on it, then each
- * wanted lay up to where it goes, side by side in the order chosen. What the last leaves is the last's: all the metal
- * is laid.
+ * Lays in the order they are run: each wanted lay up to where it goes, side by side in the order chosen. What the last
+ * leaves is the last's: all the metal is laid. Boiling out is no lay.
  */
-export function laysOf(
-  laid: readonly Laid[],
-  wanted: readonly WantedLay[],
-  soak: Soak,
-  order: Order,
-  sitsArc: boolean,
-): Lay[] {
+export function laysOf(laid: readonly Laid[], wanted: readonly WantedLay[], order: Order): Lay[] {
   if (!laid.length) return []
   let reached = 0
   const steps = wanted
@@ -52,17 +38,6 @@ export function laysOf(
       return { ...lay, share: reached - from }
     })
     .filter(step => step.share > 0)
-  const boil: Lay[] =
-    sitsArc && BOILED.has(soak) && wanted[0]
-      ? [...new Set(laid.map(one => one.side))].map(side => ({
-          process: wanted[0]!.process,
-          filler: null,
-          side,
-          volumeMm3: 0,
-          runMm: Math.max(...laid.filter(one => one.side === side).map(one => one.runMm)),
-          boilOut: true,
-        }))
-      : []
   const sides = [...new Set(laid.map(one => one.side))].toSorted()
   const of = (side: 1 | 2, step: (typeof steps)[number], share = step.share): Lay => {
     const mine = laid.filter(one => one.side === side)
@@ -76,14 +51,13 @@ export function laysOf(
     }
   }
   if (order === 'one-then-other' || sides.length < 2)
-    return [...boil, ...sides.flatMap(side => steps.map(step => of(side, step)))]
+    return sides.flatMap(side => steps.map(step => of(side, step)))
   // Turn about and roots first both bring the two sides up together; with one lay the root is a lay of its own.
   const [first, ...rest] = steps
   if (order === 'roots-then-fills' && first && rest.length === 0 && first.share > UP_TO.root)
     return [
-      ...boil,
       ...sides.map(side => of(side, first, UP_TO.root)),
       ...sides.map(side => of(side, first, first.share - UP_TO.root)),
     ]
-  return [...boil, ...steps.flatMap(step => sides.map(side => of(side, step)))]
+  return steps.flatMap(step => sides.map(side => of(side, step)))
 }

@@ -1,31 +1,57 @@
 import { BEAD_TO_ROD_AREA, DEPOSIT_G_MIN_PER_MM2 } from '../groove/plan'
+import { ROOM_C } from '../arc/least-preheat'
 import { migSetup, type MigMode } from '../arc/mig'
 import { NoAnswer } from '../ask/question'
 import { BRAZE_RODS } from '../braze/rods.table'
+import { BRAZE_ROD_OF } from '../call/braze-rod.table'
 import type { Alloy } from '../metal/alloys.table'
 import type { Lay } from './lays'
-import { FLAME_CM3_MIN, GUN_TRAVEL_MM_MIN, LANDS_SHARE, LAYS_BY, ROD_FOR_WALL, WIRE_MM } from './process.table'
+import {
+  COLD_TO_SPRAY_MM,
+  FLAME_CM3_MIN,
+  GUN_TRAVEL_MM_MIN,
+  LANDS_SHARE,
+  LAYS_BY,
+  ROD_FOR_WALL,
+  SOLD_RODS_MM,
+  WIRE_MM,
+} from './process.table'
 
 export interface Means {
   passes: number
   massG: number
-  /** Rods before rounding up, and metres of wire. */
-  rods: number
+  /** Volume of rod fed, mm³, and metres of wire. */
+  rodMm3: number
   wireM: number
+  /** Minutes of arc at the current that the wall usually wants. */
   arcMin: number
   /** Minutes at the flame that are the hand's. */
   flameMin: number
 }
 
-export const rodForWall = (wallMm: number): number => ROD_FOR_WALL.find(([toMm]) => wallMm <= toMm)![1]
+/** The rod that suits a wall, mm across. */
+export function rodForWall(wallMm: number): number {
+  const [first, last] = [ROD_FOR_WALL[0], ROD_FOR_WALL.at(-1)]
+  if (!first || !last) throw new Error('no rods for walls')
+  if (wallMm <= first[0]) return first[1]
+  const n = ROD_FOR_WALL.findIndex(([mm]) => wallMm <= mm)
+  const [low, high] = [ROD_FOR_WALL[n - 1], ROD_FOR_WALL[n]]
+  return low && high ? low[1] + ((high[1] - low[1]) * (wallMm - low[0])) / (high[0] - low[0]) : last[1]
+}
+/** The nearest to a thickness of those there are, mm; of those that are sold, where there are none. */
+export const nearestRodMm = (wantedMm: number, held: readonly number[]): number =>
+  (held.length ? held : SOLD_RODS_MM).reduce((best, mm) =>
+    Math.abs(mm - wantedMm) < Math.abs(best - wantedMm) ? mm : best,
+  )
+
 /** A gun on a thin wall is run cold in stitches, else pulsed or sprayed. */
 export const migModeFor = (process: string, wallMm: number): MigMode =>
-  process === 'mig-pulse' ? 'pulse' : wallMm <= 4 ? 'cold' : 'spray'
+  process === 'mig-pulse' ? 'pulse' : wallMm <= COLD_TO_SPRAY_MM[0] ? 'cold' : 'spray'
 
-const ROD_LONG_MM = 914
+export const ROD_LONG_MM = 914
 /** Arc until there is a puddle that takes rod, and back off at the end, for each pass. Common practice, no source. */
 const PUDDLE_MIN = 0.15
-const NONE: Means = { passes: 0, massG: 0, rods: 0, wireM: 0, arcMin: 0, flameMin: 0 }
+const NONE: Means = { passes: 0, massG: 0, rodMm3: 0, wireM: 0, arcMin: 0, flameMin: 0 }
 
 /** Section of the bead that a gun lays at its usual travel, mm². */
 export const gunBeadMm2 = (depositGMin: number, densityGcm3: number): number =>
@@ -35,16 +61,25 @@ export const gunBeadMm2 = (depositGMin: number, densityGcm3: number): number =>
 const passesFor = (lay: Lay, beadMm2: number) =>
   Math.max(1, Math.ceil(lay.volumeMm3 / (beadMm2 * Math.max(1, lay.runMm)) - 1e-9))
 
+/** What a gun lays a minute on a wall: cold, sprayed, or between the two as the wall grows. */
+function gunDepositGMin(filler: Alloy, wallMm: number, process: string): number {
+  const [coldMm, sprayMm] = COLD_TO_SPRAY_MM
+  const sprayed = Math.min(1, Math.max(0, (wallMm - coldMm) / (sprayMm - coldMm)))
+  const at = (thickMm: number) => wireSetup(filler, thickMm, process, ROOM_C).depositGMin
+  return process === 'mig-pulse' || sprayed === 0 || sprayed === 1
+    ? at(wallMm)
+    : (1 - sprayed) * at(coldMm) + sprayed * at(sprayMm)
+}
+
 /**
- * What a lay takes, by what lays it: rods in beads of the rod's own section, wire in beads of the gun's own laying, a
- * flame's rod by the volume it fills. Deposits: common practice, no source, to about a third. @throws NoAnswer where
- * the wire does not bear the current
+ * What a lay takes, by what lays it: rods in beads of the section of the rod that suits the wall, wire in beads of the
+ * gun's own laying, a flame's rod by the volume it fills; a brazing rod runs in as one puddle. Deposits: common practice,
+ * no source, to about a third. @throws NoAnswer where the wire does not bear the current
  */
-export function meansOf(lay: Lay, filler: Alloy, wallMm: number, startC: number, rodMm = rodForWall(wallMm)): Means {
-  if (lay.boilOut) return { ...NONE, passes: 1 }
+export function meansOf(lay: Lay, filler: Alloy, wallMm: number, rodMm = rodForWall(wallMm)): Means {
   const by = LAYS_BY[lay.process]
   if (by === 'wire') {
-    const { depositGMin } = wireSetup(filler, wallMm, lay.process, startC)
+    const depositGMin = gunDepositGMin(filler, wallMm, lay.process)
     const massG = (lay.volumeMm3 * filler.densityGcm3) / 1000
     return {
       ...NONE,
@@ -54,14 +89,13 @@ export function meansOf(lay: Lay, filler: Alloy, wallMm: number, startC: number,
       passes: passesFor(lay, gunBeadMm2(depositGMin, filler.densityGcm3)),
     }
   }
-  const rodMm2 = (Math.PI / 4) * rodMm ** 2
-  const density = lay.process === 'zinc-rod-braze' ? BRAZE_RODS['zinc-al'].densityGcm3 : filler.densityGcm3
-  const massG = (lay.volumeMm3 * density) / 1000
+  const brazed = BRAZE_ROD_OF[lay.process]
+  const massG = (lay.volumeMm3 * (brazed ? BRAZE_RODS[brazed].densityGcm3 : filler.densityGcm3)) / 1000
   const common = {
     ...NONE,
     massG,
-    rods: lay.volumeMm3 / LANDS_SHARE.rod / (rodMm2 * ROD_LONG_MM),
-    passes: passesFor(lay, BEAD_TO_ROD_AREA * rodMm2),
+    rodMm3: lay.volumeMm3 / LANDS_SHARE.rod,
+    passes: brazed ? 1 : passesFor(lay, BEAD_TO_ROD_AREA * (Math.PI / 4) * rodMm ** 2),
   }
   if (by === 'flame')
     return { ...common, flameMin: lay.volumeMm3 / 1000 / FLAME_CM3_MIN[lay.process as keyof typeof FLAME_CM3_MIN] }

@@ -4,6 +4,8 @@ import type { Alloy } from '../metal/alloys.table'
 import type { Does, Moves } from '../part/words.table'
 import type { Soak } from '../call/process.table'
 import type { GrooveCut } from '../groove/cut'
+import { common, type Common } from './common'
+import type { Finish } from './finishes.table'
 import type { Section } from './section/shapes'
 import type { WaysCompared } from './thread/ways'
 
@@ -19,9 +21,9 @@ export interface PartFacts {
   readonly does: Does
   readonly moves: Moves
   readonly soak: Soak
+  /** How hot it runs. */
+  readonly hotC: number
   readonly mustNotMove: readonly string[]
-  /** The mend lies on a seat or sealing face that is dressed by hand to size. */
-  readonly seat: boolean
 }
 
 export interface KindInput<F extends Fields> {
@@ -32,6 +34,8 @@ export interface KindInput<F extends Fields> {
   readonly filler: Alloy
   /** Cut open already, or laid over as it is. */
   readonly opened: boolean
+  /** How it is left: as it was said, else by the place it lies on, else as its kind usually is. */
+  readonly finish: Finish
 }
 
 /** Metal laid on one side in one place: a section along a run. */
@@ -45,12 +49,22 @@ export interface Laid {
 }
 export type Goes = 'round' | { readonly longMm: number; readonly wideMm: number }
 
+/** Trades of the hand; no step mixes two. */
+export type Trade = 'clean' | 'cut' | 'fit' | 'dress' | 'check'
+
 /** A step of the hand or of the machine, known by its code; the words stand in `words.ts`. */
 export interface Work {
   readonly code: string
+  readonly trade: Trade
   readonly handMin: number
   readonly machineMin?: number
   /** Needs the mill or lathe set up. */ readonly mill?: boolean
+  /** Makes a piece that could be bought. */ readonly makes?: boolean
+  /** Done after the first side is laid and before the second. */ readonly betweenSides?: boolean
+  /** Goes by itself, and how long, min. */ readonly aloneMin?: number
+  /** The heat that the place is brought to for it, °C; left out, as it comes. */ readonly atC?: number
+  /** Begun before anything else of the mend, since it waits. */ readonly ahead?: boolean
+  /** Wants the part at room heat: it is measured, bored or pressed. */ readonly cold?: boolean
 }
 
 /** What one mend asks for, whatever process lays it. */
@@ -111,6 +125,16 @@ export interface MendKind<Id extends string = string, F extends Fields = Fields>
   readonly id: Id
   readonly name: string
   readonly fields: F
+  /** How it is left where nobody says. */
+  readonly finish: Finish
+  /** Its place in the order of the mends; left out, by the heat it takes. */
+  readonly turn?: 'first' | 'moved-by-others' | 'covers'
+  /** Another mend may lie over it, which must then wait until it is finished. */
+  readonly coverable?: boolean
+  /** Heat gets away from it one way only. */
+  readonly atEdge?: boolean
+  /** What its readings must be together, said at the reading; nothing where they are. */
+  readonly check?: (values: ValuesOf<F>) => { reading: string; message: string } | null
   readonly sketch: KindSketch
   /** The groove it is opened to; null where these readings want none. Left out where the kind is never grooved. */
   readonly cut?: (given: Drawn<F>) => GrooveCut | null
@@ -123,7 +147,11 @@ export interface MendKind<Id extends string = string, F extends Fields = Fields>
   readonly words: Readonly<Record<string, string>>
 }
 
-export const mendKind = <Id extends string, F extends Fields>(kind: MendKind<Id, F>): MendKind<Id, F> => kind
+type Declared<Id extends string, F extends Fields> = Omit<MendKind<Id, F>, 'fields'> & { readonly fields: F }
+
+/** A kind of mend as it is declared in its folder, with what may be said of any. */
+export const mendKind = <Id extends string, F extends Fields>(kind: Declared<Id, F>): MendKind<Id, F & Common> =>
+  ({ ...kind, fields: { ...kind.fields, ...common } }) as unknown as MendKind<Id, F & Common>
 
 /** What most mends have nothing of. */
 export const PLAIN = {

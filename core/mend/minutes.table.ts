@@ -16,7 +16,9 @@ export const BACK_GRIND_MIN = 4
 export const ROUGH = { startMin: 0.4, perCm2: 0.3 } as const
 export const BLEND = { startMin: 3, perCm2: 1 } as const
 export const SEAT = { startMin: 22, perCm2: 2 } as const
+/** A patch with the hole it goes in; the hole alone. */
 export const PATCH_CUT_MIN = 25
+export const WINDOW_CUT_MIN = 10
 export const PATCH_LAP_MIN = 6
 export const PLATE_CUT_MIN = 15
 export const JOINT_FIT_MIN = 6
@@ -29,6 +31,10 @@ export const FACE_CUT_MIN = 2
 export const FACE_CUT_MIN_PER_CM2 = 0.04
 export const BORE_MIN = 14
 export const DRILL_TAP_MIN = 8
+/** Turning a slug, its hours in the freezer, and pressing it home once the body is warm. */
+export const SLUG_TURN_MIN = 6
+export const FREEZE_MIN = 120
+export const SHRINK_MIN = 1.5
 export const TURN_CUT_MIN = 5
 /** Setting mill or lathe up, once for the part; and finding each mend on it. */
 export const MILL_SET_UP_MIN = 10

@@ -53,5 +53,23 @@ export function wordsFor(kind: string, code: string): string {
   return found
 }
 
+/** What a part is judged by at its call before anybody has said what is broken. Judgement. */
+export const NOTIONAL = { kind: 'crack', readings: { lengthMm: 80 } } as const satisfies {
+  kind: KindId
+  readings: object
+}
+
 /** Every kind with its fields, for schemas and forms. */
 export const kinds = (): readonly MendKind[] => KIND_IDS.map(kindOf)
+
+/** What is wrong with a mend's readings taken together: one that is wanted unless another is said, a kind's own rule. */
+export function wrongTogether(
+  kind: MendKind,
+  values: Readonly<Record<string, unknown>>,
+): { reading: string; message: string }[] {
+  const missing = Object.entries(kind.fields)
+    .filter(([key, { unless }]) => unless !== undefined && values[key] === undefined && values[unless] === undefined)
+    .map(([reading, { unless }]) => ({ reading, message: `is wanted, unless ${unless} is said` }))
+  const own = missing.length ? null : kind.check?.(values as never)
+  return own ? [...missing, own] : missing
+}

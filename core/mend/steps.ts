@@ -1,3 +1,5 @@
+import { facingCutCount } from '../face/facing-cuts'
+import type { Finish } from './finishes.table'
 import type { Laid, Work } from './kind'
 import {
   BLEND,
@@ -13,25 +15,37 @@ import {
 
 /** Cutting so much metal away; none where nothing is cut. */
 export const cutting = (code: string, removedMm3: number): Work[] =>
-  removedMm3 > 0 ? [{ code, handMin: CUT_START_MIN + (removedMm3 / 1000) * CUT_MIN_PER_CM3 }] : []
+  removedMm3 > 0
+    ? [{ code, trade: 'cut', handMin: CUT_START_MIN + (removedMm3 / 1000) * CUT_MIN_PER_CM3 }]
+    : []
 
-export const wipe: Work = { code: 'wipe', handMin: WIPE_MIN }
+export const wipe: Work = { code: 'wipe', trade: 'clean', handMin: WIPE_MIN }
 
-export type Dressing = 'rough' | 'blend' | 'seat'
 const DRESS = { rough: ROUGH, blend: BLEND, seat: SEAT } as const
 
 const faceCm2 = (laid: readonly Laid[]) => laid.reduce((sum, { runMm, wideMm }) => sum + runMm * wideMm, 0) / 100
 
-/** Dressing what was laid, by hand. */
-export const dressing = (how: Dressing, laid: readonly Laid[]): Work => ({
-  code: `dress-${how}`,
-  handMin: DRESS[how].startMin + DRESS[how].perCm2 * faceCm2(laid),
-})
-
-/** Facing cuts on the mill over an area, so many of them. */
-export const facing = (areaMm2: number, cuts: number): Work => ({
+/** Facing cuts on the mill over an area, until so much that stands proud is gone. */
+export const facing = (areaMm2: number, proudMm: number): Work => ({
   code: 'face-cuts',
+  trade: 'dress',
   handMin: MILL_FIND_MIN,
-  machineMin: cuts * (FACE_CUT_MIN + (FACE_CUT_MIN_PER_CM2 * areaMm2) / 100),
+  machineMin: facingCutCount(proudMm) * (FACE_CUT_MIN + (FACE_CUT_MIN_PER_CM2 * areaMm2) / 100),
   mill: true,
 })
+
+/** Machined where nothing is said of how: what stands this proud over the laid face, mm. Common practice, no source. */
+const USUAL_PROUD_MM = 1.5
+
+/** How what was laid is finished; `machined` is the kind's own work at the machine, facing where it has none. */
+export function finishing(finish: Finish, laid: readonly Laid[], machined?: readonly Work[]): readonly Work[] {
+  if (finish === 'proud' || !laid.length) return []
+  if (finish === 'machined') return machined ?? [facing(100 * faceCm2(laid), USUAL_PROUD_MM)]
+  return [
+    {
+      code: `dress-${finish}`,
+      trade: 'dress',
+      handMin: DRESS[finish].startMin + DRESS[finish].perCm2 * faceCm2(laid),
+    },
+  ]
+}

@@ -12,6 +12,11 @@ export const SHARED_WORDS: Readonly<Record<string, string>> = {
   'back-grind': 'Grind the far side back to sound weld, and look for what is left before filling it.',
   'thin-wall': 'a thin wall',
   'heavy-wall': 'a heavy wall',
+  'lap-face': 'Lap it on abrasive over a true plate until the marks reach every edge.',
+  skim: 'Skim it: as little as brings it true.',
+  'machine-down': 'Machine it down to below the damage; mind what that takes of its height.',
+  'nothing-low': 'Where metal is laid, it wants how much is missing.',
+  'nothing-welded': 'All of it is left unwelded.',
   'two-metals': 'two metals in one joint',
 }
 

@@ -8,6 +8,8 @@ export interface BodyGiven {
   id: string
   alloy?: Alloy | undefined
   evidence?: readonly Evidence[] | undefined
+  /** What it may be, best first, where that was worked out already. */
+  families?: readonly { id: FamilyId; probability: number }[] | undefined
   wallMm: number
 }
 /** A body with its metal: named, or what the evidence says, with the odds of each family. */
@@ -29,7 +31,8 @@ const sampleOf = (id: FamilyId): Alloy => {
 }
 
 /** @throws NoAnswer where the alloy named is a filler, which no part is made of */
-export function bodyOf({ id, alloy, evidence, wallMm }: BodyGiven): Body {
+export function bodyOf({ id, alloy, evidence, families: given, wallMm }: BodyGiven): Body {
+  if (alloy && given?.length) return { id, alloy, wallMm, families: [...given], known: true }
   if (alloy) {
     const family = familyById(alloy.family)
     if (!family) throw new NoAnswer(`${alloy.name} is a filler: no part is made of it`)

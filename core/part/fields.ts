@@ -1,8 +1,8 @@
 import { z } from 'zod'
 import { EARLIER_WORDS, SAFETY_WORDS } from '../call/judge.table'
 import { SOAK_WORDS } from '../call/process.table'
-import { choice, flag, maybe, usually, type Field } from '../field/field'
-import { DOES, MOVES } from './words.table'
+import { choice, flag, many, maybe, usually, type Field } from '../field/field'
+import { DOES, MOVES, STAKES } from './words.table'
 
 const names = (label: string): Field<readonly string[]> => ({
   kind: 'choices',
@@ -28,6 +28,9 @@ export const fields = {
   coating: name('What is on it'),
   cause: name('Why it broke'),
   safetyCritical: choice('If it breaks again', SAFETY_WORDS, 'none'),
+  stakes: choice('Who is hurt', STAKES, 'nothing'),
+  alike: many('Parts alike', 1, 1000),
+  pressureMPa: maybe('mPa', 'Pressure at work', { min: 0, max: 100 }),
   hotC: usually('c', 'Runs as hot as', 40, { min: -60, max: 500 }),
   saltWater: flag('In salt water', false),
   mustNotMove: names('What may not move'),

@@ -18,6 +18,9 @@ export interface PartMass {
   from: 'shape' | 'sizes' | 'mass'
 }
 
+/** No part is lighter than a tenth of a gram. */
+const some = (massG: number): number => Math.max(0.1, massG)
+
 /** What a shape measures. @throws NoAnswer for one in cells, which has no size of its own here */
 const volumeAndSkin = (shape: Shape): Pick<Measured, 'volumeMm3' | 'skinMm2'> => {
   if (shape.kind !== 'voxels') return measured(shape)
@@ -34,11 +37,12 @@ export function massOf(
   wallMm: number,
 ): PartMass {
   const found = known ?? (shape && volumeAndSkin(shape))
-  if (found) return { massG: massG ?? (found.volumeMm3 * densityGcm3) / 1000, skinMm2: found.skinMm2, from: 'shape' }
+  if (found)
+    return { massG: some(massG ?? (found.volumeMm3 * densityGcm3) / 1000), skinMm2: found.skinMm2, from: 'shape' }
   if (lengthMm && widthMm) {
     const lump = lumpOfSizes({ lengthMm, widthMm, heightMm, wallMm })
-    return { massG: massG ?? (lump.volumeMm3 * densityGcm3) / 1000, skinMm2: lump.skinMm2, from: 'sizes' }
+    return { massG: some(massG ?? (lump.volumeMm3 * densityGcm3) / 1000), skinMm2: lump.skinMm2, from: 'sizes' }
   }
-  if (massG) return { massG, skinMm2: skinOfMassMm2(massG, densityGcm3, wallMm), from: 'mass' }
+  if (massG) return { massG: some(massG), skinMm2: skinOfMassMm2(some(massG), densityGcm3, wallMm), from: 'mass' }
   throw new NoAnswer('the part wants its length and width, its mass, or its shape')
 }

@@ -11,24 +11,18 @@ export interface Lump {
 }
 
 /**
- * Metal and skin of a part from its sizes over all and its wall: a tray (bottom and four walls, open on one side), or a
- * plate where no height worth the name is given. Plane geometry, exact for those two; bosses and ribs are left out, so
- * a casting is a tenth to a third light.
+ * Metal and skin of a part from its sizes over all and its wall: a tray (bottom and four walls, open on one side), which
+ * goes over into a plate as it gets no higher than its wall and into a solid bar as its walls meet. Plane geometry, exact
+ * for those; bosses and ribs are left out, so a casting is a tenth to a third light.
  */
 export function lumpOfSizes({ lengthMm: l, widthMm: w, heightMm, wallMm: t }: Sizes): Lump {
   const height = heightMm && heightMm > 0 ? heightMm : t
-  const plate = height <= 1.5 * t || l <= 2 * t || w <= 2 * t
-  const thin = Math.min(t, height)
-  if (plate) return { plate, volumeMm3: l * w * thin, skinMm2: 2 * l * w + 2 * (l + w) * thin }
+  const bottom = Math.min(t, height)
+  const [insideL, insideW] = [Math.max(0, l - 2 * t), Math.max(0, w - 2 * t)]
   return {
-    plate,
-    volumeMm3: l * w * height - (l - 2 * t) * (w - 2 * t) * (height - t),
-    skinMm2:
-      l * w +
-      2 * height * (l + w) +
-      (l - 2 * t) * (w - 2 * t) +
-      2 * (height - t) * (l + w - 4 * t) +
-      2 * t * (l + w - 2 * t),
+    plate: height <= 1.5 * t || l <= 2 * t || w <= 2 * t,
+    volumeMm3: l * w * height - insideL * insideW * (height - bottom),
+    skinMm2: 2 * l * w + 2 * height * (l + w) + 2 * (height - bottom) * (insideL + insideW),
   }
 }
 

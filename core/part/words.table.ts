@@ -5,3 +5,20 @@ export type Moves = keyof typeof MOVES
 /** What a part does. */
 export const DOES = { seal: 'seals', static: 'steady load', cyclic: 'repeated load' } as const
 export type Does = keyof typeof DOES
+
+/** What of a part may not move; faces that a mend may lie on. */
+export const MUST_NOT_MOVE = {
+  'bearing-bore': 'bearing bore',
+  'locating-diameter': 'locating diameter',
+  'gasket-face': 'gasket face',
+  'bolt-pattern': 'bolt pattern',
+  'pivot-line': 'pivot alignment',
+} as const
+
+/** Who is hurt if it breaks. */
+export const STAKES = {
+  nothing: 'nobody, and nothing else breaks',
+  property: 'other things break with it',
+  person: 'somebody is hurt: a frame, a step, a seat, an arm',
+} as const
+export type Stakes = keyof typeof STAKES

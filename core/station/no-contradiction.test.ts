@@ -114,7 +114,8 @@ describe('no call contradicts its own numbers', () => {
     })
     expect(plan.call.data.process).toBe('ac-tig')
     expect(plan.call.short).toMatch(/^mend, AC TIG/)
-    expect(plan.warm.data.warmth).toMatchObject({ need: 'preheat', toC: 140, reaches: true })
+    expect(plan.warm.data.warmth).toMatchObject({ need: 'preheat', reaches: true })
+    expect(Math.round(plan.warm.data.warmth.toC)).toBe(132)
     expect(plan.weld.data.setUp!.set.reaches).toBe(true)
   })
   it('with no torch the answer is no, and what would make it possible', () => {

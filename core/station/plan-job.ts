@@ -3,13 +3,13 @@ import { MENDS, mendsBasis } from '../job/basis'
 import type { Job, Kit } from '../job/job.schema'
 import { STATION_IDS, STATION_NAMES, type StationId } from '../job/stations.table'
 import { bodyOf, type Body } from './take-in/body'
-import { chooseFillerFor, chooseProcessFor, planCall, type CallData } from './call/call'
+import { choicesOf, planCall, type CallData } from './call/call'
 import { planHandOver, type HandOverData } from './hand-over/hand-over'
 import { planKnow, type KnowData } from './know/know'
 import { mendChanges } from './mends/mend-changes'
 import { mendsTake } from './mends/mends-basis'
 import { mendVerdicts, stationOfMends } from './mends/mend-words'
-import { heatedMends } from './mends/heated'
+import { wholeOf } from './mends/whole-of'
 import { planMends } from './mends/mends'
 import { processesOf } from './mends/mend-row'
 import type { Shown } from './mends/station-says'
@@ -102,11 +102,10 @@ export function planJob(job: Job, kit: Kit): JobPlan {
   const { alloy } = know.data
   const body = bodyOf(job, alloy.densityGcm3)
   const takeIn = grounded(planTakeIn(job, body))
-  const planned = planMends(job, kit, know.data)
-  const choices = {
-    ...chooseFillerFor(job, know.data, planned),
-    ...chooseProcessFor(job, kit, know.data, body, planned),
-  }
+  const whole = wholeOf(job, kit, know.data)
+  // Before anything is said to be broken, a part is taken in and cleaned all the same.
+  const steps = whole.planned?.steps ?? whole.judgedBy?.steps.filter(step => step.phase === 'open' && !step.mend) ?? []
+  const choices = choicesOf(job, whole.judgedBy)
   const warned = <Data>(plan: StationPlan<Data>): StationPlan<Data> =>
     grounded({
       ...plan,
@@ -116,10 +115,10 @@ export function planJob(job: Job, kit: Kit): JobPlan {
         ...plan.cautions,
       ],
     })
-  const decided = planned.warm ?? decideWarm(job, kit, body, alloy)
-  const laidHot = planned.rows.filter(row => row.planned?.process).map(row => row.id)
+  const decided = whole.planned?.warm ?? decideWarm(job, kit, body, alloy)
+  const laidHot = whole.planned?.mends.filter(mend => mend.tried).map(mend => mend.id) ?? []
   const warm = warned(planWarm(job, kit, body, alloy, decided, laidHot))
-  const mends = heatedMends(planned, job, kit, body ?? weighedBody(job, alloy), alloy, warm.data)
+  const mends = planMends(job, kit, know.data, whole, body ?? weighedBody(job, alloy), warm.data)
   /** What the mends rest on is what the stations that show them rest on. */
   const withMends = <Data>(station: Shown, plan: StationPlan<Data>): StationPlan<Data> => {
     const said = stationOfMends(plan, mends, station)
@@ -134,11 +133,11 @@ export function planJob(job: Job, kit: Kit): JobPlan {
   const open = warned(withMends('open', planOpen(job, job.mends.length ? laid : [choices.process])))
   const weld = warned(withMends('weld', planWeld(job, warm.data, mends)))
   const rebuild = warned(withMends('rebuild', planRebuild(job, kit, alloy, choices.fillerAlloy, choices.process)))
-  const prove = grounded(planProve(job, choices.process, mends))
-  const phases = phasesOf(job, kit, warm.data, prove.data, mends)
+  const prove = grounded(planProve(job, choices.process, mends, whole.planned?.steps ?? []))
+  const phases = phasesOf(job, kit, mends, steps)
   const before = [takeIn, know, open, warm, weld, rebuild, prove]
-  const handOver = grounded(planHandOver(job, kit, phases, unmetBefore(job, before, prove.data), mends))
-  const judged = planCall(job, kit, know.data, choices, handOver.data.quote?.total ?? null, warm.data.warmth)
+  const handOver = grounded(planHandOver(job, kit, phases, unmetBefore(job, before, prove.data), mends, steps))
+  const judged = planCall(job, kit, know.data, whole.judgedBy, handOver.data.quote?.total ?? null)
   const call = warned({ ...judged, why: [...judged.why, ...mendVerdicts(mends)] })
   const all = { 'take-in': takeIn, know, call, open, warm, weld, rebuild, prove, 'hand-over': handOver }
   return {

@@ -47,7 +47,8 @@ describe('whether to warm', () => {
 
   it('140 A wants a 10 mm wall at about 130 °C or more, and a torch is some minutes on two kilos of it', () => {
     const found = warmFor(ask('356', 10, 140, {}, 2000))
-    expect(found.toC).toBe(140)
+    expect(found.toC).toBeGreaterThan(130)
+    expect(found.toC).toBeLessThan(140)
     expect(found.reaches).toBe(true)
     expect(found.minutes).toBeGreaterThan(3)
     expect(found.minutes).toBeLessThan(8)

@@ -38,6 +38,8 @@ export interface WarmAsk {
   school?: WarmSchool | undefined
   /** What it is at on the bench. */
   startC?: number | undefined
+  /** No hotter than this whatever is wanted, °C, and why. */
+  cap?: { c: number; why: WarmWhy } | undefined
   torches: readonly (Torch & { id: string })[]
   part: { massG: number; skinMm2: number; protect: readonly string[] }
   body: { alloy: Alloy; wallMm: number }
@@ -47,8 +49,6 @@ export interface WarmAsk {
    */
   arcs: readonly { leastC: number; easyC?: number; wallMm: number; soak: string; runMm?: number }[]
 }
-
-const tens = (c: number) => Math.ceil(c / 10) * 10
 
 /** How far, where nobody has said: by the school, the machine, wall, metal, oil, cold and what is near. */
 function wantedHeat({ school = 'decide', startC = ROOM_C, part, body, arcs }: WarmAsk): {
@@ -66,16 +66,16 @@ function wantedHeat({ school = 'decide', startC = ROOM_C, part, body, arcs }: Wa
   const near = part.protect.some(thing => COOL_THINGS.includes(thing))
   if (school === 'never') return { toC: startC, why: ['school-never'] }
   if (school === 'chill') return { toC: CHILL_C, why: ['school-chill'] }
-  if (school === 'always') return { toC: Math.max(PREHEAT_C, tens(machineC)), why: ['school-always'] }
+  if (school === 'always') return { toC: Math.max(PREHEAT_C, machineC), why: ['school-always'] }
   // A machine that does not melt in cold decides alone: less heat would be no weld.
-  if (machineC > ROOM_C) return { toC: Math.max(PREHEAT_C, Math.min(mostC, tens(machineC))), why: ['small-machine'] }
+  if (machineC > ROOM_C) return { toC: Math.max(PREHEAT_C, Math.min(mostC, machineC)), why: ['small-machine'] }
   const [toC, why]: [number, WarmWhy[]] =
     wallMm >= (cast ? CAST_WARM_MM : WROUGHT_WARM_MM)
       ? [PREHEAT_C, ['thick-wall']]
       : arcs.some(arc => arc.soak === 'oil-soaked')
         ? [PREHEAT_C, ['drives-oil-out']]
         : easyC > ROOM_C
-          ? [Math.min(PREHEAT_C, tens(easyC)), ['eases-machine']]
+          ? [Math.min(PREHEAT_C, easyC), ['eases-machine']]
           : cast && (wallMm >= THIN_CAST_MM || arcs.some(arc => arc.soak === 'oily'))
             ? [CHILL_C, ['chill-off']]
             : startC < COLD_C
@@ -93,7 +93,7 @@ function wantedHeat({ school = 'decide', startC = ROOM_C, part, body, arcs }: Wa
  * near, unless somebody says a temperature or a school. Schools: common practice, no source. Minutes: `torchReach`.
  */
 export function warmFor(ask: WarmAsk): Warmth {
-  const { wanted, torches, part, body, arcs, startC = ROOM_C } = ask
+  const { wanted, torches, part, body, arcs, startC = ROOM_C, cap } = ask
   const wallMm = Math.max(body.wallMm, ...arcs.map(arc => arc.wallMm))
   const runMm = Math.max(0, ...arcs.map(arc => arc.runMm ?? 0))
   const none = (why: WarmWhy[]): Warmth => ({
@@ -112,8 +112,11 @@ export function warmFor(ask: WarmAsk): Warmth {
     typeof wanted === 'object' && wanted.torch
       ? (torches.find(entry => entry.id === wanted.torch) ?? null)
       : (torches[0] ?? null)
-  const { toC, why } =
-    typeof wanted === 'object' ? { toC: wanted.toC, why: ['as-wanted'] satisfies WarmWhy[] } : wantedHeat(ask)
+  const wish: { toC: number; why: WarmWhy[] } =
+    typeof wanted === 'object' ? { toC: wanted.toC, why: ['as-wanted'] } : wantedHeat(ask)
+  const capped = cap !== undefined && wish.toC > cap.c
+  const toC = capped ? Math.max(startC, cap.c) : wish.toC
+  const why = capped ? [...wish.why, cap.why] : wish.why
   if (toC <= startC) return none(why)
   const found = torch ? torchReach(torch, part, body.alloy, wallMm, toC, { startC, runMm }) : null
   return {

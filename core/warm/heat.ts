@@ -8,7 +8,14 @@ export interface Heat {
   /** No hotter than this before an arc, °C. */
   mostC: number
   /** The torch that brings the part or the zone to a temperature soonest; null where none does. */
-  reach(toC: number): { minutes: number; where: 'whole' | 'zone'; torch: string } | null
+  reach(toC: number): Reached | null
+  /** The same held on one spot, as for a rod that must flow there. */
+  spot(toC: number): Reached | null
+}
+interface Reached {
+  minutes: number
+  where: 'whole' | 'zone'
+  torch: string
 }
 
 /** The heat that these torches bring to a wall of this part. */
@@ -19,18 +26,18 @@ export const heatOf = (
   wallMm: number,
   { runMm = 0, capC = Infinity, atEdge = false }: { runMm?: number; capC?: number | undefined; atEdge?: boolean } = {},
 ): Heat => {
-  const known = new Map<number, ReturnType<Heat['reach']>>()
-  return {
-    mostC: Math.min(mostPreheatC(alloy), capC),
-    reach: toC => {
+  const by = (held: boolean) => {
+    const known = new Map<number, Reached | null>()
+    return (toC: number): Reached | null => {
       const before = known.get(toC)
       if (before !== undefined) return before
-      const found = soonest(torches, part, alloy, wallMm, toC, { runMm, atEdge })
+      const found = soonest(torches, part, alloy, wallMm, toC, { runMm, atEdge, held })
       const reach = found && { minutes: found.minutes, where: found.where, torch: found.torch.name }
       known.set(toC, reach)
       return reach
-    },
+    }
   }
+  return { mostC: Math.min(mostPreheatC(alloy), capC), reach: by(false), spot: by(true) }
 }
 
 /** No hotter than this by what somebody said or by their school, °C; nothing stands in the way otherwise. */

@@ -17,6 +17,8 @@ export const WARM_WHY = {
   'thin-clean': 'Thin and clean: the arc warms it soon enough by itself.',
   'thin-wrought': 'Wrought metal of this wall wants no heat but the arc’s: more would only soften it.',
   'kept-cool-near': 'What sits near it stands no more than the chill taken off.',
+  'kept-on': 'What stays on the part stands no more.',
+  'metal-limit': 'This metal stands no more before an arc.',
   'no-torch': 'There is no torch in the kit to do it with.',
 } as const
 export type WarmWhy = keyof typeof WARM_WHY

@@ -97,9 +97,9 @@ const options = useLineOptions(() => ({
           <th scope="row">{{ flame.torch.name }}</th>
           <td class="num">{{ settings.text(flame.torch.powerW, 'w') }}</td>
         </tr>
-        <tr v-if="flame.plan.fuelL !== null">
+        <tr v-if="flame.fuelL > 0">
           <th scope="row">Fuel</th>
-          <td class="num">{{ Math.round(flame.plan.fuelL) }} L</td>
+          <td class="num">{{ Math.round(flame.fuelL) }} L</td>
         </tr>
       </tbody>
     </table>

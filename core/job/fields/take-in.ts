@@ -1,15 +1,19 @@
 import { z } from 'zod'
 import { fields as part } from '../../part/fields'
 import { CAUSES, COATINGS, COMEBACKS, MUST_NOT_MOVE, PROTECT_NAMES } from '../words.table'
-import { DOES, MOVES } from '../../part/words.table'
+import { DOES, MOVES, STAKES } from '../../part/words.table'
+import { storedReading } from '../reading.schema'
+import { idText, text } from '../text'
 import { EARLIER_WORDS, SAFETY_WORDS } from '../../call/judge.table'
 import { SOAK_WORDS } from '../../call/process.table'
-import { amount, askedPick, flag, maybePick, money, pick, picks, reading, sameAs, when, words } from './declared'
+import { amount, askedPick, flag, list, maybePick, money, pick, picks, reading, sameAs, when, words } from './declared'
 
 /** What is taken for the wall where something must be drawn or judged before anyone has measured it, mm. */
 export const ASSUMED_WALL_MM = 6
 /** As long and wide as this, mm, where a set-up is begun on a part of no size yet. */
 export const [ASSUMED_LONG_MM, ASSUMED_WIDE_MM] = [180, 120]
+
+const NOT_SAID = { typed: '', value: null }
 
 /** What is noted of the part as it comes in. */
 export const takeIn = {
@@ -20,6 +24,12 @@ export const takeIn = {
   coating: pick('Coating on it', COATINGS, 'none'),
   finishAfter: pick('Finish afterwards', COATINGS, 'none'),
   saltWater: flag(part.saltWater.label, part.saltWater.usual),
+  stakes: pick(part.stakes.label, STAKES, part.stakes.usual),
+  pressureMPa: sameAs(part.pressureMPa),
+  keptOn: list('Stays on the part', 20, z.strictObject({ id: idText, name: text(60), limitC: storedReading.default(NOT_SAID) }), {
+    knownBy: 'itself',
+    order: 'as-put-in',
+  }, { limitC: reading('c', 'Stands', { min: -60, max: 500 }), name: words('What it is', 60) }),
   safetyCritical: pick(part.safetyCritical.label, SAFETY_WORDS, part.safetyCritical.usual),
   cause: pick('Why it broke', CAUSES, 'unknown'),
   causeCure: words('What is done about that'),

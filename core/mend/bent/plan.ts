@@ -18,6 +18,8 @@ export const bent = mendKind({
   name: 'bent rim or ear',
   fields,
   words,
+  finish: 'proud',
+  turn: 'first',
   sketch,
   section,
   plan: ({ values, bodies: [body], part }) => {
@@ -31,7 +33,10 @@ export const bent = mendKind({
       refused: share > TOO_FAR_SHARE ? 'bent-too-far' : null,
       risks: [{ code: 'pressed', points: PRESSED_POINTS }],
       opening: [],
-      rebuild: [{ code: 'press-back', handMin: steps.length * PRESS_STEP_MIN + MEASURE_MIN }],
+      rebuild: [
+        { code: 'press-back', trade: 'fit', handMin: steps.length * PRESS_STEP_MIN },
+        { code: 'measure-bend', trade: 'check', handMin: MEASURE_MIN, cold: true },
+      ],
       checks: ['look', 'dye', part.moves === 'spins' ? 'run-out' : 'alignment'],
     }
   },

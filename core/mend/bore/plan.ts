@@ -1,7 +1,7 @@
 import { KIND_POINTS } from '../../call/judge.table'
 import { mendKind, PLAIN } from '../kind'
 import { BORE_MIN, MILL_FIND_MIN } from '../minutes.table'
-import { wipe } from '../steps'
+import { finishing, wipe } from '../steps'
 import { ringMm3 } from '../volumes'
 import { section, sketch } from './drawing'
 import { fields } from './fields'
@@ -17,9 +17,11 @@ export const bore = mendKind({
   name: 'bore or bearing seat',
   fields,
   words,
+  finish: 'machined',
+  turn: 'moved-by-others',
   sketch,
   section,
-  plan: ({ values, bodies: [body], opened }) => {
+  plan: ({ values, bodies: [body], opened, finish }) => {
     const { boreMm, deepMm, lowMm } = values
     const areaMm2 =
       boreMm && deepMm ? Math.PI * boreMm * deepMm : (values.areaMm2 ?? (values.wideMm ?? 0) * (values.longMm ?? 0))
@@ -38,8 +40,17 @@ export const bore = mendKind({
       laid,
       refused: areaMm2 > 0 ? null : 'no-area',
       risks: [{ code: 'bore-moves', points: BORE_MOVES_POINTS }],
-      opening: [...(opened ? [] : [{ code: 'scrub-bore', handMin: SCRUB_MIN }]), wipe],
-      rebuild: [{ code: 'bore-to-size', handMin: MILL_FIND_MIN, machineMin: BORE_MIN, mill: true }],
+      opening: [...(opened ? [] : [{ code: 'scrub-bore', trade: 'cut' as const, handMin: SCRUB_MIN }]), wipe],
+      rebuild: finishing(finish, laid, [
+        {
+          code: 'bore-to-size',
+          trade: 'dress',
+          handMin: MILL_FIND_MIN,
+          machineMin: BORE_MIN,
+          mill: true,
+          cold: true,
+        },
+      ]),
       checks: ['look', 'bore', 'fit'],
     }
   },

@@ -1,4 +1,5 @@
 import { flag, needed, sides, usually, choice } from '../../field/field'
+import { reach } from '../reach'
 import { WHERE_IT_ENDS } from '../words'
 
 /** A break mostly goes from edge to edge. */
@@ -7,6 +8,7 @@ const ENDS = { edge: WHERE_IT_ENDS.edge, hole: WHERE_IT_ENDS.hole, tip: WHERE_IT
 export const fields = {
   lengthMm: needed('mm', 'Length of the break', { max: 20_000 }),
   sides: sides('Welded from', 2),
+  reach: reach(),
   keepBreak: flag('Keep the middle of the break as the locator', true),
   startsIn: choice('It starts', ENDS, 'edge'),
   endsIn: choice('It ends', ENDS, 'edge'),

@@ -1,7 +1,7 @@
 import { drawn, mendKind, PLAIN } from '../kind'
 import { grooved } from '../grooved'
 import { BACK_GRIND_MIN, LOCATE_MIN } from '../minutes.table'
-import { cutting, dressing, wipe } from '../steps'
+import { cutting, finishing, wipe } from '../steps'
 import { cut, handles, section, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
@@ -12,11 +12,12 @@ export const broken = mendKind({
   name: 'piece broken off',
   fields,
   words,
+  finish: 'blend',
   sketch,
   cut,
   handles,
   section,
-  plan: ({ values, bodies: [body], part, opened }) => {
+  plan: ({ values, bodies: [body], part, opened, finish }) => {
     const { laid, removedMm3, refused } = grooved(cut(drawn(values, [body])))
     return {
       ...PLAIN,
@@ -28,10 +29,12 @@ export const broken = mendKind({
       opening: [
         ...(opened ? [] : cutting('bevel', removedMm3)),
         wipe,
-        { code: 'locate', handMin: LOCATE_MIN },
-        ...(values.keepBreak ? [{ code: 'back-grind', handMin: BACK_GRIND_MIN }] : []),
+        { code: 'locate', trade: 'fit', handMin: LOCATE_MIN },
+        ...(values.keepBreak && laid.length > 1
+          ? [{ code: 'back-grind', trade: 'cut', handMin: BACK_GRIND_MIN, betweenSides: true } as const]
+          : []),
       ],
-      rebuild: [dressing(part.seat ? 'seat' : 'blend', laid)],
+      rebuild: finishing(finish, laid),
       checks: ['look', 'fit', ...(part.does === 'static' ? [] : ['dye'])],
     }
   },

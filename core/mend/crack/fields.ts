@@ -16,8 +16,6 @@ export const fields = {
   includedDeg: usually('deg', 'Included angle of the groove', 70, { min: 0, max: 160 }),
   rootRadiusMm: usually('mm', 'Radius at its bottom', 2, { min: 0, max: 50 }),
   capMm: usually('mm', 'Cap', 1.5, { min: 0, max: 20 }),
-  /** Left out, by the wall. */
-  rodMm: maybe('mm', 'Rod', { min: 0.5, max: 10, help: 'empty: by the wall' }),
   ...atRebuild({
     machined: flag('Machined afterwards', false),
     ...onlyWhen('machined', true, {

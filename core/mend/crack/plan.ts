@@ -1,21 +1,21 @@
 import type { ValuesOf } from '../../field/field'
+import type { Finish } from '../finishes.table'
 import { drawn, mendKind, PLAIN, type Laid } from '../kind'
 import { FIND_ENDS_MIN, STOP_HOLE_MIN } from '../minutes.table'
 import { tipsOf } from '../../groove/cut'
-import { facingCutsMm } from '../../face/facing-cuts'
 import { grooved } from '../grooved'
-import { cutting, dressing, facing, wipe } from '../steps'
+import { cutting, facing, finishing, wipe } from '../steps'
 import { cut, handles, section, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
 
 /** Faced on the mill over the run of its groove, or dressed by hand. */
-function afterwards({ machined, proudMm, faceWideMm }: ValuesOf<typeof fields>, laid: readonly Laid[], seat: boolean) {
+function afterwards({ machined, proudMm, faceWideMm }: ValuesOf<typeof fields>, laid: readonly Laid[], finish: Finish) {
   const [first] = laid
   if (!first) return []
   return machined && proudMm > 0
-    ? [facing((faceWideMm ?? first.wideMm) * first.runMm, facingCutsMm(proudMm).length)]
-    : [dressing(seat ? 'seat' : 'rough', laid)]
+    ? [facing((faceWideMm ?? first.wideMm) * first.runMm, proudMm)]
+    : finishing(finish, laid)
 }
 
 /** A crack, part or all through the wall, open or running into a hole or an edge. */
@@ -24,11 +24,13 @@ export const crack = mendKind({
   name: 'crack',
   fields,
   words,
+  finish: 'rough',
+  coverable: true,
   sketch,
   cut,
   handles,
   section,
-  plan: ({ values, bodies: [body], part, opened }) => {
+  plan: ({ values, bodies: [body], part, opened, finish }) => {
     const groove = cut(drawn(values, [body]))
     const tips = tipsOf(groove)
     const { laid, removedMm3, refused } = grooved(groove)
@@ -36,19 +38,18 @@ export const crack = mendKind({
       ...PLAIN,
       wallMm: body.wallMm,
       joint: 'groove',
-      rodMm: values.rodMm,
       laid,
       removedMm3: opened ? 0 : removedMm3,
       refused,
       opening: opened
         ? [wipe]
         : [
-            ...(groove.ends ? [{ code: 'find-ends', handMin: FIND_ENDS_MIN }] : []),
-            ...(tips && values.stopHoleMm > 0 ? [{ code: 'stop-holes', handMin: tips * STOP_HOLE_MIN }] : []),
+            ...(groove.ends ? [{ code: 'find-ends', trade: 'check', handMin: FIND_ENDS_MIN } as const] : []),
+            ...(tips && values.stopHoleMm > 0 ? [{ code: 'stop-holes', trade: 'cut', handMin: tips * STOP_HOLE_MIN } as const] : []),
             ...cutting('groove', removedMm3),
             wipe,
           ],
-      rebuild: afterwards(values, laid, part.seat),
+      rebuild: afterwards(values, laid, finish),
       checks: ['look', ...(part.does === 'static' ? [] : ['dye'])],
     }
   },

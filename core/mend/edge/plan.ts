@@ -1,6 +1,6 @@
 import { mendKind, PLAIN } from '../kind'
 import { CUT_START_MIN } from '../minutes.table'
-import { dressing, wipe } from '../steps'
+import { finishing, wipe } from '../steps'
 import { section, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
@@ -14,9 +14,11 @@ export const edge = mendKind({
   name: 'lost edge',
   fields,
   words,
+  finish: 'blend',
+  atEdge: true,
   sketch,
   section,
-  plan: ({ values, bodies: [body], opened }) => {
+  plan: ({ values, bodies: [body], opened, finish }) => {
     const [long, wide, high] = [
       values.longMm + 2 * values.proudMm,
       values.wideMm + 2 * values.proudMm,
@@ -32,11 +34,15 @@ export const edge = mendKind({
         ...(opened
           ? []
           : [
-              { code: 'square-edge', handMin: CUT_START_MIN + DRESS_EDGE_MIN + (EDGE_MIN_PER_CM2 * long * wide) / 100 },
+              {
+                code: 'square-edge',
+                trade: 'cut' as const,
+                handMin: CUT_START_MIN + DRESS_EDGE_MIN + (EDGE_MIN_PER_CM2 * long * wide) / 100,
+              },
             ]),
         wipe,
       ],
-      rebuild: [dressing('blend', laid)],
+      rebuild: finishing(finish, laid),
       checks: ['look', 'fit'],
     }
   },

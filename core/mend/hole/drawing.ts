@@ -2,7 +2,7 @@ import { acrossGroove } from '../section/across-groove'
 import { ROUND, type GrooveCut } from '../../groove/cut'
 import type { Drawn, KindSketch } from '../kind'
 import { poly, box, type Section } from '../section/shapes'
-import { coneOf } from './cone'
+import { coneOf, diameterOf } from './cone'
 import type { fields } from './fields'
 
 export const sketch: KindSketch = { metal: 'M4 8h40v16H4z', gone: 'M29 16a5 5 0 1 1-10 0a5 5 0 1 1 10 0z' }
@@ -13,7 +13,7 @@ const PATCH_BEVEL = { sides: 1, includedDeg: 70, rootRadiusMm: 1, landMm: 0, cap
 
 /** A bevel all round the disc that closes it; none where it is filled. */
 export const cut = ({ values, wallMm, way }: Drawn<typeof fields>): GrooveCut | null =>
-  way === 'patched' ? { ...ROUND, ...PATCH_BEVEL, wallMm, alongMm: Math.PI * values.diameterMm } : null
+  way === 'patched' ? { ...ROUND, ...PATCH_BEVEL, wallMm, alongMm: Math.PI * diameterOf(values) } : null
 
 export const section = (given: Drawn<typeof fields>): Section => {
   const bevel = cut(given)

@@ -1,9 +1,9 @@
 import { grooved } from '../grooved'
 import { drawn, mendKind, PLAIN, type KindInput, type MendWork } from '../kind'
-import { HOLE_PREP_MIN, LOCATE_MIN, PATCH_CUT_MIN } from '../minutes.table'
-import { cutting, dressing, wipe } from '../steps'
+import { HOLE_PREP_MIN, LOCATE_MIN, PATCH_CUT_MIN, WINDOW_CUT_MIN } from '../minutes.table'
+import { cutting, finishing, wipe } from '../steps'
 import { coneMm3, domeMm3 } from '../volumes'
-import { coneOf } from './cone'
+import { coneOf, diameterOf, throughOf } from './cone'
 import { cut, section, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
@@ -19,13 +19,13 @@ type Input = KindInput<typeof fields>
 
 /** The way asked for, or the one that suits; a blind hole has nothing that a patch could be let into. */
 function wayOf({ values, bodies: [body], part }: Input): 'filled' | 'patched' {
-  if (!values.through) return 'filled'
-  const isWide = values.diameterMm > Math.max(PATCH_FROM_MM, PATCH_WALLS * body.wallMm)
+  if (!throughOf(values)) return 'filled'
+  const isWide = diameterOf(values) > Math.max(PATCH_FROM_MM, PATCH_WALLS * body.wallMm)
   return values.way ?? (part.does !== 'cyclic' && isWide ? 'patched' : 'filled')
 }
 
 /** A disc of the part's own wall, a bevel all round it. */
-function patched({ values, bodies: [body], part, opened }: Input): MendWork {
+function patched({ values, bodies: [body], part, opened, finish }: Input): MendWork {
   const { laid, removedMm3, refused } = grooved(cut({ ...drawn(values, [body]), way: 'patched' })!)
   return {
     ...PLAIN,
@@ -39,14 +39,15 @@ function patched({ values, bodies: [body], part, opened }: Input): MendWork {
       ...(opened
         ? []
         : [
-            { code: values.plated ? 'drill-plating' : 'open-hole', handMin: HOLE_PREP_MIN },
-            { code: 'cut-disc', handMin: PATCH_CUT_MIN },
+            { code: values.plated ? 'drill-plating' : 'open-hole', trade: 'cut' as const, handMin: HOLE_PREP_MIN },
+            { code: 'true-hole', trade: 'cut' as const, handMin: WINDOW_CUT_MIN },
+            { code: 'cut-disc', trade: 'cut' as const, handMin: PATCH_CUT_MIN - WINDOW_CUT_MIN, makes: true },
             ...cutting('bevel-disc', removedMm3),
           ]),
       wipe,
-      { code: 'tack-disc', handMin: LOCATE_MIN },
+      { code: 'tack-disc', trade: 'fit', handMin: LOCATE_MIN },
     ],
-    rebuild: [dressing(part.seat ? 'seat' : 'blend', laid)],
+    rebuild: finishing(finish, laid),
     checks: ['look', ...(part.does === 'static' ? [] : ['dye'])],
   }
 }
@@ -57,16 +58,18 @@ export const hole = mendKind({
   name: 'hole to fill',
   fields,
   words,
+  finish: 'rough',
+  coverable: true,
   sketch,
   cut,
   section,
   plan: input => {
     if (wayOf(input) === 'patched') return patched(input)
-    const { values, bodies, part, opened } = input
+    const { values, bodies, opened, finish } = input
     const [body] = bodies
     const { acrossMm: across, mouthMm, deepMm } = coneOf(values, body.wallMm)
     const volumeMm3 = coneMm3(across, mouthMm, deepMm) + domeMm3(mouthMm, values.capMm)
-    const removedMm3 = coneMm3(across, mouthMm, deepMm) - coneMm3(values.diameterMm, values.diameterMm, deepMm)
+    const removedMm3 = coneMm3(across, mouthMm, deepMm) - coneMm3(diameterOf(values), diameterOf(values), deepMm)
     // Rings that close in: the mean of them is half way from the wall of the hole to its middle.
     const laid = [
       {
@@ -87,12 +90,12 @@ export const hole = mendKind({
         ...(opened
           ? []
           : [
-              { code: values.plated ? 'drill-plating' : 'open-hole', handMin: HOLE_PREP_MIN },
+              { code: values.plated ? 'drill-plating' : 'open-hole', trade: 'cut' as const, handMin: HOLE_PREP_MIN },
               ...cutting('cone', removedMm3),
             ]),
         wipe,
       ],
-      rebuild: [dressing(part.seat ? 'seat' : 'rough', laid)],
+      rebuild: finishing(finish, laid),
       checks: ['look'],
     }
   },

@@ -16,6 +16,9 @@ const SQUARE = { ...BEVELLED, sides: 1, rootRadiusMm: 0.5, landMm: 0 } as const
 /** Whether two pieces edge to edge are thin enough to be butted without a bevel. */
 export const isSquare = (wallMm: number, otherMm: number) => Math.min(wallMm, otherMm) <= SQUARE_TO_MM
 
+/** Sides that are welded: the second only where it can be got to. */
+export const sidesOf = ({ reach, sidesWelded }: ValuesOf<typeof fields>) => (reach === 'one' ? 1 : sidesWelded)
+
 /** The leg of its fillets: as said, else the thinner wall. */
 export const legOf = (values: ValuesOf<typeof fields>, wallMm: number, otherMm: number) =>
   values.legMm ?? Math.min(wallMm, otherMm)
@@ -25,7 +28,7 @@ export const cut = ({ values, wallMm, otherMm }: Drawn<typeof fields>): GrooveCu
   values.joint === 'butt'
     ? {
         ...EDGE_TO_EDGE,
-        ...(isSquare(wallMm, otherMm) ? SQUARE : { ...BEVELLED, sides: values.sidesWelded }),
+        ...(isSquare(wallMm, otherMm) ? SQUARE : { ...BEVELLED, sides: sidesOf(values) }),
         wallMm: Math.min(wallMm, otherMm),
         alongMm: values.lengthMm,
       }

@@ -1,4 +1,5 @@
 import { maybe, needed, neededChoice, sides } from '../../field/field'
+import { reach } from '../reach'
 
 export const JOINTS = {
   butt: 'edge to edge',
@@ -12,4 +13,5 @@ export const fields = {
   lengthMm: needed('mm', 'Length of the joint', { max: 20_000 }),
   legMm: maybe('mm', 'Leg of the fillet', { above: 0, max: 100, help: 'empty: the thinner wall' }),
   sidesWelded: sides('Welded on', 2),
+  reach: reach(),
 }

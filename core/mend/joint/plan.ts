@@ -2,9 +2,9 @@ import type { Laid } from '../kind'
 import { drawn, mendKind, PLAIN } from '../kind'
 import { grooved } from '../grooved'
 import { JOINT_FIT_MIN } from '../minutes.table'
-import { cutting, dressing, wipe } from '../steps'
+import { cutting, finishing, wipe } from '../steps'
 import { filletMm3 } from '../volumes'
-import { cut, isSquare, legOf, section, sketch } from './drawing'
+import { cut, isSquare, legOf, section, sidesOf, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
 
@@ -21,10 +21,11 @@ export const joint = mendKind({
   name: 'joint of two pieces',
   fields,
   words,
+  finish: 'rough',
   sketch,
   cut,
   section,
-  plan: ({ values, bodies: [a, second], part, opened }) => {
+  plan: ({ values, bodies: [a, second], part, opened, finish }) => {
     const b = second ?? a
     const [thinMm, thickMm] = [Math.min(a.wallMm, b.wallMm), Math.max(a.wallMm, b.wallMm)]
     const legMm = legOf(values, a.wallMm, b.wallMm)
@@ -36,7 +37,7 @@ export const joint = mendKind({
       risks,
       checks: ['look', 'alignment', ...(part.does === 'static' ? [] : ['dye'])],
     }
-    const fit = { code: 'fit-joint', handMin: JOINT_FIT_MIN }
+    const fit = { code: 'fit-joint', trade: 'fit', handMin: JOINT_FIT_MIN } as const
     const bevel = cut(drawn(values, [a, b]))
     if (bevel && values.joint === 'butt') {
       const square = isSquare(a.wallMm, b.wallMm)
@@ -44,14 +45,15 @@ export const joint = mendKind({
       return {
         ...common,
         joint: 'butt',
+        way: square ? 'square' : null,
         laid: found.laid,
         removedMm3: opened || square ? 0 : found.removedMm3,
         refused: found.refused,
         opening: [...(opened || square ? [] : cutting('bevel-joint', found.removedMm3)), wipe, fit],
-        rebuild: [dressing('rough', found.laid)],
+        rebuild: finishing(finish, found.laid),
       }
     }
-    const laid: Laid[] = Array.from({ length: values.sidesWelded }, (_, n) => ({
+    const laid: Laid[] = Array.from({ length: sidesOf(values) }, (_, n) => ({
       side: (n + 1) as 1 | 2,
       volumeMm3: filletMm3(legMm, values.lengthMm),
       runMm: values.lengthMm,
@@ -61,8 +63,8 @@ export const joint = mendKind({
       ...common,
       joint: values.joint,
       laid,
-      opening: [...(opened ? [] : [{ code: 'bare', handMin: 1 + values.lengthMm / 100 }]), wipe, fit],
-      rebuild: [dressing('rough', laid)],
+      opening: [...(opened ? [] : [{ code: 'bare', trade: 'clean', handMin: 1 + values.lengthMm / 100 } as const]), wipe, fit],
+      rebuild: finishing(finish, laid),
     }
   },
 })

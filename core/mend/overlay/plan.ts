@@ -1,6 +1,6 @@
 import { mendKind, PLAIN } from '../kind'
 import { PATCH_LAP_MIN } from '../minutes.table'
-import { dressing, wipe } from '../steps'
+import { finishing, wipe } from '../steps'
 import { filletMm3 } from '../volumes'
 import { section, sketch } from './drawing'
 import { fields } from './fields'
@@ -14,9 +14,11 @@ export const overlay = mendKind({
   name: 'patch lapped over',
   fields,
   words,
+  finish: 'rough',
+  turn: 'covers',
   sketch,
   section,
-  plan: ({ values, bodies: [body], opened }) => {
+  plan: ({ values, bodies: [body], opened, finish }) => {
     const wallMm = Math.min(body.wallMm, values.patchMm ?? body.wallMm)
     const runMm = 2 * (values.wideMm + values.highMm)
     const goes = { longMm: values.wideMm, wideMm: values.highMm }
@@ -30,12 +32,12 @@ export const overlay = mendKind({
         ...(opened
           ? []
           : [
-              { code: 'cut-lap', handMin: PATCH_LAP_MIN },
-              { code: 'bare', handMin: BARE_MIN },
+              { code: 'cut-lap', trade: 'cut' as const, handMin: PATCH_LAP_MIN, makes: true },
+              { code: 'bare', trade: 'clean' as const, handMin: BARE_MIN },
             ]),
         wipe,
       ],
-      rebuild: [dressing('rough', laid)],
+      rebuild: finishing(finish, laid),
       checks: ['look'],
     }
   },

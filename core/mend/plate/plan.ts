@@ -1,6 +1,6 @@
 import { mendKind, PLAIN } from '../kind'
 import { LOCATE_MIN, PLATE_CUT_MIN } from '../minutes.table'
-import { dressing, wipe } from '../steps'
+import { finishing, wipe } from '../steps'
 import { filletMm3, taperedRoundMm } from '../volumes'
 import { section, sketch } from './drawing'
 import { fields } from './fields'
@@ -15,9 +15,11 @@ export const plate = mendKind({
   name: 'plate over an arm',
   fields,
   words,
+  finish: 'rough',
+  turn: 'covers',
   sketch,
   section,
-  plan: ({ values, bodies: [body], part, opened }) => {
+  plan: ({ values, bodies: [body], part, opened, finish }) => {
     const legMm = Math.min(values.plateMm, body.wallMm)
     const runMm = taperedRoundMm(values.longMm, values.wideMm)
     const goes = { longMm: values.longMm, wideMm: values.wideMm }
@@ -38,13 +40,13 @@ export const plate = mendKind({
         ...(opened
           ? []
           : [
-              { code: 'cut-plate', handMin: PLATE_CUT_MIN * sides },
-              { code: 'bare', handMin: 3 * sides },
+              { code: 'cut-plate', trade: 'cut' as const, handMin: PLATE_CUT_MIN * sides, makes: true },
+              { code: 'bare', trade: 'clean' as const, handMin: 3 * sides },
             ]),
         wipe,
-        { code: 'tack-plate', handMin: LOCATE_MIN * sides },
+        { code: 'tack-plate', trade: 'fit', handMin: LOCATE_MIN * sides },
       ],
-      rebuild: [dressing('rough', laid)],
+      rebuild: finishing(finish, laid),
       checks: ['look', 'fit', ...(part.does === 'static' ? [] : ['dye'])],
     }
   },

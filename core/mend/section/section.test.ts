@@ -45,7 +45,7 @@ describe('a mend in section', () => {
   })
 })
 
-const PART: PartFacts = { does: 'static', moves: 'still', soak: 'dry', mustNotMove: [], seat: false }
+const PART: PartFacts = { does: 'static', moves: 'still', soak: 'dry', hotC: 40, mustNotMove: [] }
 const alloy = ALLOYS.find(row => row.name === '356')!
 /** By the shoelace, of what is drawn as new metal, mm². */
 const newAreaMm2 = (shapes: readonly DrawnShape[]) =>
@@ -84,6 +84,7 @@ describe('a groove is drawn as it is laid', () => {
         part: PART,
         filler: alloy,
         opened: false,
+        finish: 'rough',
       } as unknown as KindInput<Fields>)
       const given = { ...drawn(values, bodies), way: work.way }
       const cut = kind.cut!(given)!
@@ -101,7 +102,7 @@ describe('a groove is drawn as it is laid', () => {
     const kind = kindOf(id)
     const values = z.strictObject(shapeOf(kind.fields)).parse(said)
     const bodies = [{ id: 'part', alloy, wallMm: 5 }] as const
-    const work = kind.plan({ values, bodies, part: PART, filler: alloy, opened: false } as unknown as KindInput<Fields>)
+    const work = kind.plan({ values, bodies, part: PART, filler: alloy, opened: false, finish: 'rough' } as unknown as KindInput<Fields>)
     const fillets = newAreaMm2(kind.section(drawn(values, bodies)).shapes) / 2
     const [one] = work.laid
     // A fillet lies a little over its flat triangle.

@@ -1,5 +1,5 @@
 import { threadName } from '../../thread/find'
-import { asked, choice, choices, maybe, maybeChoice, needed, neededText, usually, usualText } from '../../field/field'
+import { asked, choice, choices, flag, maybe, maybeChoice, needed, neededText, usually, usualText } from '../../field/field'
 import { namesOf } from '../../field/names-of'
 import { COLD } from '../../fit/cold.table'
 import { USUAL_CHAMFER_MM, USUAL_FACED_MM } from '../../fit/weld-groove'
@@ -26,6 +26,8 @@ export const fields = {
   torqueNm: maybe('nm', 'Tightened to', { above: 0, max: 10_000 }),
   state: choices('It is', STATES, ['stripped']),
   soundMm: usually('mm', 'Sound thread left', 0, { min: 0, max: 1000 }),
+  damagedMm: maybe('mm', 'How much of it is damaged', { above: 0, max: 1000, help: 'empty: all but what is sound' }),
+  through: flag('The hole goes right through', false),
   way: maybeChoice('Given back by', WAYS),
   ...slug,
 }

@@ -3,7 +3,17 @@ import { slugAcrossMm } from '../../fit/slug-size'
 import { castDeepMm } from '../../thread/cast-depth'
 import type { Thread } from '../../thread/thread'
 import type { Laid, Work } from '../kind'
-import { BORE_MIN, DRILL_TAP_MIN, FACE_CUT_MIN, INSERT_OUT_MIN, MILL_FIND_MIN, STUD_OUT_MIN } from '../minutes.table'
+import {
+  BORE_MIN,
+  DRILL_TAP_MIN,
+  FACE_CUT_MIN,
+  FREEZE_MIN,
+  INSERT_OUT_MIN,
+  MILL_FIND_MIN,
+  SHRINK_MIN,
+  SLUG_TURN_MIN,
+  STUD_OUT_MIN,
+} from '../minutes.table'
 import { filletMm3, ringMm3 } from '../volumes'
 import { BOSS_LEG_MM, BRIGHT_MM, CAST_WIDE_MM, PROUD_MM } from './sizes.table'
 import type { State, Way } from './states.table'
@@ -19,6 +29,12 @@ export interface GivenBack {
 export interface ToGiveBack {
   thread: Thread
   deepMm: number
+  /** How much of the depth is damaged, and so made anew. */
+  damagedMm: number
+  /** The hole goes right through: a slug has a rim on both sides. */
+  through: boolean
+  /** What the body is warmed to for a slug; null where none goes in. */
+  hubC: number | null
   bossMm: number
   states: readonly State[]
   /** A slug as it is asked for, where one is pressed in. */
@@ -27,33 +43,33 @@ export interface ToGiveBack {
 }
 
 /** What a way of giving a thread back lays, takes away and asks of hand and machine; closed forms. */
-export function givenBack(way: Way, { thread, deepMm, bossMm, states, slug, opened }: ToGiveBack): GivenBack {
+export function givenBack(way: Way, { thread, deepMm, damagedMm, through, hubC, bossMm, states, slug, opened }: ToGiveBack): GivenBack {
   const { majorMm } = thread
   const out: Work[] = opened
     ? []
     : [
-        ...(states.includes('failed-insert') ? [{ code: 'insert-out', handMin: INSERT_OUT_MIN }] : []),
-        ...(states.includes('broken-stud') ? [{ code: 'stud-out', handMin: STUD_OUT_MIN }] : []),
+        ...(states.includes('failed-insert') ? [{ code: 'insert-out', trade: 'cut', handMin: INSERT_OUT_MIN } as const] : []),
+        ...(states.includes('broken-stud') ? [{ code: 'stud-out', trade: 'cut', handMin: STUD_OUT_MIN } as const] : []),
       ]
-  const tap: Work = { code: 'drill-tap', handMin: 2, machineMin: DRILL_TAP_MIN }
-  const find = { handMin: MILL_FIND_MIN, mill: true } as const
+  const tap: Work = { code: 'drill-tap', trade: 'fit', handMin: 2, machineMin: DRILL_TAP_MIN, cold: true }
+  const find = { trade: 'dress', handMin: MILL_FIND_MIN, mill: true, cold: true } as const
   switch (way) {
     case 'weld-and-tap': {
       const holeMm = majorMm + 2 * BRIGHT_MM
-      const removedMm3 = opened ? 0 : ringMm3(holeMm, majorMm, deepMm)
+      const removedMm3 = opened ? 0 : ringMm3(holeMm, majorMm, damagedMm)
       return {
         wallMm: Math.max(3, (bossMm - majorMm) / 2),
         removedMm3,
         laid: [
           {
             side: 1,
-            volumeMm3: ringMm3(holeMm, 0, deepMm + PROUD_MM),
+            volumeMm3: ringMm3(holeMm, 0, damagedMm + PROUD_MM),
             runMm: (Math.PI * holeMm) / 2,
             wideMm: holeMm / 2,
             goes: 'round',
           },
         ],
-        opening: [...out, ...(opened ? [] : [{ code: 'bore-bright', handMin: 3 }])],
+        opening: [...out, ...(opened ? [] : [{ code: 'bore-bright', trade: 'cut', handMin: 3 } as const])],
         rebuild: [{ code: 'face-boss', ...find, machineMin: FACE_CUT_MIN * 3 }, tap],
       }
     }
@@ -63,14 +79,20 @@ export function givenBack(way: Way, { thread, deepMm, bossMm, states, slug, open
       return {
         wallMm: Math.max(3, (bossMm - slugMm) / 2),
         removedMm3: ringMm3(slugMm, majorMm, deepMm),
-        laid: ([1, 2] as const).map(side => ({
+        laid: (through ? ([1, 2] as const) : ([1] as const)).map(side => ({
           side,
           volumeMm3: rim.areaMm2 * Math.PI * slugMm,
           runMm: Math.PI * slugMm,
           wideMm: rim.wideMm,
           goes: 'round',
         })),
-        opening: [...out, { code: 'bore-slug', ...find, machineMin: BORE_MIN }, { code: 'shrink-slug', handMin: 6 }],
+        opening: [
+          { code: 'turn-slug', trade: 'fit', handMin: SLUG_TURN_MIN / 3, machineMin: (2 * SLUG_TURN_MIN) / 3, mill: true, makes: true, ahead: true },
+          { code: 'freeze-slug', trade: 'fit', handMin: 0, aloneMin: FREEZE_MIN, ahead: true },
+          ...out,
+          { code: 'bore-slug', ...find, machineMin: BORE_MIN },
+          { code: 'shrink-slug', trade: 'fit', handMin: SHRINK_MIN, ...(hubC === null ? {} : { atC: hubC }) },
+        ],
         rebuild: [{ code: 'face-boss', ...find, machineMin: FACE_CUT_MIN * 2 }, tap],
       }
     }
@@ -89,9 +111,9 @@ export function givenBack(way: Way, { thread, deepMm, bossMm, states, slug, open
         ],
         opening: [
           ...out,
-          ...(opened || states.includes('gone') ? [] : [{ code: 'cut-boss-off', handMin: 6 }]),
-          { code: 'turn-boss', handMin: 3, machineMin: 12 },
-          { code: 'set-boss', handMin: 6 },
+          ...(opened || states.includes('gone') ? [] : [{ code: 'cut-boss-off', trade: 'cut', handMin: 6 } as const]),
+          { code: 'turn-boss', trade: 'fit', handMin: 3, machineMin: 12, mill: true, makes: true },
+          { code: 'set-boss', trade: 'fit', handMin: 6 },
         ],
         rebuild: [{ code: 'face-boss', ...find, machineMin: FACE_CUT_MIN * 2 }, tap],
       }
@@ -102,14 +124,14 @@ export function givenBack(way: Way, { thread, deepMm, bossMm, states, slug, open
         laid: [
           {
             side: 1,
-            volumeMm3: ringMm3(majorMm + 2 * CAST_WIDE_MM, majorMm, castDeepMm(majorMm, deepMm)),
+            volumeMm3: ringMm3(majorMm + 2 * CAST_WIDE_MM, majorMm, castDeepMm(majorMm, damagedMm)),
             runMm: Math.PI * (majorMm + CAST_WIDE_MM),
             wideMm: CAST_WIDE_MM,
             goes: 'round',
           },
         ],
-        opening: [...out, { code: 'set-screw', handMin: 4 }],
-        rebuild: [{ code: 'face-by-hand', handMin: 4 }],
+        opening: [...out, { code: 'set-screw', trade: 'fit', handMin: 4 }],
+        rebuild: [{ code: 'face-by-hand', trade: 'dress', handMin: 4 }],
       }
     }
     case 'wire-insert':
@@ -119,7 +141,7 @@ export function givenBack(way: Way, { thread, deepMm, bossMm, states, slug, open
         removedMm3: 0,
         laid: [],
         opening: out,
-        rebuild: [{ code: way, handMin: way === 'wire-insert' ? 9 : 13, machineMin: 4 }],
+        rebuild: [{ code: way, trade: 'fit', handMin: way === 'wire-insert' ? 9 : 13, machineMin: 4, cold: true }],
       }
     case 'longer-bolt':
       return {
@@ -127,7 +149,7 @@ export function givenBack(way: Way, { thread, deepMm, bossMm, states, slug, open
         removedMm3: 0,
         laid: [],
         opening: out,
-        rebuild: [{ code: 'longer-bolt', handMin: 4 }],
+        rebuild: [{ code: 'longer-bolt', trade: 'fit', handMin: 4 }],
       }
   }
 }

@@ -10,6 +10,7 @@ export const thread = mendKind({
   name: 'thread',
   fields,
   words,
+  finish: 'machined',
   sketch,
   section,
   plan: input => planThread(input, []),

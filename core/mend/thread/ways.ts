@@ -11,6 +11,8 @@ import { RULED_OUT, WAYS, type State, type Way } from './states.table'
 const USUAL_BOSS_THREADS = 2.5
 const SHEAR_SHARE = 1 / Math.sqrt(3)
 const BOLT_UTS_MPA = 800
+/** The least wall round a slug, as a share of it: below it the boss only spreads. Judgement. */
+export const LEAST_SLUG_WALL = 0.08
 /** Minutes and heat weighed against one another: a way that is good and asks less comes first. */
 const ASKS: Readonly<Record<Way, number>> = {
   'longer-bolt': 4,
@@ -55,6 +57,8 @@ export function judgeWays(input: {
   bossMm: number
   torqueNm?: number | undefined
   soundMm: number
+  damagedMm: number
+  /** Across a slug that was said. */ slugMm?: number | undefined
   states: readonly State[]
   soak: Soak
   body: Alloy
@@ -81,6 +85,10 @@ export function judgeWays(input: {
       return [method, { way: method, stripN: holdsN, factor: holdsN / loadN, why, minutes, heat, wallLeftMm, reasons }]
     }),
   )
+  // A slug that was said must leave a wall to hold it.
+  const pressed = rows.get('pressed-slug')
+  if (pressed && input.slugMm !== undefined && !pressed.why && (bossMm - input.slugMm) / 2 < LEAST_SLUG_WALL * input.slugMm)
+    rows.set('pressed-slug', { ...pressed, wallLeftMm: (bossMm - input.slugMm) / 2, why: 'wall-too-thin' })
   rows.set('longer-bolt', {
     way: 'longer-bolt',
     stripN: soundN,

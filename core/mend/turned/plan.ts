@@ -1,7 +1,8 @@
 import { mendKind, PLAIN } from '../kind'
 import { CUT_START_MIN, MILL_FIND_MIN, TURN_CUT_MIN } from '../minutes.table'
-import { facingCutsMm } from '../../face/facing-cuts'
-import { wipe } from '../steps'
+import { facingCutCount } from '../../face/facing-cuts'
+import { trued } from '../how'
+import { finishing, wipe } from '../steps'
 import { ringMm3 } from '../volumes'
 import { section, sketch } from './drawing'
 import { fields } from './fields'
@@ -15,10 +16,22 @@ export const turned = mendKind({
   name: 'groove of a turned part',
   fields,
   words,
+  finish: 'machined',
+  turn: 'moved-by-others',
   sketch,
   section,
-  plan: ({ values, bodies: [body], opened }) => {
+  plan: ({ values, bodies: [body], opened, finish }) => {
     const { turnedMm, wideMm, deepMm, proudMm } = values
+    if (values.how !== 'laid')
+      return {
+        ...PLAIN,
+        wallMm: Math.min(body.wallMm, deepMm),
+        joint: 'groove',
+        laid: [],
+        way: values.how,
+        rebuild: trued(values.how, Math.PI * turnedMm * wideMm, values.how === 'machined' ? deepMm : 0),
+        checks: ['look', 'fit', 'run-out'],
+      }
     const volumeMm3 = ringMm3(turnedMm + 2 * proudMm, Math.max(0, turnedMm - 2 * deepMm), wideMm)
     const laid = [{ side: 1 as const, volumeMm3, runMm: Math.PI * (turnedMm - deepMm), wideMm, goes: 'round' as const }]
     return {
@@ -27,15 +40,17 @@ export const turned = mendKind({
       joint: 'groove',
       laid,
       refused: 2 * deepMm >= turnedMm ? 'through-middle' : null,
-      opening: [...(opened ? [] : [{ code: 'scrub', handMin: CUT_START_MIN + SCRUB_MIN }]), wipe],
-      rebuild: [
+      opening: [...(opened ? [] : [{ code: 'scrub', trade: 'cut' as const, handMin: CUT_START_MIN + SCRUB_MIN }]), wipe],
+      rebuild: finishing(finish, laid, [
         {
           code: 'turn-to-size',
+          trade: 'dress',
           handMin: MILL_FIND_MIN,
-          machineMin: facingCutsMm(proudMm).length * TURN_CUT_MIN,
+          machineMin: facingCutCount(proudMm) * TURN_CUT_MIN,
           mill: true,
+          cold: true,
         },
-      ],
+      ]),
       checks: ['look', 'fit', 'run-out'],
     }
   },

@@ -1,7 +1,7 @@
 import { grooved } from '../grooved'
 import { drawn, mendKind, PLAIN } from '../kind'
-import { LOCATE_MIN, PATCH_CUT_MIN } from '../minutes.table'
-import { cutting, dressing, wipe } from '../steps'
+import { LOCATE_MIN, PATCH_CUT_MIN, WINDOW_CUT_MIN } from '../minutes.table'
+import { cutting, finishing, wipe } from '../steps'
 import { cut, handles, section, sketch } from './drawing'
 import { fields } from './fields'
 import { words } from './words'
@@ -12,11 +12,13 @@ export const window = mendKind({
   name: 'patch let in',
   fields,
   words,
+  finish: 'blend',
+  coverable: true,
   sketch,
   cut,
   handles,
   section,
-  plan: ({ values, bodies: [body], part, opened }) => {
+  plan: ({ values, bodies: [body], part, opened, finish }) => {
     const groove = cut(drawn(values, [body]))
     const { laid, removedMm3, refused } = grooved(groove)
     const goes = { longMm: values.wideMm, wideMm: values.highMm }
@@ -28,11 +30,15 @@ export const window = mendKind({
       removedMm3: opened ? 0 : removedMm3,
       refused,
       opening: [
-        ...(opened ? [] : [{ code: 'cut-window', handMin: PATCH_CUT_MIN }, ...cutting('bevel-window', removedMm3)]),
+        ...(opened ? [] : [
+              { code: 'cut-window', trade: 'cut' as const, handMin: WINDOW_CUT_MIN },
+              { code: 'cut-patch', trade: 'cut' as const, handMin: PATCH_CUT_MIN - WINDOW_CUT_MIN, makes: true },
+              ...cutting('bevel-window', removedMm3),
+            ]),
         wipe,
-        { code: 'tack-patch', handMin: LOCATE_MIN },
+        { code: 'tack-patch', trade: 'fit', handMin: LOCATE_MIN },
       ],
-      rebuild: [dressing(part.seat ? 'seat' : 'blend', laid)],
+      rebuild: finishing(finish, laid),
       checks: ['look', ...(part.does === 'static' ? [] : ['dye'])],
     }
   },

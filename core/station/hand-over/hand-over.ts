@@ -1,16 +1,13 @@
-import { setUpMin } from './set-up'
 import type { AnswerTo } from '../../ask/question'
 import { jobQuote } from '../../shop/question'
-import { MACHINE_EFFICIENCY } from '../../arc/mains'
 import type { Job, Kit } from '../../job/job.schema'
 import { askFor } from '../ask-core'
 import { PRICE } from '../stale'
-import { gasFor, rodFor, rodsOf } from '../shop/consumables'
 import type { MendsData } from '../mends/mend-row'
-import { wirePrice } from '../../job-plan/price'
+import { spentOn, type Spent } from '../../job-plan/cost'
+import type { Made } from '../../job-plan/step'
 import { capital, count, figure, list, words, type Sentence, type StationPlan } from '../parts'
 import type { Phase } from './phases'
-import { VOLTS } from '../../warm/current'
 
 export interface HandOverData {
   quote: AnswerTo<typeof jobQuote> | null
@@ -23,23 +20,20 @@ export interface HandOverData {
 /** Money as it is written in the shop. */
 export const money = (amount: number, currency: string) => `${currency}${amount.toFixed(2)}`
 
-/** What an arc draws from the mains for all the mends, kWh. */
-const arcKWh = ({ rows }: MendsData): number =>
-  rows
-    .flatMap(({ setUps }) => setUps)
-    .reduce((sum, { set, arcMin }) => sum + (set.setA * (set.mig?.v ?? VOLTS['ac-tig']) * arcMin) / 60 / 1000, 0) /
-  MACHINE_EFFICIENCY
-
-/** Gas that is taken, L, and its price: what shields the arcs, and what a flame burns. */
-function gasesOf(kit: Kit, { gasL, rows }: MendsData): { litres: number; pricePerL: number }[] {
-  const priced = (litres: number, burns: string | null) => {
-    const gas = gasFor(kit, burns)
-    return { litres, pricePerL: gas ? gas.price / gas.cylinderL : 0 }
+/** What the plan's steps use up, as the bill lists it. */
+function billOf(kit: Kit, steps: readonly Made[]) {
+  const spent = steps.map(step => spentOn(kit, step))
+  const price = (line: keyof Spent) => spent.reduce((sum, of) => sum + of[line], 0)
+  const used = (of: 'gasL' | 'fuelL' | 'kWh') => steps.reduce((sum, { uses }) => sum + (uses?.[of] ?? 0), 0)
+  const rods = steps.reduce((sum, { uses }) => sum + (uses?.rods.reduce((all, { count }) => all + count, 0) ?? 0), 0)
+  const litres = used('gasL') + used('fuelL')
+  const line = (name: string, of: keyof Spent) => (price(of) > 0 ? [{ name, price: price(of) }] : [])
+  return {
+    filler: { rods, pricePerRod: rods > 0 ? price('rods') / rods : 0 },
+    gas: { litres, pricePerL: litres > 0 ? price('gas') / litres : 0 },
+    power: { kWh: used('kWh'), pricePerKWh: kit.pricePerKWh },
+    other: [...line('Wire', 'wire'), ...line('Discs, brushes and wipes', 'abrasives')],
   }
-  return [
-    priced(gasL, null),
-    ...rows.flatMap(({ flame }) => (flame?.flame ? [priced(flame.flame.plan.fuelL ?? 0, flame.flame.torch.gas)] : [])),
-  ]
 }
 
 /** Hand over: the quote, what was taken, and what the record must still hold. */
@@ -49,29 +43,14 @@ export function planHandOver(
   phases: Phase[],
   unmet: readonly string[],
   mends: MendsData,
+  steps: readonly Made[],
 ): StationPlan<HandOverData> {
-  const rods = rodsOf(mends.rows).map(of => ({ ...of, price: rodFor(kit, of.filler, of.rodMm)?.price ?? 0 }))
-  const allRods = rods.reduce((sum, of) => sum + of.rods, 0)
-  const gases = gasesOf(kit, mends)
-  const litres = gases.reduce((sum, of) => sum + of.litres, 0)
+  const bill = billOf(kit, steps)
   const input = {
     phases: phases.map(({ name, minutes }) => ({ name, minutes })),
     ratePerHour: kit.ratePerHour,
-    filler: {
-      rods: allRods * (kit.learnt?.ratios.rods?.ratio ?? 1),
-      pricePerRod: allRods > 0 ? rods.reduce((sum, of) => sum + of.rods * of.price, 0) / allRods : 0,
-    },
-    gas: {
-      litres: litres * (kit.learnt?.ratios.gas?.ratio ?? 1),
-      pricePerL: litres > 0 ? gases.reduce((sum, of) => sum + of.litres * of.pricePerL, 0) / litres : 0,
-    },
-    power: { kWh: arcKWh(mends), pricePerKWh: kit.pricePerKWh },
-    other: [
-      ...job.handOver.other.map(({ name, price }) => ({ name, price })),
-      ...(mends.wire.length
-        ? [{ name: 'Wire', price: mends.wire.reduce((sum, of) => sum + wirePrice(kit, of.filler, of.massG), 0) }]
-        : []),
-    ],
+    ...bill,
+    other: [...job.handOver.other.map(({ name, price }) => ({ name, price })), ...bill.other],
     ...(job.takeIn.newPrice ? { newPrice: job.takeIn.newPrice } : {}),
   }
   const asked = askFor(jobQuote, 'The price', input)
@@ -130,14 +109,14 @@ export function planHandOver(
       `, from ${count(Math.max(...learntPhases.map(phase => phase.fromJobs)), 'finished job')}.`,
     ])
   if (quote && ready && job.handOver.alike > 1) {
-    // Setting machine and mill up is done once for all of them.
-    const onceMin = setUpMin(mends)
-    const each = quote.total - (onceMin / 60) * kit.ratePerHour * (1 - 1 / job.handOver.alike)
+    // Setting machine and mill up is done once for all of them: each has its share of it.
+    const onceMin =
+      job.handOver.alike * steps.reduce((sum, { phase, minutes }) => sum + (phase === 'set-up' ? minutes : 0), 0)
     why.push([
       `${capital(count(job.handOver.alike, 'part'))} alike: `,
-      words(money(each, kit.currency), 'quote'),
+      words(money(quote.total, kit.currency), 'quote'),
       ' each, ',
-      words(money(each * job.handOver.alike, kit.currency), 'quote'),
+      words(money(quote.total * job.handOver.alike, kit.currency), 'quote'),
       ' in all; ',
       figure(onceMin, 'min'),
       ' of setting up is shared.',
@@ -147,7 +126,7 @@ export function planHandOver(
     job.handOver.usedRods === null
       ? null
       : `${job.handOver.usedRods} rods for ${quote?.lines.find(line => line.name === 'Filler')?.quantity.toFixed(0) ?? 0} planned`,
-    job.handOver.usedGasL === null ? null : `${job.handOver.usedGasL} L of gas for ${Math.round(litres)} planned`,
+    job.handOver.usedGasL === null ? null : `${job.handOver.usedGasL} L of gas for ${Math.round(bill.gas.litres)} planned`,
   ].filter(entry => entry !== null)
   if (used.length) why.push([`Used: ${list(used)}.`])
   if (actualTotalMin !== null && quote && ready) {

@@ -1,10 +1,8 @@
 import type { Job, Kit } from '../../job/job.schema'
-import { firstMin, setUpMin } from './set-up'
-import { inTurn, rowMinutes, type MendsData } from '../mends/mend-row'
-import type { KindId } from '../../mend/registry'
+import { kindPhase, ratioOf } from '../../job-plan/steps/maker'
+import type { Made } from '../../job-plan/step'
+import { inTurn, type MendsData } from '../mends/mend-row'
 import { capital } from '../parts'
-import type { ProveData } from '../prove/prove'
-import type { WarmData } from '../warm/warm'
 
 export interface Phase {
   id: string
@@ -20,72 +18,74 @@ export interface Phase {
   fromJobs: number
 }
 
-/** What the minutes of a mend of this kind are learnt under. */
-export const kindPhase = (kind: KindId) => `mend-of-${kind}`
-
 /** A phase's id is a key of the job's file. */
 const LONGEST_ID = 64
 
-/** What a shop has learnt of a phase; of cracks, until they teach it anew, what version 4 learnt of welding. */
-function ratioOf({ learnt }: Kit, learntAs: string) {
-  const ratios = learnt?.ratios
-  return ratios?.[learntAs] ?? (learntAs === kindPhase('crack') ? ratios?.weld : undefined)
+/** A phase's row, as the steps have it. */
+interface Row {
+  id: string
+  name: string
+  mend?: string
+  learntAs: string
+  steps: readonly Made[]
+  /** What goes by itself after it, min. */
+  unattendedMin: number
 }
 
-/** A phase's row before what the shop has learnt moves it. */
-type Row = Pick<Phase, 'id' | 'name' | 'mend' | 'minutes' | 'unattendedMin'> & { learntAs?: string }
-
-/** The mends in their turn, each with all its hands, arc and machine; the part cools after the last that is welded. */
-function mendRows(mends: MendsData): Row[] {
-  const planned = inTurn(mends.rows).filter(row => row.planned)
-  const last = planned.findLast(row => row.planned!.lays.length)
-  return planned.map(row => ({
-    id: `mend-${row.id}`.slice(0, LONGEST_ID),
-    mend: row.id,
-    learntAs: kindPhase(row.kind),
-    name: capital(row.name),
-    minutes: rowMinutes(row),
-    unattendedMin: row === last ? (row.flame?.braze?.plan.coolMin ?? mends.coolMin) : 0,
-  }))
-}
+const PHASES = [
+  { id: 'open', name: 'Open up and clean' },
+  // Rod, earth and gas stand ready before the flame: a warmed place is soon cold again.
+  { id: 'set-up', name: 'Set up for the mends' },
+  { id: 'warm', name: 'Warm' },
+] as const
 
 /** Phases that version 4 had of its own for the first crack; a job that noted what one took still shows it. */
-const ONCE_PHASES: readonly Row[] = [
-  { id: 'weld', name: 'Weld', minutes: 0, unattendedMin: 0 },
-  { id: 'rebuild', name: 'Rebuild, face and dress', minutes: 0, unattendedMin: 0 },
+const ONCE_PHASES: readonly { id: string; name: string }[] = [
+  { id: 'weld', name: 'Weld' },
+  { id: 'rebuild', name: 'Rebuild, face and dress' },
 ]
+/** What waits by itself for nothing that the day plans apart. */
+const APART: ReadonlySet<string> = new Set(['freeze-slug'])
+
+const waitsOf = (steps: readonly Made[]) =>
+  steps.reduce((sum, { kind, code, minutes }) => sum + (kind === 'wait' && !APART.has(code) ? minutes : 0), 0)
+const workedOf = (steps: readonly Made[], of: 'minutes' | 'usualMin') =>
+  steps.reduce((sum, step) => sum + (step.kind === 'wait' || step.kind === 'elsewhere' ? 0 : step[of]), 0)
+
+/** The mends in their turn, each with all its hands, arc and machine; the part cools after the last that is welded. */
+function mendRows({ rows, coolMin }: MendsData, steps: readonly Made[]): Row[] {
+  const planned = inTurn(rows).filter(row => row.planned)
+  const last = planned.findLast(row => row.planned?.lays.length)
+  return planned.map(row => {
+    const own = steps.filter(step => step.mend === row.id)
+    return {
+      id: `mend-${row.id}`.slice(0, LONGEST_ID),
+      mend: row.id,
+      learntAs: kindPhase(row.kind),
+      name: capital(row.name),
+      steps: own,
+      unattendedMin: waitsOf(own) + (row === last ? coolMin : 0),
+    }
+  })
+}
 
 /**
- * Planned minutes of hand work by phase, moved by what the shop has learnt, with what was really taken where it has
- * noted it. What the part shares is done once; everything else stands with its mend.
+ * Planned minutes of hand work by phase: sums over the plan's steps, moved by what the shop has learnt, with what was
+ * really taken where it has noted it.
  */
-export function phasesOf(job: Job, kit: Kit, warm: WarmData, prove: ProveData, mends: MendsData): Phase[] {
+export function phasesOf(job: Job, { learnt }: Kit, mends: MendsData, steps: readonly Made[]): Phase[] {
+  const shared = (id: string) => steps.filter(step => step.mend === undefined && step.phase === id)
   const rows: Row[] = [
-    { id: 'open', name: 'Open up and clean', minutes: firstMin(mends), unattendedMin: mends.bakeMin },
-    // Rod, earth and gas stand ready before the flame: a warmed place is soon cold again.
-    { id: 'set-up', name: 'Set up for the mends', minutes: setUpMin(mends), unattendedMin: 0 },
-    { id: 'warm', name: 'Warm', minutes: warm.warmth.minutes, unattendedMin: 0 },
-    ...mendRows(mends),
-    ...ONCE_PHASES,
-    {
-      id: 'prove',
-      name: 'Prove',
-      minutes: prove.checks.reduce((sum, check) => sum + check.minutes, 0),
-      unattendedMin: 0,
-    },
+    ...PHASES.map(({ id, name }) => ({ id, name, learntAs: id, steps: shared(id), unattendedMin: waitsOf(shared(id)) })),
+    ...mendRows(mends, steps),
+    ...ONCE_PHASES.map(row => ({ ...row, learntAs: row.id, steps: [], unattendedMin: 0 })),
+    { id: 'prove', name: 'Prove', learntAs: 'prove', steps: shared('prove'), unattendedMin: 0 },
   ]
-  return rows.flatMap(row => {
+  return rows.flatMap(({ steps: own, ...row }): Phase[] => {
     const actualMin = job.handOver.actualMin[row.id] ?? null
-    if (!row.minutes && !row.unattendedMin && actualMin === null) return []
-    const learntAs = row.learntAs ?? row.id
-    const learnt = ratioOf(kit, learntAs)
-    return {
-      ...row,
-      learntAs,
-      minutes: row.minutes * (learnt?.ratio ?? 1),
-      startingMin: row.minutes,
-      fromJobs: learnt?.jobs ?? 0,
-      actualMin,
-    }
+    const minutes = workedOf(own, 'minutes')
+    if (!minutes && !row.unattendedMin && actualMin === null) return []
+    const found = ratioOf(learnt, row.learntAs)
+    return [{ ...row, minutes, startingMin: workedOf(own, 'usualMin'), fromJobs: found?.jobs ?? 0, actualMin }]
   })
 }

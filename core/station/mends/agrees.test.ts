@@ -1,37 +1,31 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { readFile } from '../../job/files'
-import { CHECK_OF } from '../prove/checks.table'
 import { planJob } from '../plan-job'
 
 const file = readFile(readFileSync(new URL('../../../demo/larkmoor-bench.json', import.meta.url), 'utf8'))
 if (!file.ok) throw new Error('the demo does not read')
-/** A shop that has learnt nothing, so that both count with what they start from. */
-const kit = { ...file.kit!, learnt: null }
+const kit = file.kit!
 const mended = file.jobs.filter(job => job.mends.length)
 
 describe('the stations and `job.plan`', () => {
-  it.each(mended.map(job => [job.id, job] as const))('count the same minutes for %s', (_, job) => {
+  it.each(mended.map(job => [job.id, job] as const))('say one price, one chance, one count of minutes for %s', (_, job) => {
     const plan = planJob(job, kit)
-    const { phases } = plan['hand-over'].data
-    const asked = new Set(
-      [
-        ...plan.mends.rows.flatMap(({ planned }) => planned?.checks ?? []),
-        ...plan.mends.shared.flatMap(({ code }) => (code.startsWith('check-') ? [code.slice(6)] : [])),
-      ].map(code => CHECK_OF[code]),
+    const { totals, rows } = plan.mends
+    const { quote, phases, plannedTotalMin } = plan['hand-over'].data
+    expect(quote!.total).toBeCloseTo(totals!.price, 6)
+    expect(plannedTotalMin).toBeCloseTo(totals!.arcMin + totals!.handMin + totals!.machineMin, 6)
+    expect(phases.reduce((sum, { minutes }) => sum + minutes, 0)).toBeCloseTo(plannedTotalMin, 9)
+    const mends = rows.flatMap(({ planned }) => planned ?? [])
+    const sure = mends.filter(({ decision }) => decision.startsWith('repair'))
+    if (plan.call.data.judged)
+      expect(plan.call.data.judged.chancePct).toBe(
+        Math.min(...(sure.length ? sure : mends).map(({ chancePct }) => chancePct)),
+      )
+    const checkMin = plan.prove.data.checks.reduce((sum, { minutes }) => sum + minutes, 0)
+    expect(checkMin).toBeCloseTo(
+      totals!.shared.reduce((sum, { code, minutes }) => sum + (code.startsWith('check-') ? minutes : 0), 0),
+      9,
     )
-    // What the duty and the cause ask of a part is asked once more at Prove, and what the puddle had laid again.
-    const beside = plan.prove.data.checks
-      .filter(({ id }) => !asked.has(id))
-      .reduce((sum, { minutes }) => sum + minutes, 0)
-    const again = plan.mends.rows.reduce((sum, { log }) => sum + log.again.minutes, 0)
-    // A part with a shape is warmed on its own cells, which `job.plan` has not got.
-    const shared = plan.mends.shared.reduce((sum, { code, minutes }) => sum + (code === 'warm' ? 0 : minutes), 0)
-    const own = plan.mends.rows.reduce(
-      (sum, { planned }) => sum + (planned ? planned.handMin + planned.arcMin + planned.machineMin : 0),
-      0,
-    )
-    const all = phases.reduce((sum, { id, minutes }) => sum + (id === 'warm' ? 0 : minutes), 0)
-    expect(all - beside - again).toBeCloseTo(own + shared, 6)
   })
 })

@@ -2,7 +2,8 @@ import type { Job, Kit } from '../../job/job.schema'
 import type { StoredMend } from '../../job/mend.schema'
 import { STARTER_KIT } from '../../job-plan/starter-kit'
 import type { JobGiven, MendGiven } from '../../job-plan/job-given'
-import { alloyOfFiller, dilutionOf } from '../call/call'
+import { rodOf } from '../../job-plan/decide/filler'
+import { said } from '../../job/fields/said'
 import { torchFirst } from '../warm/warm-decision'
 
 /**
@@ -18,6 +19,9 @@ export function kitOf(own: Kit, job: Job): Kit {
     machines: kit.machines.filter(({ id, process }) => !picked || process !== picked.process || id === picked.id),
   }
 }
+
+/** Share of the bead that is melted base, kept to what a bead can be. */
+export const dilutionOf = (job: Job) => Math.min(100, Math.max(0, said(job, 'call').dilutionPct))
 
 /** How the fillers of a job are ranked: base in the bead, and which goes first on castings. */
 export const fillersOf = (job: Job): NonNullable<JobGiven['fillers']> => ({
@@ -35,5 +39,5 @@ export function laysGiven(job: Job, { lays }: StoredMend): MendGiven['lays'] {
     }))
   const { process, filler } = job.call
   if (!process && !filler) return undefined
-  return [{ process: process ?? undefined, filler: alloyOfFiller(filler), upTo: 'cap' }]
+  return [{ process: process ?? undefined, filler: (filler && rodOf(filler)?.name) || undefined, upTo: 'cap' }]
 }

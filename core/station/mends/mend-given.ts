@@ -6,9 +6,8 @@ import { said } from '../../job/fields/said'
 import type { Job } from '../../job/job.schema'
 import type { StoredMend } from '../../job/mend.schema'
 import { serviceHeatC } from '../../job/service-heat'
-import { kindOf } from '../../mend/registry'
+import { kindOf, wrongTogether } from '../../mend/registry'
 import { alloyName } from '../../metal/find-alloy'
-import { ALLOYS } from '../../metal/alloys.table'
 import type { JobGiven } from '../../job-plan/job-given'
 import type { KnowData } from '../know/know'
 import { shapeOrNull as bodyShape } from '../take-in/body'
@@ -46,18 +45,29 @@ export function resolved(
     }),
   )
   const wants = Object.entries(fields)
-    .filter(([key, field]) => field.required && !(key in given))
+    .filter(([key, field]) => field.required && !(key in given) && !(field.unless && field.unless in given))
     .map(([, field]) => field.label.toLowerCase())
   if (wants.length) return { wants, reason: null }
   const unknown = unknownMetal(mend)
   if (unknown) return { wants: [], reason: unknown }
   const parsed = z.strictObject(shapeOf(fields)).safeParse(given)
+  const [together] = parsed.success ? wrongTogether(kindOf(mend.kind), parsed.data) : []
+  if (together)
+    return { wants: [], reason: `${fields[together.reading]?.label ?? together.reading}: ${together.message}` }
   if (parsed.success) return { values: parsed.data }
   return {
     wants: [],
     reason: readIssues(parsed.error).map(({ path, message }) => `${fields[path]?.label ?? path}: ${message}`)[0]!,
   }
 }
+
+/** A name as a code that a limit is known by. */
+const slug = (name: string): string =>
+  name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
+    .slice(0, 40) || 'part'
 
 /** The part of a job as the whole plan takes it. */
 export function partOf(job: Job, know: KnowData): { part: JobGiven['part']; assumedG: number | null } {
@@ -79,13 +89,22 @@ export function partOf(job: Job, know: KnowData): { part: JobGiven['part']; assu
       soak: saidOfPart.soak,
       earlierRepair: takeIn.earlierRepair,
       coating: takeIn.coating === 'none' ? undefined : takeIn.coating,
+      cause: takeIn.cause,
+      causeCured: takeIn.causeCure.trim() !== '',
       safetyCritical: takeIn.safetyCritical,
+      stakes: takeIn.stakes,
+      alike: job.handOver.alike,
+      pressureMPa: takeIn.pressureMPa.value ?? undefined,
+      keptOn: takeIn.keptOn.flatMap(({ id, name, limitC }) =>
+        limitC.value === null ? [] : [{ id: name.trim() ? slug(name) : id, limitC: limitC.value }],
+      ),
       hotC: serviceHeatC(job),
       saltWater: takeIn.saltWater,
       mustNotMove: takeIn.mustNotMove,
       protect: takeIn.protect,
       finishAfter: takeIn.finishAfter,
       newPrice: takeIn.newPrice ?? undefined,
+      newWeeks: takeIn.newWeeks ?? undefined,
       lengthMm: takeIn.lengthMm.value || undefined,
       widthMm: takeIn.widthMm.value || undefined,
       heightMm: takeIn.heightMm.value || undefined,
@@ -94,7 +113,8 @@ export function partOf(job: Job, know: KnowData): { part: JobGiven['part']; assu
       bodies: [
         {
           id: 'part',
-          alloy: ALLOYS.find(row => row.name === know.alloy.name),
+          alloy: know.alloy,
+          families: know.families.map(({ id, probability }) => ({ id, probability })),
           wallMm: takeIn.wallMm.value || ASSUMED_WALL_MM,
         },
       ],

@@ -5,7 +5,6 @@ import type { groovePlan } from '../../groove/question'
 import type { DrawnGroove } from '../../groove/drawn'
 import type { StoredMend } from '../../job/mend.schema'
 import type { Section } from '../../mend/section/shapes'
-import { checkMin } from '../../job-plan/checks.table'
 import type { JobPlanned, PlannedMend } from '../../job-plan/job-planned'
 import type { Found } from '../rebuild/found'
 import type { Stiffened } from './plate-of-mend'
@@ -75,15 +74,10 @@ export interface MendRow {
 }
 export interface MendsData {
   rows: MendRow[]
-  /** Hands, arc and machine of all of them, without what is shared. */ minutes: number
-  rods: number
-  /** Wire by what it is of, g. */
-  wire: { filler: string; massG: number }[]
-  gasL: number
-  checks: string[]
-  /** What is done once for all of them. */
-  shared: JobPlanned['totals']['shared']
+  /** What was decided of warming, of the part, and what all of it comes to; null where nothing can be planned. */
   warm: JobPlanned['warm'] | null
+  decision: JobPlanned['decision'] | null
+  totals: JobPlanned['totals'] | null
   /** What goes by itself: the bake before the heat, the cooling after it, min. */
   bakeMin: number
   coolMin: number
@@ -92,10 +86,6 @@ export interface MendsData {
 
 /** What one mend takes at the bench, min. */
 export const minutesOf = ({ handMin, arcMin, machineMin }: PlannedMend): number => handMin + arcMin + machineMin
-
-/** What one mend takes at the bench until it is proved, with what the puddle had laid again, min. */
-export const rowMinutes = ({ planned, log }: MendRow): number =>
-  planned ? minutesOf(planned) - planned.checks.reduce((sum, check) => sum + checkMin(check), 0) + log.again.minutes : 0
 
 /** The mend that is laid next: the first in turn with a pass still to lay. */
 export const firstToLay = ({ mends }: { mends: MendsData }): MendRow | undefined =>

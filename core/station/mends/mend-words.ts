@@ -1,7 +1,7 @@
 import type { Caution } from '../../ask/question'
 import { wordsFor, type KindId } from '../../mend/registry'
 import { wayName } from '../../mend/way-name'
-import { WHOLE_WORDS } from '../../job-plan/words'
+import { saidOf } from '../../job-plan/words'
 import { capital, count, figure, type Sentence, type StationPlan } from '../parts'
 import type { MendRow, MendsData } from './mend-row'
 import type { Shown } from './station-says'
@@ -26,7 +26,7 @@ export function refusedCall({ kind, wants, reason, planned }: MendRow): Sentence
 
 /** Why a mend is refused, or what is against it, as words that go on after a colon. */
 export const becauseWords = (kind: KindId, code: string): string =>
-  lowerFirst((WHOLE_WORDS[code] ?? wordsFor(kind, code)).replace(/\.$/, ''))
+  lowerFirst(saidOf(kind, code).replace(/\.$/, ''))
 
 const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 /** A sentence that stands by itself. */

@@ -165,7 +165,10 @@ describe('the groove of a mend', () => {
     expect(wide.planned!.depositG).toBeGreaterThan(row({}).planned!.depositG)
     const byHand = row({ readings: { ...readings, machined: false } })
     expect(byHand.facing).toBeNull()
-    expect(byHand.planned!.rebuild.map(({ code }) => code)).toEqual(['dress-seat'])
+    expect(byHand.planned!.rebuild.map(({ code }) => code)).toEqual(['dress-rough'])
+    // A seat only where it lies on one, whatever else of the part is a seat.
+    const onFace = row({ readings: { ...readings, machined: false, on: ['gasket-face'] } })
+    expect(onFace.planned!.rebuild.map(({ code }) => code)).toEqual(['dress-seat'])
   })
   it('is filled with the rod that is said, else with the one that suits the wall', () => {
     const rod = (rodMm?: number) =>
@@ -262,7 +265,7 @@ describe('a bend that is a mend', () => {
     const found = row!.bend
     if (!found || !('answer' in found)) throw new Error('not pressed back')
     const [press] = row!.planned!.rebuild
-    expect(press!.handMin).toBe(found.answer.steps.length * 8 + 4)
+    expect(press!.handMin).toBe(found.answer.steps.length * 8)
     expect(sentenceText(rebuildWhy(row!)[0]!, 'metric')).toMatch(/^Press it back in \w+ steps: it springs back/)
     expect(rebuildWorkings(row!).bend!.steps).toHaveLength(2)
     expect(row).toMatchObject({ planned: { depositG: 0, opening: [] }, back: null, patch: null })

@@ -1,23 +1,26 @@
 import type { Job, Kit } from '../../job/job.schema'
-import { BAKE_MIN } from '../../mend/minutes.table'
-import { coolMinOf } from '../../job-plan/cool'
-import { firstOf } from '../../job-plan/first'
 import { kindOf } from '../../mend/registry'
-import type { JobPlanned } from '../../job-plan/job-planned'
-import { wireG } from '../../job-plan/price'
+import type { JobPlanned, PlannedMend } from '../../job-plan/job-planned'
+import { wireG } from '../../job-plan/cost'
+import type { Made } from '../../job-plan/step'
 import type { KnowData } from '../know/know'
-import { passCurrents } from '../weld/pass-currents'
 import { mendLog, NO_LOG } from '../weld/pass-log'
 import { facingOf, groovedOf, rodOf } from './grooved-row'
-import { wholeOf } from './whole-of'
+import type { WholeOfJob } from './whole-of'
 import { patchOf } from './patch-of-mend'
 import { bendOfMend } from './bend-of-mend'
 import { plateOfMend } from './plate-of-mend'
 import { PROCESSES } from '../../call/process.table'
+import { flameOfMend } from '../weld/flame-of-mend'
 import { placeOfMend } from '../weld/flame-place'
-import { rowMinutes, type MendRow, type MendsData } from './mend-row'
+import { arcWOf, interpassOf, turnDownOf } from '../weld/soak-up'
+import { airC } from '../../warm/air'
+import type { Alloy } from '../../metal/alloys.table'
+import type { Body as SizedBody } from '../take-in/body'
+import type { WarmData } from '../warm/warm'
+import type { MendRow, MendsData } from './mend-row'
 import { setUpsOf, type MendSetUp } from './mend-set-up'
-import { NOTHING_SAID } from './station-says'
+import { NOTHING_SAID, stationSays, type Shown } from './station-says'
 import { threadOfMend } from './thread-of-mend'
 
 function turnOf(order: JobPlanned['order'], id: string): MendRow['turn'] {
@@ -25,25 +28,43 @@ function turnOf(order: JobPlanned['order'], id: string): MendRow['turn'] {
   return at < 0 ? null : { place: at + 1, of: order.length, why: order[at]!.why }
 }
 
-/** Shielding gas as the flow is set on this job. */
-const litresOf = (setUps: readonly MendSetUp[]) => setUps.reduce((total, { set }) => total + (set.gas?.litres ?? 0), 0)
+/** A gun of a mend, turned down as the part soaks up its heat. */
+function turnedDown(
+  setUp: MendSetUp,
+  { foundC }: PlannedMend,
+  sized: SizedBody | null,
+  alloy: Alloy,
+  { startC }: WarmData,
+): MendSetUp {
+  const { mig } = setUp.set
+  if (!mig || !sized) return setUp
+  const arcW = arcWOf(setUp.process, setUp.set)
+  return { ...setUp, turnDown: turnDownOf(sized, alloy, foundC, airC(startC), mig, arcW, setUp.arcMin) }
+}
 
 /** Every place being mended, worked out by the same plan that answers `job.plan`. */
-export function planMends(job: Job, kit: Kit, know: KnowData): MendsData {
-  const { part, assumedG, bodies, ready, planned, trouble } = wholeOf(job, kit, know)
+export function planMends(
+  job: Job,
+  kit: Kit,
+  { alloy }: KnowData,
+  { part, assumedG, bodies, ready, planned, trouble }: WholeOfJob,
+  sized: SizedBody | null,
+  warm: WarmData,
+): MendsData {
   const rows = ready.map(({ mend, found }): MendRow => {
     const own = planned?.mends.find(one => one.id === mend.id) ?? null
-    const setUps = own ? setUpsOf(job, kit, own) : []
+    const setUps = own ? setUpsOf(job, kit, own, planned?.steps ?? []) : []
     const body = part.bodies[0]!
     const rodMm = rodOf(found, own?.wallMm ?? body.wallMm)
     const otherMm = bodies.find(({ id }) => id === mend.id)?.wallMm ?? body.wallMm
-    const currents =
-      own && planned ? passCurrents(own, setUps[0]?.set, planned.part, know.alloy, Math.min(body.wallMm, otherMm)) : []
-    const log = own ? mendLog(job, mend, own, currents) : NO_LOG
+    const steps = planned?.steps.filter(step => step.mend === mend.id) ?? []
+    const log = own ? mendLog(job, mend, steps) : NO_LOG
     const given =
       'values' in found ? { values: found.values, wallMm: body.wallMm, otherMm, way: own?.way ?? null } : null
     const grooved = groovedOf(mend, given, own, rodMm, log)
-    return {
+    const tried = own?.process ?? own?.tried
+    const place = own && tried && given && !PROCESSES[tried].needsAmps ? placeOfMend(mend, own, given.values, steps) : null
+    const row: MendRow = {
       id: mend.id,
       kind: mend.kind,
       name: mend.name || kindOf(mend.kind).name,
@@ -51,10 +72,10 @@ export function planMends(job: Job, kit: Kit, know: KnowData): MendsData {
       reason: 'reason' in found && found.reason ? found.reason : 'values' in found ? trouble : null,
       planned: own,
       log,
-      setUps,
-      place: own?.process && given && !PROCESSES[own.process].needsAmps ? placeOfMend(mend, own, given.values) : null,
-      flame: null,
-      interpass: null,
+      setUps: own ? setUps.map(setUp => turnedDown(setUp, own, sized, alloy, warm)) : [],
+      place,
+      flame: tried && place ? flameOfMend(job, kit, sized, alloy, warm, tried, place) : null,
+      interpass: own ? interpassOf(steps, alloy) : null,
       turn: turnOf(planned?.order ?? [], mend.id),
       section: given && kindOf(mend.kind).section(given),
       ...grooved,
@@ -67,25 +88,27 @@ export function planMends(job: Job, kit: Kit, know: KnowData): MendsData {
       bend: given && mend.kind === 'bent' && body.alloy ? bendOfMend(body.alloy, given) : null,
       plated: given && mend.kind === 'plate' ? plateOfMend(given) : null,
     }
+    const says = (station: Shown) => stationSays(job, kit, row, station)
+    return { ...row, says: { open: says('open'), weld: says('weld'), rebuild: says('rebuild') } }
   })
-  const all = planned?.mends ?? []
-  const laid = all.filter(({ lays }) => lays.length)
-  const flame = laid.some(({ process }) => process && !PROCESSES[process].needsAmps)
+  const steps = planned?.steps ?? []
   return {
     rows,
-    minutes: rows.reduce((total, row) => total + rowMinutes(row), 0),
-    rods: rows.reduce((total, { planned: own, log }) => total + (own?.rods ?? 0) + log.again.rods, 0),
-    wire: rows.flatMap(({ planned: own, log }) =>
-      own && own.wireM > 0
-        ? [{ filler: own.filler ?? '', massG: wireG(own.wireM, own.filler) * (1 + log.again.share) }]
-        : [],
-    ),
-    gasL: rows.reduce((total, { setUps, log }) => total + litresOf(setUps) * (1 + log.again.share), 0),
-    checks: [...new Set(all.flatMap(mend => mend.checks))],
-    shared: planned?.totals.shared ?? firstOf(part),
     warm: planned?.warm ?? null,
+    decision: planned?.decision ?? null,
+    totals: planned?.totals ?? null,
     assumedG,
-    bakeMin: part.soak === 'oil-soaked' && laid.length ? BAKE_MIN : 0,
-    coolMin: laid.length && planned ? coolMinOf(planned.part.massG, flame) : 0,
+    bakeMin: waitOf(steps, 'bake'),
+    coolMin: waitOf(steps, 'cool'),
   }
 }
+
+/** Minutes that a wait of the whole part takes by itself. */
+const waitOf = (steps: readonly Made[], wait: string): number =>
+  steps.reduce((sum, { code, minutes }) => sum + (code === wait ? minutes : 0), 0)
+
+/** Wire that the mends take by what it is of, g. */
+export const wireOf = ({ rows }: Pick<MendsData, 'rows'>): { filler: string; massG: number }[] =>
+  rows.flatMap(({ planned: own }) =>
+    own && own.wireM > 0 ? [{ filler: own.filler ?? '', massG: wireG(own.wireM, own.filler) }] : [],
+  )

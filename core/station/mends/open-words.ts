@@ -2,10 +2,13 @@ import { figures } from '../../quantity/show'
 import { count, figure, type Sentence, type Working } from '../parts'
 import type { DrawnGroove } from '../../groove/drawn'
 import type { PlannedMend } from '../../job-plan/job-planned'
-import { wireG } from '../../job-plan/price'
+import { wireG } from '../../job-plan/cost'
 import { minutesOf, type MendRow } from './mend-row'
 import { plateWhy } from './plate-of-mend'
 import { wayWords } from './way-words'
+
+/** Rods to the tenth: whole ones are counted for the job. */
+const tenths = (rods: number) => Math.max(0.1, Math.round(10 * rods) / 10)
 
 /** The groove with what fills it: rods in passes, or a gun's wire, whose beads are the gun's own. */
 function grooveCall({ sides, shape }: DrawnGroove, { passes, rods, wireM, filler }: PlannedMend): Sentence {
@@ -15,7 +18,7 @@ function grooveCall({ sides, shape }: DrawnGroove, { passes, rods, wireM, filler
   const laid = count(passes, 'pass', 'passes')
   return wireM > 0
     ? ['Groove it ', from, ', ', deep, ' deep at ', angle, '; ', figure(wireG(wireM, filler), 'g'), ' of wire.']
-    : ['Groove it ', from, ', ', deep, ' deep at ', angle, '; ', `${laid}, ${count(rods, 'rod')}.`]
+    : ['Groove it ', from, ', ', deep, ' deep at ', angle, '; ', `${laid}, `, figure(tenths(rods), 'number'), rods === 1 ? ' rod.' : ' rods.']
 }
 
 /** Opening it, in a sentence: the groove with what fills it, or the metal it takes and how long. */

@@ -1,8 +1,6 @@
 import { MIG_MODE_WORDS } from '../../arc/mig-modes.table'
 import type { Job, Kit } from '../../job/job.schema'
 import { SEEN_IN_PUDDLE } from '../../job/words.table'
-import { boilMinOf } from '../../job-plan/boil'
-import { said } from '../../job/fields/said'
 import type { StationPlan } from '../parts'
 import { capital, count, figure, words, type Sentence, type Working } from '../parts'
 import { schoolsWhy, setUpChange, setUpWhy } from '../weld/set-up-words'
@@ -84,7 +82,7 @@ export function weldWhy(job: Job, kit: Kit, row: MendRow): Sentence[] {
   const { planned, setUps, flame, log, interpass } = row
   const asked = moveAsked(row)
   const tig = setUps.some(({ process }) => process === 'ac-tig')
-  const boilMin = boilMinOf(planned!.lays, said(job, 'takeIn').soak)
+  const boilMin = log.boilMin
   const eased = log.passes.at(-1)?.ease
   const [first] = setUps
   return [
@@ -94,7 +92,9 @@ export function weldWhy(job: Job, kit: Kit, row: MendRow): Sentence[] {
           [
             'Ground out and laid again so far: ',
             figure(log.again.minutes, 'min'),
-            ` more of arc, ${count(log.again.rods, 'rod')} more.`,
+            ' more of arc, ',
+            figure(Number(log.again.rods.toFixed(1)), 'number'),
+            ' of a rod more.',
           ],
         ]
       : []),
@@ -110,7 +110,7 @@ export function weldWhy(job: Job, kit: Kit, row: MendRow): Sentence[] {
         ]
       : []),
     ...interpassWords(interpass),
-    ...(boilMin > 1
+    ...(boilMin > 0
       ? [
           [
             'Boil out first: run the arc over it without rod until bubbles and specks stop, even twenty minutes; brush when cold, then rod.',

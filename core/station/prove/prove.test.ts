@@ -202,7 +202,7 @@ describe('a day with promises', () => {
   })
   it('turns the slug before it lies in the freezer and presses it after, and lets solvent dry before heat', () => {
     const bracket = file.jobs.find(job => job.id === 'signal-bracket')!
-    const { given } = dayFromJobs([bracket, file.jobs.find(job => job.id === 'press-tray')!], kit, TWO_DAYS, around)
+    const { given } = dayFromJobs([bracket, file.jobs.find(job => job.id === 'cider-tray')!], kit, TWO_DAYS, around)
     const [slugged, tray] = given.jobs
     const freeze = slugged!.tasks.find(task => task.id.endsWith('-freeze'))!
     expect(freeze).toMatchObject({

@@ -6,7 +6,9 @@ import { PROCESSES, type ProcessId } from '../../call/process.table'
 import type { Job } from '../../job/job.schema'
 import { STATION_NAMES, type StationId } from '../../job/stations.table'
 import type { MendsData } from '../mends/mend-row'
-import { checkMin } from '../../job-plan/checks.table'
+import { said } from '../../job/fields/said'
+import { checkMin, partChecks } from '../../job-plan/checks.table'
+import type { Made } from '../../job-plan/step'
 import { THREADS } from '../stale'
 import { caution } from '../../safety/cautions.table'
 import { CHECKS, CHECK_OF } from './checks.table'
@@ -35,21 +37,35 @@ export interface ProveData {
   balance: MeasuredOrReason<{ unbalanceGmm: number; correctG: number }>
 }
 
-/** Minutes that the plan has for a check: at each mend that asks it, and once where the part does. */
-function plannedMin({ rows, shared }: Pick<MendsData, 'rows' | 'shared'>, id: string): number {
-  const of = (code: string) => (CHECK_OF[code] === id ? checkMin(code) : 0)
-  const atMends = rows.flatMap(({ planned }) => planned?.checks ?? []).reduce((sum, code) => sum + of(code), 0)
-  return shared.reduce((sum, { code }) => sum + (code.startsWith('check-') ? of(code.slice(6)) : 0), atMends)
+/** Minutes that the plan has for each check; of a part without a plan, the checks that it wants by itself. */
+function plannedMin(job: Job, steps: readonly Made[]): Map<string, number> {
+  const found = new Map<string, number>()
+  const add = (code: string, minutes: number) => {
+    const id = CHECK_OF[code]
+    if (id) found.set(id, (found.get(id) ?? 0) + minutes)
+  }
+  for (const { code, minutes } of steps) if (code.startsWith(CHECK)) add(code.slice(CHECK.length), minutes)
+  if (!steps.length) for (const code of ['look', 'fit', ...partChecks(checkedPart(job))]) add(code, checkMin(code, 1))
+  return found
 }
+const CHECK = 'check-'
+const checkedPart = (job: Job) => ({
+  ...said(job, 'takeIn'),
+  pressureMPa: job.takeIn.pressureMPa.value ?? undefined,
+})
 
 /** Prove: the checks this duty, repair and cause need, with results and what was measured. */
 export function planProve(
   job: Job,
   process: ProcessId,
-  mends: Pick<MendsData, 'checks' | 'rows' | 'shared'>,
+  mends: Pick<MendsData, 'rows'>,
+  steps: readonly Made[],
 ): StationPlan<ProveData> {
-  const asked = new Set(mends.checks.map(check => CHECK_OF[check]))
-  const rows = CHECKS.filter(row => row.needed?.(job, process) || asked.has(row.id))
+  const asked = plannedMin(job, steps)
+  // What was noted of a check that is not asked any more stays with the rest.
+  const rows = CHECKS.filter(
+    row => asked.has(row.id) || job.prove.results[row.id]?.result || (row.id === 'runout' && job.prove.runOut.length > 0),
+  )
   const measured = { runOut: runOutOf(job), leak: leakOf(job), balance: unbalanceOf(job) }
   const compared = comparedOf(job)
   const judged = compared.filter(entry => entry.within !== null)
@@ -63,13 +79,13 @@ export function planProve(
     ).map(([id, found]) => [id, found && 'within' in found ? found.within : null]),
   )
   if (judged.length) withinOf.line = judged.every(entry => entry.within)
-  const checks = rows.map(({ id, name, where, how, back, minutes }): ProveCheck => ({
+  const checks = rows.map(({ id, name, where, how, back }): ProveCheck => ({
     id,
     name,
     where,
     how,
     back,
-    minutes: plannedMin(mends, id) || minutes,
+    minutes: asked.get(id) ?? 0,
     result: job.prove.results[id]?.result ?? null,
     note: job.prove.results[id]?.note ?? '',
     within: withinOf[id] ?? null,
@@ -85,7 +101,9 @@ export function planProve(
       ? [
           `${capital(count(open.length, 'check'))} to go${passed ? `, ${passed} passed` : ''}: next, ${open[0]!.name.toLowerCase()}.`,
         ]
-      : [`All ${checks.length} checks passed.`]
+      : checks.length
+        ? [`All ${checks.length} checks passed.`]
+        : ['Nothing is mended, so there is nothing to prove.']
   const found = [measured.runOut, measured.leak, measured.balance].filter(entry => entry !== null)
   const workings: Record<string, Working> = {}
   for (const [key, entry] of [
@@ -104,7 +122,9 @@ export function planProve(
       ? `${failed.length} failed`
       : open.length
         ? `${passed} of ${checks.length} checks`
-        : 'all passed',
+        : checks.length
+        ? 'all passed'
+        : 'nothing to prove',
     wants: open.length ? open.map(check => check.name.toLowerCase()) : [],
     call,
     why: [

@@ -1,5 +1,4 @@
 import { said } from '../../job/fields/said'
-import { boilMinOf } from '../../job-plan/boil'
 import { NoAnswer } from '../../ask/question'
 import type { ArcProcess } from '../../arc/amps'
 import { PROCESSES, type ProcessId } from '../../call/process.table'
@@ -96,7 +95,7 @@ function passesOf(job: Job, plan: JobPlan, mark: StoredMark, longMm: number): Pa
   if (!planned) return []
   // The heat of a pass goes into the run that was planned, however long its line was drawn.
   const runMm = planned.run?.longMm ?? longMm
-  const arcMin = planned.arcMin - boilMinOf(planned.lays, said(job, 'takeIn').soak)
+  const arcMin = planned.arcMin - row.log.boilMin
   const middleA = planned.startA === null ? null : (planned.startA + (planned.easedA ?? planned.startA)) / 2
   return row.log.passes.map(({ side, process, filler, ease }) => {
     const a = ease ? (ease.fromA + ease.toA) / 2 : middleA

@@ -2,6 +2,7 @@ import type { Job, Kit } from '../../job/job.schema'
 import { count } from '../parts'
 import type { JobPlan } from '../plan-job'
 import type { MendRow } from '../mends/mend-row'
+import { wireOf } from '../mends/mends'
 
 type Rod = Kit['rods'][number]
 type Gas = Kit['gases'][number]
@@ -42,11 +43,11 @@ export interface RodsTaken {
 /** Rods that mends take by their filler, what the puddle had laid again with them. */
 export function rodsOf(rows: readonly MendRow[]): RodsTaken[] {
   const found = new Map<string, RodsTaken>()
-  for (const { planned, log, rodMm } of rows) {
+  for (const { planned, rodMm } of rows) {
     const filler = planned?.filler
     if (!planned || !filler) continue
     const before = found.get(filler)
-    const rods = planned.rods + log.again.rods
+    const { rods } = planned
     if (rods > 0) found.set(filler, { filler, rodMm: before?.rodMm ?? rodMm, rods: (before?.rods ?? 0) + rods })
   }
   return [...found.values()]
@@ -74,7 +75,7 @@ export function takesOf(job: Job, plan: JobPlan, kit: Kit): Takes | null {
     return of > 0 ? [{ filler: rodFor(kit, filler, rodMm)?.filler ?? filler, rods: of }] : []
   })
   const litres = quantity('Gas') * left
-  const wire = plan.mends.wire.flatMap(of => (left > 0 ? [{ ...of, massG: of.massG * left }] : []))
+  const wire = wireOf(plan.mends).flatMap(of => (left > 0 ? [{ ...of, massG: of.massG * left }] : []))
   if (!rods.length && litres <= 0 && !wire.length) return null
   const burns = rows.find(row => row.flame?.flame)?.flame?.flame?.torch.gas ?? null
   return { rods, wire, gas: gasFor(kit, burns)?.name ?? burns ?? 'argon', litres }

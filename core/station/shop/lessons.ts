@@ -4,7 +4,8 @@ import { COMEBACKS, type Comeback } from '../../job/words.table'
 import { learn, oddsOf, timeRatio, type FinishedJob, type Group, type Ratio } from '../../shop/learn'
 import { KIND_IDS, kindOf } from '../../mend/registry'
 import { BOW, bowOf } from '../rebuild/foretold-face'
-import { kindPhase, type Phase } from '../hand-over/phases'
+import type { Phase } from '../hand-over/phases'
+import { kindPhase } from '../../job-plan/steps/maker'
 import { planJob } from '../plan-job'
 
 /** Whether plans can go by what was learnt: past this something was noted wrong. */

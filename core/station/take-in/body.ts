@@ -34,6 +34,12 @@ export function shapeOrNull(job: Job) {
   }
 }
 
+/** What it was weighed at, g, a tenth of a gram at least; null where nobody did. */
+export const weighedG = ({ warm, know }: Pick<Job, 'warm' | 'know'>): number | null => {
+  const massG = warm.massG.value || know.dryG.value
+  return massG ? Math.max(0.1, massG) : null
+}
+
 /**
  * Mass and cooling area of the part from its shape where one was made, else from its overall sizes and wall: a tray
  * (bottom and four walls, open on one side), or a plate where no height worth the name is given. A weighed mass is
@@ -43,18 +49,18 @@ export function shapeOrNull(job: Job) {
  * @returns null while a size is missing
  */
 export function bodyOf(job: Job, densityGcm3: number): Body | null {
-  const weighedG = job.warm.massG.value ?? job.know.dryG.value
+  const weighed = weighedG(job)
   const shaped = shapeOrNull(job)
   if (shaped) {
     const reckonedKg = shaped.volumeMm3 * densityGcm3 * 1e-6
-    const massKg = weighedG && weighedG > 0 ? weighedG / 1000 : reckonedKg
+    const massKg = weighed ? weighed / 1000 : reckonedKg
     return {
       volumeMm3: shaped.volumeMm3,
       areaMm2: shaped.skinMm2,
       massKg,
       reckonedKg,
       from: 'shape',
-      steps: [...shapeSteps(shaped), massStep(weighedG, massKg, densityGcm3)],
+      steps: [...shapeSteps(shaped), massStep(weighed, massKg, densityGcm3)],
     }
   }
   const {
@@ -70,7 +76,7 @@ export function bodyOf(job: Job, densityGcm3: number): Body | null {
     skinMm2: areaMm2,
   } = lumpOfSizes({ lengthMm: l, widthMm: w, heightMm: h ?? undefined, wallMm: t })
   const reckonedKg = volumeMm3 * densityGcm3 * 1e-6
-  const massKg = weighedG && weighedG > 0 ? weighedG / 1000 : reckonedKg
+  const massKg = weighed ? weighed / 1000 : reckonedKg
   return {
     volumeMm3,
     areaMm2,
@@ -94,7 +100,7 @@ export function bodyOf(job: Job, densityGcm3: number): Body | null {
         unit: 'cm²',
         source: 'plane geometry',
       },
-      massStep(weighedG, massKg, densityGcm3),
+      massStep(weighed, massKg, densityGcm3),
     ],
   }
 }

@@ -4,7 +4,7 @@ import type { Job, Kit } from '../../job/job.schema'
 import type { Alloy } from '../../metal/alloys.table'
 import { plateSkinMm2 } from '../../warm/heat'
 import { warmFor, type WarmAsk, type Warmth } from '../../warm/decide'
-import type { Body } from '../take-in/body'
+import { weighedG, type Body } from '../take-in/body'
 
 /** A part of which nothing is known weighs about this, g: a hand-sized casting. Judgement. */
 export const ASSUMED_G = 1500
@@ -18,13 +18,13 @@ export const torchFirst = (kit: Kit, { warm }: Job): Kit => ({
 /** What weighs and cools, where sizes are missing too. */
 export function weighed(body: Body | null, job: Job, alloy: Alloy): { massG: number; skinMm2: number } {
   if (body) return { massG: body.massKg * 1000, skinMm2: body.areaMm2 }
-  const massG = job.warm.massG.value || job.know.dryG.value || ASSUMED_G
+  const massG = weighedG(job) ?? ASSUMED_G
   return { massG, skinMm2: plateSkinMm2(massG, alloy.densityGcm3, job.takeIn.wallMm.value || ASSUMED_WALL_MM) }
 }
 
 /** The part as a plate of its weight and wall, where it was weighed and its sizes are missing; null without a wall. */
 export function weighedBody(job: Job, alloy: Alloy): Body | null {
-  const massG = job.warm.massG.value || job.know.dryG.value
+  const massG = weighedG(job)
   const wallMm = job.takeIn.wallMm.value
   if (!massG || !wallMm) return null
   const areaMm2 = plateSkinMm2(massG, alloy.densityGcm3, wallMm)

@@ -145,6 +145,6 @@ describe('warming on the part itself', () => {
     expect(typed({ ...cover, shape: { ...cover.shape, pieces: [{ ...piece!, size: sizes }, ...rest] } })).toEqual([])
     expect(typed({ ...cover, shape: { ...cover.shape, marks: [] } })).toEqual([])
     expect(typed({ ...cover, warm: { ...cover.warm, startC: { typed: '80 °C', value: 80 } } })).toEqual([])
-    expect(warmOf({ ...cover, shape: { ...cover.shape, marks: [] } }).data.warmth.where).toBe('whole')
+    expect(warmOf({ ...cover, shape: { ...cover.shape, marks: [] } }).data.warmth.where).toBe('zone')
   })
 })

@@ -1,6 +1,7 @@
 import { NoAnswer } from '../../ask/question'
 import { PLACE_KINDS } from '../../heat/bench/places.table'
-import type { Job } from '../../job/job.schema'
+import { said } from '../../job/fields/said'
+import type { Job, Kit } from '../../job/job.schema'
 import type { Alloy } from '../../metal/alloys.table'
 import type { Triple } from '../../solid/forms'
 import { shapeOfCells } from '../../solid/stored/mesh-cells'
@@ -128,6 +129,13 @@ export function warmedAsOnPart(warmth: Warmth, zones: readonly WarmZone[]): Warm
     minutes: zones.reduce((sum, { onS, lengths }) => sum + lengths * (onS ?? 0), 0) / 60,
     where: zones.every(({ where }) => where === 'whole') ? 'whole' : 'zone',
   }
+}
+
+/** What was decided for a job's part, as its own cells have it where it has a shape. */
+export function warmedOnCells(job: Job, { torches }: Kit, alloy: Alloy, warm: Warmth, hot: readonly string[]): Warmth {
+  const torch = torches.find(({ id }) => id === job.warm.torch) ?? torches[0]
+  if (!torch || warm.need === 'none') return warm
+  return warmedAsOnPart(warm, warmOnPart(job, alloy, torch, warm, said(job, 'warm').startC, hot))
 }
 
 /** What was decided, for one mend: by its own place on the part where that was worked out, else by the whole. */

@@ -13,7 +13,7 @@ import { askFor } from '../ask-core'
 import { GUARDED } from './heat-bench'
 import { onPartWhy, warmCall, warmShort } from './warm-call'
 import { warmedAsOnPart, warmOnPart, type WarmZone } from './warm-on-part'
-import { weighedBody } from './warm-decision'
+import { weighed, weighedBody } from './warm-decision'
 import type { Body } from '../take-in/body'
 import { capital, count, figure, type Sentence, type StationPlan } from '../parts'
 import { protectOf } from '../take-in/take-in'
@@ -122,7 +122,14 @@ export function planWarm(
   const zoneC = first
     ? first.curve.map(({ s, zoneC: c }) => ({ s, c }))
     : zone && torch
-      ? zoneCurve(torch, alloy, warmth.wallMm, warmth.runMm, startC, ZONE_CURVE_SHARE * 60 * warmth.minutes)
+      ? zoneCurve(
+          torch,
+          weighed(body, job, alloy),
+          alloy,
+          warmth.wallMm,
+          { runMm: warmth.runMm, startC },
+          ZONE_CURVE_SHARE * 60 * warmth.minutes,
+        )
       : null
   const told = { torch, targetC, startC, warmth, zones, heating, refused, wants }
   const why: Sentence[] = warmth.why.map(code => [WARM_WHY[code]])
@@ -137,7 +144,7 @@ export function planWarm(
     why.push([
       heating.reaches ? 'The whole part would take ' : 'The whole part never gets there: it would settle at ',
       heating.reaches ? figure(heating.timeS!, 's', 'preheat') : figure(heating.equilibriumC, 'c', 'preheat'),
-      '; the place under the flame is there long before it, and cools as soon as the flame is off: strike the arc at once.',
+      '; the place under the flame is there before it, and cools as soon as the flame is off: strike the arc at once.',
     ])
   else if (heating && torch) {
     why.push([

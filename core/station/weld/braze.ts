@@ -15,7 +15,7 @@ import { weighed } from '../warm/warm-decision'
 import { warmOnPart, type WarmZone } from '../warm/warm-on-part'
 import { capital, count, figure, type NoArcStation, type Sentence, type Working } from '../parts'
 import type { Torch, WarmData } from '../warm/warm'
-import { PROCESSES, type ProcessId } from '../../call/process.table'
+import type { ProcessId } from '../../call/process.table'
 import { caution } from '../../safety/cautions.table'
 
 export interface BrazeData {
@@ -86,6 +86,7 @@ export function brazeOf(
           atEdge: place.atEdge,
           startC: warm.startC,
           runMm: place.runMm,
+          held: true,
         })
       : null
   const zone = reach?.where === 'zone' ? reach : null
@@ -97,7 +98,7 @@ export function brazeOf(
     torch,
     base: { name: alloy.name, solidusC: alloy.solidusC, liquidusC: alloy.liquidusC },
     serviceC,
-    minutes: (zone?.minutes ?? (asked.answer.timeS ?? 0) / 60) + place.faceMm2 / PROCESSES[process].mm2PerMin,
+    minutes: place.heatMin + place.layMin,
     unbalance: heavy?.ok ? { ...heavy.answer, radiusMm: radiusMm! } : null,
     working: asked.working,
     unbalanceWorking: heavy?.ok ? heavy.working : null,

@@ -1,7 +1,6 @@
 import type { AnswerTo } from '../../ask/question'
 import { flamePlan } from '../../flame/question'
 import type { ProcessId } from '../../call/process.table'
-import { PROCESSES } from '../../call/process.table'
 import { fuelOf } from '../../flame/fuels.table'
 import type { Job, Kit } from '../../job/job.schema'
 import type { Alloy } from '../../metal/alloys.table'
@@ -23,6 +22,8 @@ export interface FlameData {
   leastW: number
   /** To the puddle, and laying the rod by hand. */
   minutes: number
+  /** Fuel burnt, L. */
+  fuelL: number
   working: Working
 }
 
@@ -45,7 +46,7 @@ export function flameOf(
   alloy: Alloy,
   warm: Pick<WarmData, 'startC'>,
   startC: number,
-  { wallMm, faceMm2 }: Pick<FlamePlace, 'wallMm' | 'faceMm2'>,
+  { wallMm, layMin, heatMin, fuelL }: Pick<FlamePlace, 'wallMm' | 'layMin' | 'heatMin' | 'fuelL'>,
 ): FlameData | { wants: string[] } | { reason: string } {
   const torch = torchOf(job, kit)
   const wants = [
@@ -54,7 +55,6 @@ export function flameOf(
     ...(body ? [] : ['its sizes']),
   ]
   if (!torch || !wallMm || !body) return { wants }
-  const layMin = faceMm2 / PROCESSES['oxy-fuel'].mm2PerMin
   const asked = askFor(flamePlan, 'The flame on this wall', {
     baseAlloy: alloy.name,
     gas: torch.gas,
@@ -74,13 +74,14 @@ export function flameOf(
     wallMm,
     base: { name: alloy.name, solidusC: alloy.solidusC, liquidusC: alloy.liquidusC },
     leastW: Math.ceil(asked.answer.leastSourceW / 100) * 100,
-    minutes: layMin + (asked.answer.toPuddleS ?? 0) / 60,
+    minutes: layMin + heatMin,
+    fuelL,
     working: asked.working,
   }
 }
 
 /** What welding with a flame says: the move first, then why. */
-function flameSentences({ plan, torch, wallMm, base, leastW, minutes }: FlameData): {
+function flameSentences({ plan, torch, wallMm, base, leastW, minutes, fuelL }: FlameData): {
   short: string
   call: Sentence
   why: Sentence[]
@@ -118,12 +119,12 @@ function flameSentences({ plan, torch, wallMm, base, leastW, minutes }: FlameDat
       figure(base.solidusC, 'c'),
       ' and nothing glows before it does.',
     ],
-    ...(plan.fuelL === null
+    ...(fuelL <= 0
       ? []
       : [
           [
             'About ',
-            figure(Math.round(plan.fuelL), 'number', 'flame'),
+            figure(Math.round(fuelL), 'number'),
             ` L of ${torch.gas}, by its heat of burning.`,
           ] as Sentence,
         ]),

@@ -3,11 +3,9 @@ import { LAYS_BY } from '../../lay/process.table'
 import type { LogEntry } from '../../job/fields/weld'
 import type { Job } from '../../job/job.schema'
 import { passStep } from '../../job/mend-steps'
-import type { Current } from '../../warm/current'
 import type { StoredMend } from '../../job/mend.schema'
 import { groundOutPasses, nextMove, type NextMove } from '../../puddle/next-move'
-import type { PlannedMend } from '../../job-plan/job-planned'
-import { MOST_PASSES } from './pass-currents'
+import type { Made } from '../../job-plan/step'
 import type { WeldPass } from './weld-data'
 
 /** What was seen in one mend, as it came. */
@@ -16,6 +14,8 @@ export const logOf = (job: Job, mend: string): LogEntry[] => job.weld.log.filter
 /** A mend's passes as they are laid, what was seen in them, and what that asks for. */
 export interface MendLog {
   passes: WeldPass[]
+  /** Arc without rod that boils dirt out before the first of them, min. */
+  boilMin: number
   /** What was seen last. */
   last: LogEntry | null
   nextMove: NextMove | null
@@ -25,75 +25,53 @@ export interface MendLog {
 
 export const NO_LOG: MendLog = {
   passes: [],
+  boilMin: 0,
   last: null,
   nextMove: null,
   again: { passes: 0, share: 0, minutes: 0, rods: 0 },
 }
 
-type PlannedLay = PlannedMend['lays'][number]
+const minutesOf = (steps: readonly Made[]) => steps.reduce((sum, { minutes }) => sum + minutes, 0)
 
 /**
- * The lay of each pass in the order they are laid. Turn about, what both sides are laid with goes pass by pass from one
- * side to the other; else each lay is laid out before the next.
+ * The passes of a mend as its plan's steps have them, numbered through, and what was seen in each. The first on each
+ * side is its root, the last its cap.
  */
-function passByPass(lays: readonly PlannedLay[], order: StoredMend['order']): PlannedLay[] {
-  const together: PlannedLay[][] = []
-  for (const lay of lays) {
-    if (lay.filler === null) continue
-    const [before] = together.slice(-1)
-    const pairs =
-      order === 'alternate' &&
-      before?.every(one => one.process === lay.process && one.filler === lay.filler && one.side !== lay.side)
-    if (pairs) before!.push(lay)
-    else together.push([lay])
-  }
-  const laid: PlannedLay[] = []
-  for (const pair of together)
-    for (let n = 0; laid.length < MOST_PASSES && pair.some(lay => n < lay.passes); n++)
-      laid.push(...pair.filter(lay => n < lay.passes))
-  return laid.slice(0, MOST_PASSES)
-}
-
-/**
- * The passes of a mend in the order of its lays, numbered through: boil-out without rod is no pass. The first on each
- * side is its root, the last its cap; `currents` are those of TIG, pass by pass. At most a thousand are listed.
- */
-export function mendLog(job: Job, mend: StoredMend, planned: PlannedMend, currents: readonly Current[]): MendLog {
+export function mendLog(job: Job, mend: StoredMend, steps: readonly Made[]): MendLog {
   const log = logOf(job, mend.id)
-  const laid = passByPass(planned.lays, mend.order)
-  const [first, last] = [new Map<1 | 2, number>(), new Map<1 | 2, number>()]
-  laid.forEach(({ side }, n) => {
-    if (!first.has(side)) first.set(side, n)
-    last.set(side, n)
-  })
-  const ease = (n: number) => {
-    const current = currents[n]
-    return current ? { fromA: current.startA, toA: current.easedA } : null
-  }
   const seen = new Map<number, LogEntry[]>()
   for (const entry of log) seen.set(entry.pass, [...(seen.get(entry.pass) ?? []), entry])
   const done = new Set(mend.done)
-  const passes = laid.map((lay, n): WeldPass => {
-    const opens = first.get(lay.side) === n
-    return {
-      number: n + 1,
-      side: lay.side,
-      kind: opens ? 'root' : last.get(lay.side) === n ? 'cap' : 'fill',
-      process: lay.process,
-      filler: lay.filler!,
-      by: layWords(lay.process, lay.filler),
-      done: done.has(passStep(n + 1)),
-      log: seen.get(n + 1) ?? [],
-      // A gun is not eased by a pedal: its current stands at its set-up.
-      ease: LAYS_BY[lay.process] === 'wire' ? null : ease(n),
-    }
+  const passes = steps.flatMap((step): WeldPass[] => {
+    const { pass, process, filler, set, easedA } = step
+    if (pass === undefined || !process || !filler) return []
+    return [
+      {
+        number: pass,
+        side: step.side ?? 1,
+        kind: step.code === 'root' || step.code === 'cap' ? step.code : 'fill',
+        process,
+        filler,
+        by: layWords(process, filler),
+        done: done.has(passStep(pass)),
+        log: seen.get(pass) ?? [],
+        // A gun is not eased by a pedal: its current stands at its set-up.
+        ease: LAYS_BY[process] === 'wire' || !set ? null : { fromA: set.a, toA: easedA ?? set.a },
+      },
+    ]
   })
-  const again = groundOutPasses(log)
-  const share = passes.length ? again / passes.length : 0
+  const again = steps.filter(({ code }) => code === 'lay-again')
+  const ground = groundOutPasses(log)
   return {
     passes,
+    boilMin: minutesOf(steps.filter(({ code }) => code === 'boil-out')),
     last: log.at(-1) ?? null,
     nextMove: nextMove(log),
-    again: { passes: again, share, minutes: share * planned.arcMin, rods: Math.ceil(share * planned.rods - 1e-9) },
+    again: {
+      passes: ground,
+      share: passes.length ? Math.min(1, ground / passes.length) : 0,
+      minutes: minutesOf(again),
+      rods: again.reduce((sum, { uses }) => sum + (uses?.rods.reduce((total, { count }) => total + count, 0) ?? 0), 0),
+    },
   }
 }

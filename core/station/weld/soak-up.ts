@@ -1,6 +1,7 @@
 import { INTERPASS_C } from '../../arc/interpass.table'
-import { secondsBetween, STILL_AIR, type LumpedBody } from '../../heat/lumped'
+import { STILL_AIR, type LumpedBody } from '../../heat/lumped'
 import { turnDown, type TurnDownPoint } from '../../heat/turn-down'
+import type { Made } from '../../job-plan/step'
 import type { Alloy } from '../../metal/alloys.table'
 import { ENTERS, VOLTS } from '../../warm/current'
 import type { ArcProcess, WeldSettings } from './weld-settings'
@@ -36,26 +37,28 @@ export interface Interpass {
   /** What one pass warms the whole part by, and where it then stands. */
   riseC: number
   afterC: number
-  /** Wait until it is down to the limit; 0 where it is under it, null where still air never brings it there. */
-  waitS: number | null
+  /** The longest wait until it is down to the limit; 0 where it stays under it. */
+  waitS: number
 }
 
-/** What a pass does to the heat of the whole part, and how long to wait for the next: energy balance of one lump. */
-export function interpassOf(
-  body: Body,
-  alloy: Alloy,
-  startC: number,
-  ambientC: number,
-  arcW: number,
-  passArcMin: number,
-  wantedMostC: number | null,
-): Interpass {
-  const { mostC: usualC, why } = INTERPASS_C[alloy.family]
-  const mostC = wantedMostC ?? usualC
-  const riseC = (arcW * passArcMin * 60) / (body.massKg * alloy.specificHeatJkgK)
-  const afterC = Math.min(alloy.solidusC, startC + riseC)
-  const seconds = afterC <= mostC ? 0 : secondsBetween(lumpOf(body, alloy, ambientC), afterC, mostC)
-  return { mostC, why, riseC, afterC, waitS: Number.isFinite(seconds) ? seconds : null }
+/**
+ * Under what the next pass of a mend may begin and how long that is waited for at most, as the plan's steps have it; null
+ * where one pass fills it, or a flame lays it.
+ */
+export function interpassOf(steps: readonly Made[], alloy: Alloy): Interpass | null {
+  const arcs = steps.filter(({ kind, pass }) => kind === 'arc' && pass !== undefined)
+  const [first, second] = arcs
+  if (first?.foundC === undefined || second?.foundC === undefined || second.limitC === undefined) return null
+  const rests = steps.filter(({ code, because }) => code === 'rest' && because !== 'duty')
+  const after = steps.slice(steps.indexOf(first) + 1).find(({ foundC }) => foundC !== undefined)
+  const afterC = after?.foundC ?? second.foundC
+  return {
+    mostC: second.limitC,
+    why: INTERPASS_C[alloy.family].why,
+    riseC: Math.max(0, afterC - first.foundC),
+    afterC,
+    waitS: 60 * Math.max(0, ...rests.map(({ minutes }) => minutes)),
+  }
 }
 
 /** Output over the arc time: the share, and what that is on this gun. */

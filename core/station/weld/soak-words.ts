@@ -34,11 +34,7 @@ export function interpassWords(interpass: Interpass | null): Sentence[] {
       ' K. Let the next begin under ',
       figure(mostC, 'c'),
       `: past it ${why}`,
-      ...(waitS === null
-        ? ['; still air alone does not bring it there.']
-        : waitS > 0
-          ? ['; that is ', figure(waitS, 's'), ' of waiting.']
-          : ['.']),
+      ...(waitS > 0 ? ['; that is ', figure(waitS, 's'), ' of waiting.'] : ['.']),
     ],
   ]
 }

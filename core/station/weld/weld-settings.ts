@@ -9,18 +9,16 @@ import { ampsNeedQuestion } from '../../arc/question'
 import { said } from '../../job/fields/said'
 import { dialForBalance } from '../../arc/balance'
 import { copiedBalance, type Copied } from '../../arc/copied'
-import { elapsedMin } from '../../arc/duty'
 import { halvesFor } from '../../arc/halves'
 import type { Joint } from '../../arc/amps'
 import type { MigMode } from '../../arc/mig'
-import { postflowS } from '../../arc/setup'
 import { mostCurrent } from '../../arc/machine-reach'
 import { dialFor, readRanges } from '../../arc/ranges'
 import { NoAnswer } from '../../ask/question'
+import type { Made } from '../../job-plan/step'
 import type { Job, Kit } from '../../job/job.schema'
 import { askFor, type AskedForPlan } from '../ask-core'
 import { machineOf, mostA, type Machine } from './machine'
-import { BETWEEN_PASSES_MIN } from '../../mend/minutes.table'
 import type { Working } from '../parts'
 
 export type ArcProcess = Machine['process']
@@ -200,27 +198,20 @@ const rangeOf = ({ ranges, lowA, highA }: Machine, a: number) => {
   return dialFor(written.length ? written : [{ lowA, highA }], a)
 }
 
-/** Gas and elapsed time of all passes at those settings. */
-export function weldMeans(
+/** Shielding gas of these arcs, as the plan's steps use it up; each is one start with its post-flow. */
+export function gasTaken(
   job: Job,
   kit: Kit,
-  { setA, duty }: Pick<WeldSettings, 'setA' | 'duty'>,
-  passes: number,
-  arcMin: number,
-): { gas: AnswerTo<typeof gasUseQuestion> | null; gasWorking: Working | null; elapsedMin: number } {
-  const asked =
-    passes && setA > 0
-      ? askFor(gasUseQuestion, 'Argon', {
-          flowLMin: said(job, 'weld').flowLMin,
-          arcMin,
-          postflowS: postflowS(setA),
-          starts: passes,
-          ...(kit.gases[0] ? { cylinderL: kit.gases[0].cylinderL } : {}),
-        })
-      : null
-  return {
-    gas: asked?.ok ? asked.answer : null,
-    gasWorking: asked?.ok ? asked.working : null,
-    elapsedMin: duty ? elapsedMin(arcMin, duty) + passes * BETWEEN_PASSES_MIN : arcMin,
-  }
+  arcs: readonly Pick<Made, 'minutes' | 'set' | 'uses'>[],
+): { gas: AnswerTo<typeof gasUseQuestion> | null; gasWorking: Working | null } {
+  const [first] = arcs
+  if (!first?.set) return { gas: null, gasWorking: null }
+  const asked = askFor(gasUseQuestion, 'Argon', {
+    flowLMin: said(job, 'weld').flowLMin,
+    arcMin: arcs.reduce((sum, { minutes }) => sum + minutes, 0),
+    postflowS: first.set.postflowS,
+    starts: arcs.length,
+    ...(kit.gases[0] ? { cylinderL: kit.gases[0].cylinderL } : {}),
+  })
+  return asked.ok ? { gas: asked.answer, gasWorking: asked.working } : { gas: null, gasWorking: null }
 }

@@ -44,17 +44,21 @@ describe('what was ground out', () => {
     const { again } = rowOf(dirty).log
     // The second time black specks come, four fifths of the pass are ground out: the rule's own share.
     expect(again.share).toBeCloseTo(0.8 / log.passes.length, 9)
-    expect(again.minutes).toBeCloseTo((0.8 * planned!.arcMin) / log.passes.length, 9)
-    expect(dirty.mends.gasL).toBeCloseTo(clean.mends.gasL * (1 + again.share), 9)
-    expect(dirty.mends.rods).toBeGreaterThanOrEqual(planned!.rods)
+    // Laid again on the part as it then is: about as long as it took before.
+    expect(again.minutes / ((0.8 * planned!.arcMin) / log.passes.length)).toBeCloseTo(1, 0)
+    expect(dirty.mends.totals!.gasL).toBeGreaterThan(clean.mends.totals!.gasL)
+    expect(rowOf(dirty).planned!.rods / planned!.rods).toBeCloseTo(1 + again.share, 6)
     expect(dirty['hand-over'].data.quote!.total).toBeGreaterThan(clean['hand-over'].data.quote!.total)
-    expect(words(dirty)).toMatch(/Ground out and laid again so far: .* more of arc, \w+ rods? more/)
+    expect(words(dirty)).toMatch(/Ground out and laid again so far: .* more of arc, [\d.]+ of a rod more/)
     expect(words(clean)).not.toContain('Ground out')
   })
-  it('counts whole passes as whole rods', () => {
+  it('takes rods by what they weigh, and hands out whole ones', () => {
     const all = logged(...Array.from({ length: 9 }, () => 'black-specks'))
-    expect(all.mends.rods).toBeGreaterThan(rowOf(all).planned!.rods)
-    expect(all['hand-over'].data.quote!.lines.find(line => line.name === 'Filler')!.quantity).toBe(all.mends.rods)
+    const { rods, rodsOut } = all.mends.totals!
+    const count = rodsOut.reduce((sum, of) => sum + of.count, 0)
+    expect(all['hand-over'].data.quote!.lines.find(line => line.name === 'Filler')!.quantity).toBeCloseTo(count, 9)
+    expect(rods).toBeGreaterThanOrEqual(count)
+    expect(Number.isInteger(rods)).toBe(true)
   })
 })
 
@@ -79,7 +83,7 @@ describe('a flame in the plan', () => {
     const plan = flamed(bracket)
     const { quote } = plan['hand-over'].data
     expect(quote!.lines.find(line => line.name === 'Gas')!.price).toBeCloseTo(
-      (rowOf(plan).flame!.flame!.plan.fuelL! * 60) / 5000,
+      (rowOf(plan).flame!.flame!.fuelL * 60) / 5000,
       2,
     )
     const record = JSON.stringify(recordOf(edit(bracket, 'call.process', 'oxy-fuel'), plan, withOxygen, 'metric'))
@@ -103,14 +107,15 @@ describe('a flame in the plan', () => {
 describe('brazing in the plan', () => {
   it('gives rod, working heat, minutes with this torch and the time to cool, each with its working', () => {
     // A part with no shape, heated as a lump; with one, at the place.
-    const plan = by('zinc-rod-braze', edit(bracket, 'shape', { ...bracket.shape, pieces: [], marks: [] }))
+    const fresh = { ...bracket, mends: bracket.mends.map(mend => ({ ...mend, done: [] })) }
+    const plan = by('zinc-rod-braze', edit(fresh, 'shape', { ...fresh.shape, pieces: [], marks: [] }))
     expect(words(plan)).toMatch(
-      /Braze it with the zinc-aluminium rod at 400 °C: .* with the propylene torch, then \d+ min to cool/,
+      /Braze it with the zinc-aluminium rod at 400 °C: hold the propylene torch at the place, .*; then \d+ min to cool/,
     )
-    expect(words(by('zinc-rod-braze'))).toMatch(
+    expect(words(by('zinc-rod-braze', fresh))).toMatch(
       /rod at 400 °C: hold the propylene torch at the place, [\d.]+ (s|min) brings that there/,
     )
-    expect(by('zinc-rod-braze').weld.workings.cells!.steps.length).toBeGreaterThan(3)
+    expect(by('zinc-rod-braze', fresh).weld.workings.cells!.steps.length).toBeGreaterThan(3)
     expect(plan.weld.workings.braze!.steps.length).toBeGreaterThan(4)
     expect(plan.weld.clocks!.map(clock => clock.name)).toEqual(['To brazing heat', 'Slow cool'])
   })
@@ -162,7 +167,9 @@ describe('minutes, gas and price of another way than TIG', () => {
   it('a brazed joint is charged no argon and no arc, but its own minutes', () => {
     const { gasL, arcMin, lines, handMin } = cost('zinc-rod-braze')
     expect([gasL, arcMin]).toEqual([0, 0])
-    for (const name of ['Gas', 'Power']) expect(lines.find(line => line.name === name)!.price, name).toBe(0)
+    expect(lines.find(line => line.name === 'Power')!.price).toBe(0)
+    // What the flame burns, and nothing else.
+    expect(lines.find(line => line.name === 'Gas')!.price).toBeLessThan(0.5)
     expect(handMin).toBeGreaterThan(8)
   })
   it('a thread given back is charged by the way that is taken', () => {
@@ -197,7 +204,9 @@ describe('settings on this machine', () => {
     const { interpass } = rowOf(by('ac-tig'))
     expect(interpass!.afterC).toBeGreaterThan(interpass!.mostC)
     expect(interpass!.waitS).toBeGreaterThan(30)
-    expect(rowOf(by('ac-tig', edit(bracket, 'weld.interpassC', read('500 °C', 500)))).interpass!.waitS).toBe(0)
+    expect(rowOf(by('ac-tig', edit(bracket, 'weld.interpassC', read('500 °C', 500)))).interpass!.waitS).toBeLessThan(
+      interpass!.waitS / 10,
+    )
   })
   it('gives an answer in words for every process, whatever is typed', () => {
     const value = fc.oneof(fc.constantFrom(null, 0, -5, 1e9), fc.double({ min: -500, max: 500, noNaN: true }))

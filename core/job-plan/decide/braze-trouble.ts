@@ -1,11 +1,11 @@
-import { ROOM_C } from '../arc/least-preheat'
-import { BRAZE_RODS } from '../braze/rods.table'
-import { planBraze } from '../braze/plan'
-import { BRAZE_ROD_OF } from '../call/braze-rod.table'
-import type { ProcessId } from '../call/process.table'
-import type { Kit } from '../job/job.schema'
-import type { Body } from '../part/bodies'
-import { torchReach } from '../warm/torch-reach'
+import { ROOM_C } from '../../arc/least-preheat'
+import { BRAZE_RODS } from '../../braze/rods.table'
+import { planBraze } from '../../braze/plan'
+import { BRAZE_ROD_OF } from '../../call/braze-rod.table'
+import type { ProcessId } from '../../call/process.table'
+import type { Kit } from '../../job/job.schema'
+import type { Body } from '../../part/bodies'
+import { torchReach } from '../../warm/torch-reach'
 
 /** A braze that this flame and metal do not bear; null where it goes. */
 export function brazeTrouble(
@@ -32,8 +32,10 @@ export function brazeTrouble(
   })
   if (plan.verdict === 'refused') return 'braze-refused'
   return plan.verdict === 'too-cold' &&
-    torchReach(torch, mass, body.alloy, body.wallMm, BRAZE_RODS[rod].liquidusC + BRAZE_RODS[rod].overK, { atEdge }) ===
-      null
+    torchReach(torch, mass, body.alloy, body.wallMm, BRAZE_RODS[rod].liquidusC + BRAZE_RODS[rod].overK, {
+      atEdge,
+      held: true,
+    }) === null
     ? 'never-melts-rod'
     : null
 }

@@ -1,0 +1,163 @@
+import type { Step } from '../../ask/question'
+import { mostCurrent, strongest } from '../../arc/machine-reach'
+import { easyPreheatC, leastPreheatC, ROOM_C } from '../../arc/least-preheat'
+import type { ArcProcess } from '../../arc/amps'
+import { BRAZE_ROD_OF } from '../../call/braze-rod.table'
+import { chooseProcess, type KitProcess, type ProcessCode, type RankedProcess } from '../../call/process'
+import { PROCESSES, type ProcessId } from '../../call/process.table'
+import { fuelOf } from '../../flame/fuels.table'
+import type { Kit } from '../../job/job.schema'
+import type { WantedLay } from '../../lay/lays'
+import type { MendWork } from '../../mend/kind'
+import { findAlloy } from '../../metal/find-alloy'
+import { familyById } from '../../metal/families.table'
+import type { Body } from '../../part/bodies'
+import { heatOf } from '../../warm/heat'
+import type { JobGiven, MendGiven } from '../job-given'
+import { faceOf, runOf } from '../run'
+import { brazeTrouble } from './braze-trouble'
+import { rodOf } from './filler'
+
+/** Whether a process has an arc and needs a machine's current. */
+export const isArc = (process: ProcessId): process is ArcProcess => PROCESSES[process].needsAmps
+
+/** The rod that a process lays where the metal alone does not say: a braze has its own. */
+export const laidFiller = (process: ProcessId, filler: string): string => BRAZE_ROD_OF[process] ?? filler
+
+/** What the kit can do, as processes are chosen from. */
+export function kitProcesses(kit: Kit): KitProcess[] {
+  const torches = kit.torches.length > 0
+  return [
+    ...kit.machines.map((machine): KitProcess => ({
+      process: machine.process,
+      maxA: mostCurrent(machine).a,
+      ratedA: machine.ratedA,
+      dutyPct: machine.ratedPct,
+    })),
+    ...(torches ? [{ process: 'zinc-rod-braze' } as const] : []),
+    ...(torches && kit.rods.some(rod => findAlloy(rod.filler)?.name === '4047')
+      ? [{ process: 'al-si-braze' } as const]
+      : []),
+    ...(kit.torches.some(torch => fuelOf(torch.gas).oxygen) ? [{ process: 'oxy-fuel' } as const] : []),
+  ]
+}
+
+export interface ProcessDecided {
+  /** What lays the metal; null where nothing is laid or nothing can. */
+  took: ProcessId | null
+  ranked: readonly RankedProcess[]
+  working: readonly Step[]
+  because: string
+  wanted: WantedLay[]
+  /** Why it can't be laid, as a code; null where it can. */
+  trouble: string | null
+  /** The most current there is, the least heat that lets it melt in, and that at which it is the usual one. */
+  limitA: number
+  machine: Kit['machines'][number] | null
+  leastC: number
+  easyC: number
+}
+
+const NOTHING_LAID: ProcessDecided = {
+  took: null,
+  ranked: [],
+  working: [],
+  because: 'nothing-laid',
+  wanted: [],
+  trouble: null,
+  limitA: 0,
+  machine: null,
+  leastC: ROOM_C,
+  easyC: ROOM_C,
+}
+
+/** Why nothing does it: the metal, the machine and its mains, the torch, or that nothing there suits. */
+const WHY_NOTHING: Partial<Record<ProcessCode, string>> = {
+  'not-mended-so': 'not-mended-so',
+  'not-fusion-welded': 'not-fusion-welded',
+  'past-the-metal': 'does-not-melt-in',
+  'nothing-brings-it': 'does-not-melt-in',
+  'never-melts-rod': 'nothing-reaches',
+}
+function whyNothing(ranked: readonly RankedProcess[]): string {
+  const codes = ranked.filter(row => row.inKit).flatMap(row => row.codes)
+  const found = Object.entries(WHY_NOTHING).find(([code]) => codes.some(each => each === code))
+  return found?.[1] ?? 'nothing-reaches'
+}
+
+export interface ProcessAsk {
+  job: JobGiven
+  given: MendGiven
+  work: MendWork
+  body: Body
+  mass: { massG: number; skinMm2: number }
+  filler: string
+  atEdge: boolean
+  /** No hotter than this before it is laid, °C. */
+  capC: number
+}
+
+/** What lays a mend's metal, and whether it can: the lays that were said, else the first in rank that goes. */
+export function decideProcess({ job, given, work, body, mass, filler, atEdge, capC }: ProcessAsk): ProcessDecided {
+  if (!work.laid.length) return NOTHING_LAID
+  const { kit, part, access = 'open' } = job
+  // What a torch of the kit can bring the zone to is heat that a machine need not give.
+  const heat = heatOf(kit.torches, mass, body.alloy, work.wallMm, { runMm: runOf(work), atEdge, capC })
+  const { ranked, working } = chooseProcess({
+    wallMm: work.wallMm,
+    family: familyById(body.families[0]?.id ?? body.alloy.family) ?? familyById('cast-al-si-mg')!,
+    soak: part.soak,
+    load: part.does,
+    watertight: part.does === 'seal',
+    access,
+    areaMm2: Math.max(1, faceOf(work)),
+    count: 1,
+    kit: kitProcesses(kit),
+    joint: work.joint,
+    base: body.alloy,
+    serviceC: part.hotC,
+    heat,
+  })
+  const asked = given.lays?.find(lay => lay.process)?.process
+  const took = asked ?? ranked.find(row => row.verdict !== 'never')?.process ?? null
+  const layOf = (process: ProcessId, said: string | undefined, upTo: WantedLay['upTo']): WantedLay => ({
+    process,
+    filler: laidFiller(process, said ? (rodOf(said)?.name ?? said) : filler),
+    upTo,
+  })
+  const wanted = given.lays?.length
+    ? given.lays.map(lay => layOf(lay.process ?? took ?? 'ac-tig', lay.filler, lay.upTo))
+    : took
+      ? [layOf(took, undefined, 'cap')]
+      : []
+  const arc = wanted.map(lay => lay.process).find(isArc)
+  const machine = arc ? strongest(kit.machines, arc) : null
+  const limitA = machine ? mostCurrent(machine).a : 0
+  const found = {
+    took,
+    ranked,
+    working,
+    because: asked ? 'as-wanted' : 'ranked-first',
+    wanted,
+    limitA,
+    machine,
+    leastC: arc && machine ? leastPreheatC(work.wallMm, limitA, arc, work.joint) : ROOM_C,
+    easyC: arc && machine ? easyPreheatC(work.wallMm, limitA, arc, work.joint) : ROOM_C,
+  }
+  const trouble = (): string | null => {
+    if (!took) return whyNothing(ranked)
+    for (const { process } of wanted) {
+      const own = isArc(process) ? strongest(kit.machines, process) : null
+      if (isArc(process) && !own) return 'no-machine'
+      if (isArc(process) && own) {
+        const leastC = leastPreheatC(work.wallMm, mostCurrent(own).a, process, work.joint)
+        if (leastC > ROOM_C && (leastC > heat.mostC || !heat.reach(leastC))) return 'does-not-melt-in'
+      }
+      const brazed = brazeTrouble(process, kit, body, mass, part.hotC, atEdge)
+      if (brazed) return brazed
+      if (ranked.some(row => row.process === process && row.inKit && row.verdict === 'never')) return 'process-never'
+    }
+    return null
+  }
+  return { ...found, trouble: trouble() }
+}

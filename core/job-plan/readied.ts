@@ -1,0 +1,179 @@
+import { ROOM_C } from '../arc/least-preheat'
+import { NoAnswer } from '../ask/question'
+import type { ProcessId, Soak } from '../call/process.table'
+import type { Fields } from '../field/field'
+import { laysOf, type Lay } from '../lay/lays'
+import { meansOf, nearestRodMm, rodForWall, ROD_LONG_MM, type Means } from '../lay/means'
+import { LAYS_BY } from '../lay/process.table'
+import type { KindInput, MendKind, MendWork, PartFacts, Work } from '../mend/kind'
+import { UNCOAT_MIN } from '../mend/minutes.table'
+import { kindOf } from '../mend/registry'
+import { findAlloy } from '../metal/find-alloy'
+import type { Alloy } from '../metal/alloys.table'
+import type { Body } from '../part/bodies'
+import { decideProcess, isArc, type ProcessDecided } from './decide/process'
+import type { DecideFiller, FillerDecided } from './decide/filler'
+import { finishOf, type Finished } from './decide/finish'
+import type { JobGiven, MendGiven } from './job-given'
+import { MOST_PASSES } from './most-passes'
+import { sum } from './sum'
+
+/** A lay with what it takes and the rod that it is fed with. */
+export interface ReadyLay {
+  lay: Lay
+  means: Means
+  filler: Alloy
+  rodMm: number
+  /** Rods, not rounded. */
+  rods: number
+}
+/** What may be said of any mend, resolved. */
+export interface Common {
+  on: readonly string[]
+  alongWeld: boolean
+  unweldedMm: number
+  after: readonly string[]
+  elsewhere: readonly string[]
+  bought: boolean
+}
+/** Everything that one mend asks for by itself, but its place among the others. */
+export interface Readied {
+  given: MendGiven
+  kind: MendKind
+  work: MendWork
+  common: Common
+  bodies: [Body, Body?]
+  filler: FillerDecided
+  process: ProcessDecided
+  finish: Finished
+  lays: ReadyLay[]
+  /** Why it can't be mended, as a code; null where it can. */
+  trouble: string | null
+}
+
+const textsOf = (value: unknown): string[] =>
+  Array.isArray(value) ? value.filter((one): one is string => typeof one === 'string') : []
+
+/** What may be said of any mend, out of its readings. */
+const commonOf = ({ on, alongWeld, unweldedMm, after, elsewhere, supplied }: MendGiven['values']): Common => ({
+  on: textsOf(on),
+  alongWeld: alongWeld === true,
+  unweldedMm: typeof unweldedMm === 'number' ? unweldedMm : 0,
+  after: textsOf(after),
+  elsewhere: textsOf(elsewhere),
+  bought: supplied === 'bought',
+})
+
+/** Metal laid but for the stretch that is left alone, side by side. */
+function leftAlone(work: MendWork, unweldedMm: number): MendWork {
+  if (unweldedMm <= 0 || !work.laid.length) return work
+  const laid = work.laid.flatMap(one => {
+    const share = 1 - unweldedMm / one.runMm
+    return share > 0 ? [{ ...one, volumeMm3: one.volumeMm3 * share, runMm: one.runMm * share }] : []
+  })
+  return laid.length ? { ...work, laid } : { ...work, laid: [], refused: work.refused ?? 'nothing-welded' }
+}
+
+const isCoated = (coating: string | undefined) => Boolean(coating && coating !== 'none' && coating !== 'bare')
+
+/** A piece that is bought is not made; what is coated is bared first. */
+function opened(work: MendWork, { bought }: Common, coated: boolean): Work[] {
+  const coat: Work[] = coated ? [{ code: 'uncoat', trade: 'cut', handMin: UNCOAT_MIN }] : []
+  return [...coat, ...work.opening.filter(step => !(bought && step.makes))]
+}
+
+/** Dirt that only an arc without rod brings out. */
+const BOILED: ReadonlySet<Soak> = new Set(['oily', 'oil-soaked'])
+/** Whether the arc that lays it boils it out first. */
+export const isBoiled = (process: ProcessId | undefined, soak: Soak): boolean =>
+  process !== undefined && LAYS_BY[process] === 'rod' && BOILED.has(soak)
+
+/** Rods of this filler that the kit has, mm across. */
+const heldMm = ({ kit }: JobGiven, filler: string) =>
+  kit.rods.filter(rod => findAlloy(rod.filler)?.name === filler || rod.filler === filler).map(rod => rod.diameterMm)
+
+function readyLay(job: JobGiven, lay: Lay, base: Alloy, wallMm: number, saidMm: number | undefined): ReadyLay {
+  const filler = findAlloy(lay.filler) ?? base
+  const wantedMm = saidMm ?? rodForWall(wallMm)
+  const means = meansOf(lay, filler, wallMm, wantedMm)
+  const rodMm = saidMm ?? nearestRodMm(wantedMm, heldMm(job, lay.filler))
+  return { lay, means, filler, rodMm, rods: means.rodMm3 / ((Math.PI / 4) * rodMm ** 2 * ROD_LONG_MM) }
+}
+
+/** @throws NoAnswer where a mend names a body that there is not */
+export function readied(
+  given: MendGiven,
+  job: JobGiven,
+  bodies: readonly Body[],
+  facts: PartFacts,
+  mass: { massG: number; skinMm2: number },
+  decideFiller: DecideFiller,
+  capC: number,
+): Readied {
+  const named = (id: string): Body => {
+    const found = bodies.find(body => body.id === id)
+    if (!found) throw new NoAnswer(`mend ${given.id} names a body ${id} that the part has not got`)
+    return found
+  }
+  const [first = bodies[0], second] = given.bodies?.map(named) ?? []
+  if (!first) throw new NoAnswer('the part has no body')
+  const kind = kindOf(given.kind)
+  const common = commonOf(given.values)
+  const filler = decideFiller(first.alloy, second?.alloy ?? first.alloy, given.lays?.find(lay => lay.filler)?.filler)
+  const finish = finishOf(kind, { finish: given.values.finish as Finished['took'] | undefined, on: common.on })
+  const rod = findAlloy(filler.took)
+  if (!rod) throw new NoAnswer(`no filler ${filler.took} is known`)
+  const planned = kind.plan({
+    values: given.values as KindInput<Fields>['values'],
+    bodies: second ? [first, second] : [first],
+    part: facts,
+    filler: rod,
+    opened: given.opened,
+    finish: finish.took,
+  })
+  const whole = leftAlone(planned, common.unweldedMm)
+  const coated = isCoated(job.part.coating) && !given.opened && whole.laid.length > 0
+  const work: MendWork = {
+    ...whole,
+    opening: opened(whole, common, coated),
+    risks: [...whole.risks, ...(common.alongWeld ? [{ code: 'along-weld', points: ALONG_WELD_POINTS }] : [])],
+  }
+  const process = decideProcess({
+    job,
+    given,
+    work,
+    body: first,
+    mass,
+    filler: filler.took,
+    atEdge: kind.atEdge ?? false,
+    capC,
+  })
+  const rodMm = typeof given.values.rodMm === 'number' ? given.values.rodMm : undefined
+  const fused = process.wanted.some(lay => isArc(lay.process) || LAYS_BY[lay.process] === 'rod')
+  const against = work.refused ?? process.trouble ?? (fused && filler.verdict === 'never' ? 'filler-never' : null)
+  const laid = against
+    ? []
+    : laysOf(work.laid, process.wanted, given.order).map(lay => readyLay(job, lay, rod, work.wallMm, rodMm))
+  const tooMany = sum(laid.map(({ means }) => means.passes)) > MOST_PASSES
+  const [trouble, lays] = tooMany ? ['too-many-passes', []] : [against, laid]
+  return {
+    given,
+    kind,
+    work,
+    common,
+    bodies: second ? [first, second] : [first],
+    filler,
+    process,
+    finish,
+    lays,
+    trouble,
+  }
+}
+
+/** An old weld's soft edge is what breaks next. Judgement. */
+const ALONG_WELD_POINTS = -4
+
+/** Minutes of arc that a mend takes at its usual current, before it is known how warm it is. */
+export const usualArcMin = ({ lays }: Pick<Readied, 'lays'>): number => sum(lays.map(({ means }) => means.arcMin))
+/** As it lies on the bench, °C. */
+export const startOf = ({ startC }: Pick<JobGiven, 'startC'>): number => startC ?? ROOM_C
