@@ -1,4 +1,5 @@
 import { execFile } from 'node:child_process'
+import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { describe, expect, it } from 'vitest'
 import { questions } from '../core/questions'
@@ -14,7 +15,12 @@ const command = (args: string[], input: string) =>
     )
     child.stdin!.end(input)
   })
-const told = (...args: string[]) => tell(args, () => '')
+const told = (...args: string[]) =>
+  tell(
+    args,
+    () => '',
+    path => readFileSync(`${ROOT}/${path}`, 'utf8'),
+  )
 const answered = (...args: string[]) => {
   const { status, text } = told(...args)
   return { status, ...(JSON.parse(text) as Record<string, unknown>) }
@@ -36,6 +42,15 @@ describe('the command line', () => {
     const { status, text } = told('--list')
     expect(status).toBe(0)
     for (const name of questions.names) expect(text).toContain(`${name.padEnd(18)} ${questions.get(name)!.purpose}`)
+  })
+  it('answers a stored job out of a file, of a whole shop the one that is named', () => {
+    const found = answered('job.plan', '--job', 'demo/larkmoor-bench.json', 'signal-bracket')
+    expect(found).toMatchObject({ status: 0, answer: { decision: 'repair' } })
+    expect(told('job.plan', '--job', 'demo/larkmoor-bench.json')).toMatchObject({
+      status: 2,
+      text: expect.stringContaining('say which of its jobs: gearbox-cover'),
+    })
+    expect(told('job.plan', '--job', 'nowhere.json').status).toBe(2)
   })
   it('says how it is asked: exit 0 when that was wanted, 2 when nothing was', () => {
     expect(told('--help')).toMatchObject({ status: 0, text: expect.stringContaining('--list') })

@@ -17,7 +17,7 @@ import * as puddle from './puddle/pool/question'
 import * as shop from './shop/question'
 import * as thread from './thread/question'
 import * as warp from './warp/question'
-import * as jobPlan from './job-plan/question'
+import * as station from './station/question'
 
 /** Every question the core answers. The screens, the route and the command line all ask through this. */
 export const questions = createRegistry(
@@ -40,7 +40,7 @@ export const questions = createRegistry(
     shop,
     day,
     warp,
-    jobPlan,
+    station,
   ]
     .flatMap(topic => Object.values(topic))
     .filter(entry => 'solve' in entry),

@@ -115,6 +115,7 @@ export const FIELD_WORDS: Readonly<Record<string, FieldWords>> = {
   mode: w('How the metal goes over'),
   mostC: w('Never hotter than'),
   newPrice: w('Price of a new part'),
+  stored: w('A job as its file holds it'),
   newWeeks: w('Weeks until a new one comes'),
   offS: w('The torch went off after'),
   other: w('What else it costs'),

@@ -176,7 +176,8 @@ export function chooseProcess(input: ProcessInput): { ranked: RankedProcess[]; w
         needsPreheat = must || found !== null
         const by = found && `${Math.max(1, Math.round(found.minutes))} min with the ${found.torch}`
         const place = found?.where === 'whole' ? 'the part' : 'the zone'
-        if (must && found) take(NEEDS_PREHEAT_OFF, 'wants-preheat', `${most} A wants ${place} at ${wanted} °C on ${wall}: ${by}`)
+        if (must && found)
+          take(NEEDS_PREHEAT_OFF, 'wants-preheat', `${most} A wants ${place} at ${wanted} °C on ${wall}: ${by}`)
         else if (must) {
           never = true
           const atMost = Math.ceil(ampsNeed(wallMm, input.heat.mostC, arc, joint).lowA)
@@ -196,7 +197,10 @@ export function chooseProcess(input: ProcessInput): { ranked: RankedProcess[]; w
           )
       } else if (warm.lowA > maxA) {
         never = true
-        because('does-not-melt-in', `${most} A does not melt in on ${wall} even preheated (${Math.round(warm.lowA)} A at least)`)
+        because(
+          'does-not-melt-in',
+          `${most} A does not melt in on ${wall} even preheated (${Math.round(warm.lowA)} A at least)`,
+        )
       } else if (cold.a > maxA) {
         needsPreheat = true
         take(NEEDS_PREHEAT_OFF, 'wants-preheat', `${most} A reaches ${wall} only with preheat`)

@@ -228,11 +228,7 @@ export const neededUnless = (
   unit: UnitKey,
   label: string,
   limits: Limits & Said = {},
-): Field<number | undefined> => ({
-  ...maybe(unit, label, { above: 0, ...limits }),
-  required: true,
-  unless: other,
-})
+): Field<number | undefined> => ({ ...maybe(unit, label, { above: 0, ...limits }), required: true, unless: other })
 
 /** Names that somebody gave, such as other mends. */
 export const namesGiven = (

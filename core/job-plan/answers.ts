@@ -108,9 +108,7 @@ export const jobPlan = z.strictObject({
           ),
         })
         .nullable(),
-      lays: z.array(
-        z.strictObject({ process: z.enum(PROCESS_IDS), filler: z.string(), side: plain, passes: plain }),
-      ),
+      lays: z.array(z.strictObject({ process: z.enum(PROCESS_IDS), filler: z.string(), side: plain, passes: plain })),
       run: z
         .strictObject({
           goes: z.union([z.literal('round'), z.strictObject({ longMm: of.mm, wideMm: of.mm }), z.literal('straight')]),

@@ -47,7 +47,7 @@ export const gasOf = (kit: Kit, burns: string | null): Kit['gases'][number] | un
 /** What a flame burns in so many minutes, L of gas; nothing where its gas names no fuel. */
 export function fuelL({ gas, powerW }: { gas: string; powerW: number }, minutes: number): number {
   const { mjM3 } = fuelOf(gas)
-  return mjM3 === null ? 0 : (powerW * 60 * minutes) / (mjM3 * 1e6 / 1000)
+  return mjM3 === null ? 0 : (powerW * 60 * minutes) / ((mjM3 * 1e6) / 1000)
 }
 
 /** What an arc draws from the mains, kWh. */

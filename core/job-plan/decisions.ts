@@ -85,12 +85,7 @@ function ofMend(settled: Settled, one: Readied): Decision[] {
       : []),
     about({ about: 'finish', took: finish.took, others: [], because: [{ code: finish.because }] }),
     ...(laid ? [about({ about: 'passes', took: String(passesOf(one)), others: [], because: [] })] : []),
-    about({
-      about: 'checks',
-      took: mendChecks(one, settled.job.part).join(' '),
-      others: [],
-      because: [],
-    }),
+    about({ about: 'checks', took: mendChecks(one, settled.job.part).join(' '), others: [], because: [] }),
   ]
 }
 
@@ -99,13 +94,7 @@ export function decisionsOf(settled: Settled): Decision[] {
   const { warm, order, decision, turnedBy, decided, mends } = settled
   const worst = [...decided.values()].find(({ took }) => took === decision)
   const part: Decision[] = [
-    {
-      about: 'mend',
-      took: decision,
-      others: [],
-      because: turnedBy ? [turnedBy] : (worst?.because ?? []),
-      near: [],
-    },
+    { about: 'mend', took: decision, others: [], because: turnedBy ? [turnedBy] : (worst?.because ?? []), near: [] },
   ]
   if (decision === 'repair' || decision === 'repair-with-limits')
     part.push(
@@ -117,13 +106,7 @@ export function decisionsOf(settled: Settled): Decision[] {
         because: [...new Set(order.map(({ why }) => why))].map(code => ({ code })),
         near: [],
       },
-      {
-        about: 'checks',
-        took: settled.checks.map(({ code }) => code).join(' '),
-        others: [],
-        because: [],
-        near: [],
-      },
+      { about: 'checks', took: settled.checks.map(({ code }) => code).join(' '), others: [], because: [], near: [] },
     )
   return [...part, ...mends.flatMap(one => ofMend(settled, one))]
 }

@@ -3,17 +3,18 @@ import type { JudgeVerdict } from '../call/judge'
 import type { PartFacts } from '../mend/kind'
 import { familyById } from '../metal/families.table'
 import { metalHazards } from '../metal/identify/identify'
-import { bodyOf } from '../part/bodies'
-import { massOf } from '../part/mass'
-import { warmFor, type WarmAsk } from '../warm/decide'
+import { bodyOf, type Body } from '../part/bodies'
+import { massOf, type PartMass } from '../part/mass'
+import { warmFor, type WarmAsk, type Warmth } from '../warm/decide'
 import { capOf } from '../warm/heat'
 import { fillerFor } from './decide/filler'
 import { decideMend, type MendDecided } from './decide/mend-or-not'
 import { checksOf } from './decide/checks'
-import { orderOf } from './decide/order'
+import { orderOf, type Ordered } from './decide/order'
 import { isArc } from './decide/process'
 import { decisionsOf } from './decisions'
-import type { JobGiven } from './job-given'
+import type { JobGiven, MendGiven } from './job-given'
+import { withNear } from './lines'
 import type { JobPlanned } from './job-planned'
 import { planned } from './planned'
 import { readied, startOf, usualArcMin, type Readied } from './readied'
@@ -23,7 +24,7 @@ import { lookedAt } from './steps/looked-at'
 import { sum } from './sum'
 import { heatAlong, warmMassG } from './timeline/heat'
 import { layOut } from './timeline/lay-out'
-import { keptCap, keptOf, metalLimitC } from './timeline/limits'
+import { keptCap, keptOf, metalLimitC, type Kept } from './timeline/limits'
 
 const isMended = ({ took }: MendDecided) => took === 'repair' || took === 'repair-with-limits'
 
@@ -45,97 +46,167 @@ const placeOf = ({ given: { atMm }, work }: Readied) =>
   atMm ? { atMm, reachMm: Math.max(0, ...work.laid.map(({ runMm }) => runMm)) / 2 } : null
 
 /**
- * A part and its mends settled as one job: each question decided once, then all that is done laid out in order under its
- * limits, with the heat that runs along it. What is declined costs the looking.
- * Pure; the order of the mends changes no total. @throws NoAnswer where the part has no mass or a mend names a body
- * there is not
+ * What does not change while one reading of a mend is moved: each mend as it was made ready, by what it was given, and
+ * what was decided of it.
  */
-export function settle(job: JobGiven): Settled {
+export class Memo {
+  readonly ready = new WeakMap<MendGiven, { part: JobGiven['part']; capC: number; found: Readied }>()
+  readonly decided = new WeakMap<
+    Readied,
+    { part: JobGiven['part']; warmedC: number; held: string | null; found: MendDecided }
+  >()
+}
+
+/** Everything that is decided of a job before its steps are laid out. */
+export interface Decided {
+  job: JobGiven
+  bodies: readonly Body[]
+  main: Body
+  mass: PartMass
+  mends: readonly Readied[]
+  decided: ReadonlyMap<string, MendDecided>
+  decision: JudgeVerdict
+  warm: Warmth
+  order: readonly Ordered[]
+  /** The hottest that the part may be warmed to, what of it is warm with a place, what stays on it. */
+  limitC: number
+  warmG: number
+  kept: readonly Kept[]
+}
+
+const factsOf = ({ does, moves, soak, hotC, mustNotMove }: JobGiven['part']): PartFacts => ({
+  does,
+  moves,
+  soak,
+  hotC,
+  mustNotMove,
+})
+
+/**
+ * Every question of a job decided once. `stopped` are mends that a limit keeps from being laid.
+ * @throws NoAnswer where the part has no mass or a mend names a body there is not
+ */
+export function decide(job: JobGiven, stopped: ReadonlyMap<string, string>, memo: Memo = new Memo()): Decided {
   const { kit, part } = job
   const bodies = part.bodies.map(bodyOf)
   const [main] = bodies
   if (!main) throw new Error('a part without a body')
   const mass = massOf(part, main.alloy.densityGcm3, main.wallMm)
-  const facts: PartFacts = {
-    does: part.does,
-    moves: part.moves,
-    soak: part.soak,
-    hotC: part.hotC,
-    mustNotMove: part.mustNotMove,
-  }
   const startC = startOf(job)
   const kept = keptOf(part)
+  const facts = factsOf(part)
   const decideFiller = fillerFor(part, job.fillers)
   const wish = capOf({ wanted: job.warm, school: job.warmSchool, startC })
-  const ready = (capC: number) =>
-    job.mends.map(mend => readied(mend, job, bodies, facts, mass, decideFiller, capC))
+  const ready = (capC: number, keptTo?: number) =>
+    job.mends.map(mend => {
+      const known = memo.ready.get(mend)
+      if (known && known.part === part && known.capC === capC) return known.found
+      const found = readied(mend, job, bodies, facts, mass, decideFiller, capC, keptTo)
+      memo.ready.set(mend, { part, capC, found })
+      return found
+    })
   const metalC = metalLimitC(main.alloy)
   // How far heat has gone out when the arc comes to it follows from how long the arcs are; caps follow from that.
   const first = ready(Math.min(wish, metalC))
   const warmG = warmMassG(main.alloy, main.wallMm, mass.massG, BEFORE_ARC_MIN + sum(first.map(usualArcMin)))
-  const heatFrom = () => heatAlong({ alloy: main.alloy, ...mass, warmG, startC })
-  const caps = job.mends.flatMap(({ atMm }) => keptCap(kept, atMm, heatFrom()) ?? [])
+  const heat = heatAlong({ alloy: main.alloy, ...mass, warmG, startC })
+  const caps = job.mends.flatMap(({ atMm }) => keptCap(kept, atMm, heat) ?? [])
   const keptC = Math.min(...caps.map(cap => cap.c))
-  const mends = keptC < Math.min(wish, metalC) ? ready(keptC) : first
+  const mends = keptC < Math.min(wish, metalC) ? ready(keptC, keptC) : first
   const limitC = Math.min(metalC, keptC)
+  const able = mends.filter(({ trouble, given }) => !trouble && !stopped.has(given.id))
+  const arcs: WarmAsk['arcs'] = able
+    .filter(({ lays }) => lays.some(({ lay }) => isArc(lay.process)))
+    .map(one => ({
+      leastC: one.process.leastC,
+      easyC: one.process.easyC,
+      wallMm: one.work.wallMm,
+      soak: part.soak,
+      runMm: runOf(one.work),
+    }))
+  const decidedWarm = warmFor({
+    wanted: job.warm,
+    school: job.warmSchool,
+    startC: job.startC,
+    torches: kit.torches,
+    part: { ...mass, protect: part.protect },
+    body: main,
+    arcs,
+    cap: { c: limitC, why: keptC < metalC ? 'kept-on' : 'metal-limit' },
+  })
+  const hot = able.filter(({ lays }) => lays.length).map(({ given }) => given.id)
+  const warm = job.onCells?.(decidedWarm, hot) ?? decidedWarm
+  const warmedC = warm.need !== 'none' && warm.reaches ? warm.toC : startC
+  const decided = new Map(
+    mends.map(one => {
+      const cold = one.lays.some(({ lay }) => isArc(lay.process)) && one.process.leastC > warmedC + 1
+      const held = stopped.get(one.given.id) ?? (cold ? coldBecause(caps, one) : null)
+      const known = memo.decided.get(one)
+      if (known && known.part === part && known.warmedC === warmedC && known.held === held)
+        return [one.given.id, known.found] as const
+      const found = decideMend(one, job, warmedC, held)
+      memo.decided.set(one, { part, warmedC, held, found })
+      return [one.given.id, found] as const
+    }),
+  )
+  const order = orderOf(
+    mends.map(one => ({
+      id: one.given.id,
+      kind: one.kind,
+      bodies: one.bodies.flatMap(body => body?.id ?? []),
+      arcMin: usualArcMin(one),
+      laid: one.lays.length > 0,
+      place: placeOf(one),
+      after: one.common.after,
+    })),
+  )
+  return {
+    job,
+    bodies,
+    main,
+    mass,
+    mends,
+    decided,
+    decision: partDecision([...decided.values()]),
+    warm,
+    order,
+    limitC,
+    warmG,
+    kept,
+  }
+}
 
-  const hazards = metalHazards(
-    main.families.map(({ id, probability }) => ({ id, name: familyById(id)?.name ?? id, probability })),
-  ).map(one => one.code)
+/** What the metal of a part can do to whoever cuts or heats it, by code. */
+const hazardsOf = ({ families }: Body): string[] =>
+  metalHazards(families.map(({ id, probability }) => ({ id, name: familyById(id)?.name ?? id, probability }))).map(
+    one => one.code,
+  )
+
+/**
+ * A part and its mends settled as one job: each question decided once, then all that is done laid out in order under its
+ * limits, with the heat that runs along it. What is declined costs the looking.
+ * Pure; the order of the mends changes no total. @throws NoAnswer as `decide`
+ */
+export function settle(job: JobGiven, memo: Memo = new Memo()): Settled {
   const stopped = new Map<string, string>()
   for (;;) {
-    const able = mends.filter(({ trouble, given }) => !trouble && !stopped.has(given.id))
-    const arcs: WarmAsk['arcs'] = able
-      .filter(({ lays }) => lays.some(({ lay }) => isArc(lay.process)))
-      .map(one => ({
-        leastC: one.process.leastC,
-        easyC: one.process.easyC,
-        wallMm: one.work.wallMm,
-        soak: part.soak,
-        runMm: runOf(one.work),
-      }))
-    const decidedWarm = warmFor({
-      wanted: job.warm,
-      school: job.warmSchool,
-      startC: job.startC,
-      torches: kit.torches,
-      part: { ...mass, protect: part.protect },
-      body: main,
-      arcs,
-      cap: { c: limitC, why: keptC < metalC ? 'kept-on' : 'metal-limit' },
-    })
-    const hot = able.filter(({ lays }) => lays.length).map(({ given }) => given.id)
-    const warm = job.onCells?.(decidedWarm, hot) ?? decidedWarm
-    const warmedC = warm.need !== 'none' && warm.reaches ? warm.toC : startC
-    const decided = new Map(
-      mends.map(one => {
-        const cold = one.lays.some(({ lay }) => isArc(lay.process)) && one.process.leastC > warmedC + 1
-        const held = stopped.get(one.given.id) ?? (cold ? coldBecause(caps, one) : null)
-        return [one.given.id, decideMend(one, job, warmedC, held)] as const
-      }),
-    )
+    const found = decide(job, stopped, memo)
+    const { mends, decided, decision, order, warm, main, mass } = found
+    const hazards = hazardsOf(main)
     const mended = mends.filter(({ given }) => {
-      const found = decided.get(given.id)
-      return found !== undefined && isMended(found)
+      const one = decided.get(given.id)
+      return one !== undefined && isMended(one)
     })
-    const decision = partDecision([...decided.values()])
-    const order = orderOf(
-      mends.map(one => ({
-        id: one.given.id,
-        kind: one.kind,
-        bodies: one.bodies.flatMap(body => body?.id ?? []),
-        arcMin: usualArcMin(one),
-        laid: one.lays.length > 0,
-        place: placeOf(one),
-        after: one.common.after,
-      })),
-    )
     const checks = checksOf(job, mended)
-    const settled = { job, bodies, mass, mends, decided, warm, order, checks, hazards }
-    if (!mended.length || decision === 'refer') {
-      const took = decision === 'refer' ? decision : 'decline'
-      return { ...settled, checks: [], steps: lookedAt(settled), decision: took, turnedBy: null }
-    }
+    const settled = { ...found, checks, hazards }
+    const looked = (took: JudgeVerdict, turnedBy: Settled['turnedBy']): Settled => ({
+      ...settled,
+      checks: [],
+      steps: lookedAt(settled),
+      decision: took,
+      turnedBy,
+    })
+    if (!mended.length || decision === 'refer') return looked(decision === 'refer' ? decision : 'decline', null)
     const inOrder = order.flatMap(({ id }) => mended.find(({ given }) => given.id === id) ?? [])
     const laidOut = layOut({
       job,
@@ -144,9 +215,9 @@ export function settle(job: JobGiven): Settled {
       refused: mends.filter(one => !mended.includes(one)),
       order,
       warm,
-      warmLimitC: Math.max(limitC, warm.toC),
-      heat: heatFrom(),
-      kept,
+      warmLimitC: Math.max(found.limitC, warm.toC),
+      heat: heatAlong({ alloy: main.alloy, ...mass, warmG: found.warmG, startC: startOf(job) }),
+      kept: found.kept,
       hazards,
       checks,
     })
@@ -154,10 +225,8 @@ export function settle(job: JobGiven): Settled {
       for (const [id, code] of laidOut.stopped) stopped.set(id, code)
       continue
     }
-    const price = sum(laidOut.steps.map(step => step.price))
-    const dear = tooDear(job, price)
-    if (dear) return { ...settled, checks: [], steps: lookedAt(settled), decision: 'decline', turnedBy: dear }
-    return { ...settled, steps: laidOut.steps, decision, turnedBy: null }
+    const dear = tooDear(job, sum(laidOut.steps.map(step => step.price)))
+    return dear ? looked('decline', dear) : { ...settled, steps: laidOut.steps, turnedBy: null }
   }
 }
 
@@ -174,9 +243,12 @@ function tooDear({ part: { newPrice, newWeeks = 0 }, doing }: JobGiven, price: n
   return { code: 'too-dear', figures: { price, newPrice } }
 }
 
-/** A part and its mends worked out as one job: decisions, steps, and what they come to. */
+/** A part and its mends worked out as one job: decisions with the lines near them, steps, and what they come to. */
 export function planWhole(job: JobGiven): JobPlanned {
-  const settled = settle(job)
-  return planned(settled, decisionsOf(settled))
+  const memo: Memo = new Memo()
+  const settled = settle(job, memo)
+  return planned(
+    settled,
+    withNear(decisionsOf(settled), settled, moved => decide(moved, new Map(), memo)),
+  )
 }
-

@@ -96,8 +96,6 @@ export function planned(settled: Settled, decisions: Decision[]): JobPlanned {
   const { job, mass, warm, mends, order, steps, decision, turnedBy, decided } = settled
   const startC = job.startC ?? warm.toC
   const found = mends.map(one => mendOf(one, settled, warm.need === 'none' ? startC : warm.toC))
-  const mended = [...decided.values()].filter(({ took }) => took === 'repair' || took === 'repair-with-limits')
-  const chances = (mended.length ? mended : [...decided.values()]).map(({ chancePct }) => chancePct)
   const all = [...steps]
   const rodsOut = wholeRods(all)
   const price = sum(all.map(step => step.price))
@@ -105,7 +103,8 @@ export function planned(settled: Settled, decisions: Decision[]): JobPlanned {
   const warming = all.filter(({ code }) => code === 'warm')
   return {
     decision,
-    chancePct: Math.min(...chances),
+    // As sure as the least sure place of all that was asked.
+    chancePct: Math.min(...[...decided.values()].map(one => one.chancePct)),
     part: mass,
     warm: warming.length ? { ...warm, minutes: sum(warming.map(({ minutes }) => minutes)) } : warm,
     mends: found,
@@ -127,7 +126,9 @@ export function planned(settled: Settled, decisions: Decision[]): JobPlanned {
       wireM: used(all, 'wireM'),
       price,
       ofNewPct: newPrice ? (price / newPrice) * 100 : null,
-      shared: all.filter(({ mend, kind }) => mend === undefined && kind !== 'wait').map(({ code, minutes }) => ({ code, minutes })),
+      shared: all
+        .filter(({ mend, kind }) => mend === undefined && kind !== 'wait')
+        .map(({ code, minutes }) => ({ code, minutes })),
     },
     cautions: [...new Set(all.flatMap(({ cautions }) => cautions))],
     working: workingOf(settled, found, price, turnedBy),

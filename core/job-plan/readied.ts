@@ -109,6 +109,7 @@ export function readied(
   mass: { massG: number; skinMm2: number },
   decideFiller: DecideFiller,
   capC: number,
+  keptC = Infinity,
 ): Readied {
   const named = (id: string): Body => {
     const found = bodies.find(body => body.id === id)
@@ -147,13 +148,16 @@ export function readied(
     filler: filler.took,
     atEdge: kind.atEdge ?? false,
     capC,
+    keptC,
   })
   const rodMm = typeof given.values.rodMm === 'number' ? given.values.rodMm : undefined
   const fused = process.wanted.some(lay => isArc(lay.process) || LAYS_BY[lay.process] === 'rod')
   const against = work.refused ?? process.trouble ?? (fused && filler.verdict === 'never' ? 'filler-never' : null)
   const laid = against
     ? []
-    : laysOf(work.laid, process.wanted, given.order).map(lay => readyLay(job, lay, rod, work.wallMm, rodMm))
+    : laysOf(work.laid, process.wanted, given.order).map(lay =>
+        readyLay(job, lay, rod, work.rodWallMm ?? work.wallMm, rodMm),
+      )
   const tooMany = sum(laid.map(({ means }) => means.passes)) > MOST_PASSES
   const [trouble, lays] = tooMany ? ['too-many-passes', []] : [against, laid]
   return {

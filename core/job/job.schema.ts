@@ -14,6 +14,11 @@ import { STATION_IDS } from './stations.table'
 import { idText as id, moment, name, text } from './text'
 import { JOB_VERSION } from './version'
 
+/** One thing that a settled station rests on: a figure in its field's unit, an id, ids, or nothing said. */
+export const basisValue = z.union([z.number(), z.boolean(), z.string().max(200), z.null()])
+export type BasisValue = z.output<typeof basisValue>
+export type Basis = Readonly<Record<string, BasisValue>>
+
 /** A reading of an instrument that was kept, with its time. */
 export const keptReadingSchema = z.strictObject({
   id,
@@ -67,7 +72,7 @@ export const jobSchema = z.strictObject({
   settled: z
     .partialRecord(
       z.enum(STATION_IDS),
-      z.strictObject({ at: moment, basis: z.record(z.string().max(80), z.string().max(200)) }),
+      z.strictObject({ at: moment, basis: z.record(z.string().max(160), basisValue) }),
     )
     .default({}),
 })

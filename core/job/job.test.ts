@@ -537,3 +537,24 @@ describe('a shop of version 5', () => {
     expect(read.corrected).toEqual([])
   })
 })
+
+describe('a shop of version 6', () => {
+  const text = readFileSync(new URL('./fixtures/shop-version-6.json', import.meta.url), 'utf8')
+  const read = readFile(text)
+  if (!read.ok) throw new Error(JSON.stringify(read.issues))
+  const was = (JSON.parse(text) as { jobs: Job[] }).jobs
+  it('remembers of what is settled its readings by their fields, and nothing that was said', () => {
+    const cover = read.jobs.find(({ id }) => id === 'gearbox-cover')!
+    expect(cover.settled.warm!.basis).toMatchObject({ 'takeIn.wallMm': 6.35 })
+    for (const { settled } of read.jobs)
+      for (const entry of Object.values(settled)) expect(Object.keys(entry.basis)).not.toContain('the call')
+  })
+  it('loses nothing of a mend, and nobody was hurt before anybody asked', () => {
+    for (const [n, job] of read.jobs.entries()) {
+      expect(job.takeIn).toMatchObject({ stakes: 'nothing', keptOn: [], pressureMPa: { value: null } })
+      for (const [m, mend] of job.mends.entries()) expect(mend.readings).toMatchObject(was[n]!.mends[m]!.readings)
+      expect(Object.keys(job.settled)).toEqual(Object.keys(was[n]!.settled))
+    }
+    expect(read.corrected).toEqual([])
+  })
+})

@@ -1,6 +1,7 @@
 import { isPlain } from './entry-key'
 import { toFive } from './to-five'
 import { toFour } from './to-four'
+import { toSeven } from './to-seven'
 import { toSix } from './to-six'
 
 type Plain = Record<string, unknown>
@@ -67,6 +68,7 @@ const MIGRATIONS: readonly { readonly from: number; readonly bring: (job: Plain)
   { from: 3, bring: toFour },
   { from: 4, bring: toFive },
   { from: 5, bring: toSix },
+  { from: 6, bring: toSeven },
 ]
 
 /**

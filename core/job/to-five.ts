@@ -1,4 +1,4 @@
-import { kept, MENDS, mendsBasis } from './basis'
+import { kept, MENDS, mendsBasis } from './mends-as-six'
 import { crackToMend, landBeside, LEFT, OPENING, READINGS, STEPS } from './crack-to-mend'
 import { isPlain } from './entry-key'
 import { isHeldReading, type Plain } from './held'

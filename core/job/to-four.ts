@@ -1,4 +1,4 @@
-import { kept, MENDS, mendsBasis } from './basis'
+import { kept, MENDS, mendsBasis } from './mends-as-six'
 import { isPlain } from './entry-key'
 import type { Plain } from './held'
 import type { StoredMend } from './mend.schema'

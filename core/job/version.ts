@@ -1,2 +1,2 @@
 /** The version of jobs, files and database that this program writes; `migrate.ts` brings earlier ones up to it. */
-export const JOB_VERSION = 6
+export const JOB_VERSION = 7

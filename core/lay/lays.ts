@@ -50,8 +50,7 @@ export function laysOf(laid: readonly Laid[], wanted: readonly WantedLay[], orde
       runMm: mine.reduce((sum, one) => sum + one.volumeMm3 * one.runMm, 0) / (volumeMm3 || 1),
     }
   }
-  if (order === 'one-then-other' || sides.length < 2)
-    return sides.flatMap(side => steps.map(step => of(side, step)))
+  if (order === 'one-then-other' || sides.length < 2) return sides.flatMap(side => steps.map(step => of(side, step)))
   // Turn about and roots first both bring the two sides up together; with one lay the root is a lay of its own.
   const [first, ...rest] = steps
   if (order === 'roots-then-fills' && first && rest.length === 0 && first.share > UP_TO.root)

@@ -19,6 +19,8 @@ import {
 
 export interface Means {
   passes: number
+  /** Passes before they are rounded up. */
+  beads: number
   massG: number
   /** Volume of rod fed, mm³, and metres of wire. */
   rodMm3: number
@@ -51,15 +53,17 @@ export const migModeFor = (process: string, wallMm: number): MigMode =>
 export const ROD_LONG_MM = 914
 /** Arc until there is a puddle that takes rod, and back off at the end, for each pass. Common practice, no source. */
 const PUDDLE_MIN = 0.15
-const NONE: Means = { passes: 0, massG: 0, rodMm3: 0, wireM: 0, arcMin: 0, flameMin: 0 }
+const NONE: Means = { passes: 0, beads: 0, massG: 0, rodMm3: 0, wireM: 0, arcMin: 0, flameMin: 0 }
 
 /** Section of the bead that a gun lays at its usual travel, mm². */
 export const gunBeadMm2 = (depositGMin: number, densityGcm3: number): number =>
   ((depositGMin / densityGcm3) * 1000) / GUN_TRAVEL_MM_MIN
 
 /** Passes of beads of one section over a volume: at least one. */
-const passesFor = (lay: Lay, beadMm2: number) =>
-  Math.max(1, Math.ceil(lay.volumeMm3 / (beadMm2 * Math.max(1, lay.runMm)) - 1e-9))
+function passesFor(lay: Lay, beadMm2: number): Pick<Means, 'passes' | 'beads'> {
+  const beads = lay.volumeMm3 / (beadMm2 * Math.max(1, lay.runMm))
+  return { beads, passes: Math.max(1, Math.ceil(beads - 1e-9)) }
+}
 
 /** What a gun lays a minute on a wall: cold, sprayed, or between the two as the wall grows. */
 function gunDepositGMin(filler: Alloy, wallMm: number, process: string): number {
@@ -86,7 +90,7 @@ export function meansOf(lay: Lay, filler: Alloy, wallMm: number, rodMm = rodForW
       massG,
       wireM: massG / LANDS_SHARE.wire / filler.densityGcm3 / ((Math.PI / 4) * WIRE_MM ** 2),
       arcMin: massG / depositGMin,
-      passes: passesFor(lay, gunBeadMm2(depositGMin, filler.densityGcm3)),
+      ...passesFor(lay, gunBeadMm2(depositGMin, filler.densityGcm3)),
     }
   }
   const brazed = BRAZE_ROD_OF[lay.process]
@@ -95,7 +99,7 @@ export function meansOf(lay: Lay, filler: Alloy, wallMm: number, rodMm = rodForW
     ...NONE,
     massG,
     rodMm3: lay.volumeMm3 / LANDS_SHARE.rod,
-    passes: brazed ? 1 : passesFor(lay, BEAD_TO_ROD_AREA * (Math.PI / 4) * rodMm ** 2),
+    ...(brazed ? { passes: 1, beads: 1 } : passesFor(lay, BEAD_TO_ROD_AREA * (Math.PI / 4) * rodMm ** 2)),
   }
   if (by === 'flame')
     return { ...common, flameMin: lay.volumeMm3 / 1000 / FLAME_CM3_MIN[lay.process as keyof typeof FLAME_CM3_MIN] }

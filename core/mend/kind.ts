@@ -74,6 +74,8 @@ export interface MendWork {
   readonly joint: Joint
   /** Across the rod, where one was said; else by the wall. */
   readonly rodMm?: number
+  /** The wall that the rod suits, where that is not the one that the current goes by. */
+  readonly rodWallMm?: number
   readonly laid: readonly Laid[]
   readonly removedMm3: number
   readonly opening: readonly Work[]

@@ -15,9 +15,7 @@ import {
 
 /** Cutting so much metal away; none where nothing is cut. */
 export const cutting = (code: string, removedMm3: number): Work[] =>
-  removedMm3 > 0
-    ? [{ code, trade: 'cut', handMin: CUT_START_MIN + (removedMm3 / 1000) * CUT_MIN_PER_CM3 }]
-    : []
+  removedMm3 > 0 ? [{ code, trade: 'cut', handMin: CUT_START_MIN + (removedMm3 / 1000) * CUT_MIN_PER_CM3 }] : []
 
 export const wipe: Work = { code: 'wipe', trade: 'clean', handMin: WIPE_MIN }
 
@@ -42,10 +40,6 @@ export function finishing(finish: Finish, laid: readonly Laid[], machined?: read
   if (finish === 'proud' || !laid.length) return []
   if (finish === 'machined') return machined ?? [facing(100 * faceCm2(laid), USUAL_PROUD_MM)]
   return [
-    {
-      code: `dress-${finish}`,
-      trade: 'dress',
-      handMin: DRESS[finish].startMin + DRESS[finish].perCm2 * faceCm2(laid),
-    },
+    { code: `dress-${finish}`, trade: 'dress', handMin: DRESS[finish].startMin + DRESS[finish].perCm2 * faceCm2(laid) },
   ]
 }

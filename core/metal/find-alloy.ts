@@ -9,6 +9,8 @@ const BY_NAME = new Map(ALLOYS.map(alloy => [alloy.name, alloy]))
  * Temper, `ER`, `R`, `AA`, `EN AW-` and the casting's `.0` are taken off; nothing else is guessed.
  */
 export function findAlloy(written: string): Alloy | undefined {
+  const known = BY_NAME.get(written)
+  if (known) return known
   const bare = written
     .trim()
     .toUpperCase()

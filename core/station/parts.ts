@@ -1,4 +1,5 @@
 import type { Caution, Step } from '../ask/question'
+import type { BasisValue } from '../job/job.schema'
 import type { StationId } from '../job/stations.table'
 import type { UnitKey } from '../quantity/units.table'
 
@@ -34,8 +35,8 @@ export interface StationPlan<Data = unknown> {
   readonly workings: Readonly<Record<string, Working>>
   /** Clocks worth starting here, with their times. */
   readonly clocks?: readonly { readonly name: string; readonly seconds: number }[]
-  /** What the call rests on from this and earlier stations; a settled station whose basis has changed is stale. */
-  readonly basis: Readonly<Record<string, string>>
+  /** What was decided, by codes: a settled station that now decides otherwise is stale. */
+  readonly outcomes: Readonly<Record<string, BasisValue>>
   readonly data: Data
 }
 

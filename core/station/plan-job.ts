@@ -1,13 +1,11 @@
 import type { Caution } from '../ask/question'
-import { MENDS, mendsBasis } from '../job/basis'
-import type { Job, Kit } from '../job/job.schema'
+import type { Basis, Job, Kit } from '../job/job.schema'
 import { STATION_IDS, STATION_NAMES, type StationId } from '../job/stations.table'
 import { bodyOf, type Body } from './take-in/body'
 import { choicesOf, planCall, type CallData } from './call/call'
-import { planHandOver, type HandOverData } from './hand-over/hand-over'
+import { planHandOver, type HandOverData, type Unmet } from './hand-over/hand-over'
 import { planKnow, type KnowData } from './know/know'
-import { mendChanges } from './mends/mend-changes'
-import { mendsTake } from './mends/mends-basis'
+import { mendsCome } from './mends/mends-come'
 import { mendVerdicts, stationOfMends } from './mends/mend-words'
 import { wholeOf } from './mends/whole-of'
 import { planMends } from './mends/mends'
@@ -19,7 +17,7 @@ import type { StationPlan } from './parts'
 import { phasesOf } from './hand-over/phases'
 import { planProve, type ProveData } from './prove/prove'
 import { planRebuild, type RebuildData } from './rebuild/rebuild'
-import { basisOf, changesSince, MENDS_TAKE, type Change } from './stale'
+import { basisOf, changesSince, type Change } from './stale'
 import { planTakeIn } from './take-in/take-in'
 import { handsAt } from './hands.table'
 import { planWarm, type WarmData } from './warm/warm'
@@ -40,6 +38,8 @@ export interface StationData {
 }
 
 export interface Standing {
+  /** What it rests on, by values: remembered when it is settled. */
+  basis: Basis
   settled: boolean
   /** What has changed under a settled station; empty while it stands. */
   changed: Change[]
@@ -52,22 +52,15 @@ export type JobPlan = { readonly [Id in StationId]: StationPlan<StationData[Id]>
   readonly mends: MendsData
 }
 
-/** A station's plan with all that it rests on. */
-const grounded = <Data>(plan: StationPlan<Data>): StationPlan<Data> => ({
-  ...plan,
-  basis: basisOf(plan.basis, plan.call, plan.cautions),
-})
-
-const standing = (job: Job, plan: StationPlan): Standing => {
-  const settled = job.settled[plan.id]
+/** What a station rests on, and what of it has changed since it was settled. */
+function standing(job: Job, { id, outcomes, call, cautions }: StationPlan): Standing {
+  const settled = job.settled[id]
+  const basis = basisOf(job, id, outcomes, call, cautions)
   return {
+    basis,
     settled: settled !== undefined,
-    changed: settled
-      ? changesSince(settled.basis, plan.basis).flatMap(change =>
-          change.what === MENDS ? mendChanges(change, job.mends) : [change],
-        )
-      : [],
-    held: plan.cautions.filter(
+    changed: settled ? changesSince(settled.basis, basis, job) : [],
+    held: cautions.filter(
       caution => caution.level === 'stop' && !job.acknowledged.some(entry => entry.code === caution.code),
     ),
   }
@@ -77,20 +70,21 @@ const standing = (job: Job, plan: StationPlan): Standing => {
  * Why a job may not be handed over yet, in words: checks open or failed, stop cautions not acknowledged, stale
  * stations.
  */
-function unmetBefore(job: Job, plans: readonly StationPlan[], prove: ProveData): string[] {
-  const unmet: string[] = []
-  if (prove.failed) unmet.push(`${prove.failed} of the checks failed`)
+function unmetBefore(job: Job, plans: readonly StationPlan[], prove: ProveData): Unmet[] {
+  const unmet = new Map<string, string>()
+  if (prove.failed) unmet.set('checks-failed', `${prove.failed} of the checks failed`)
   const open = prove.checks.filter(check => check.result === null).length
-  if (open) unmet.push(`${open} of the checks not done`)
+  if (open) unmet.set('checks-open', `${open} of the checks not done`)
   for (const plan of plans) {
     const { held, changed } = standing(job, plan)
-    for (const caution of held)
-      unmet.push(
-        `a stop caution at ${STATION_NAMES[plan.id]} is not acknowledged (${caution.code.replaceAll('-', ' ')})`,
+    for (const { code } of held)
+      unmet.set(
+        `held-${plan.id}-${code}`,
+        `a stop caution at ${STATION_NAMES[plan.id]} is not acknowledged (${code.replaceAll('-', ' ')})`,
       )
-    if (changed.length) unmet.push(`${STATION_NAMES[plan.id]} is stale`)
+    if (changed.length) unmet.set(`stale-${plan.id}`, `${STATION_NAMES[plan.id]} is stale`)
   }
-  return [...new Set(unmet)]
+  return [...unmet].map(([code, text]) => ({ code, text }))
 }
 
 /**
@@ -98,45 +92,39 @@ function unmetBefore(job: Job, plans: readonly StationPlan[], prove: ProveData):
  * the same plan.
  */
 export function planJob(job: Job, kit: Kit): JobPlan {
-  const know = grounded(planKnow(job))
+  const know = planKnow(job)
   const { alloy } = know.data
   const body = bodyOf(job, alloy.densityGcm3)
-  const takeIn = grounded(planTakeIn(job, body))
+  const takeIn = planTakeIn(job, body)
   const whole = wholeOf(job, kit, know.data)
   // Before anything is said to be broken, a part is taken in and cleaned all the same.
   const steps = whole.planned?.steps ?? whole.judgedBy?.steps.filter(step => step.phase === 'open' && !step.mend) ?? []
   const choices = choicesOf(job, whole.judgedBy)
-  const warned = <Data>(plan: StationPlan<Data>): StationPlan<Data> =>
-    grounded({
-      ...plan,
-      cautions: [
-        // A metal that burns, fumes or breaks says so wherever it is judged, ground, heated or cut.
-        ...know.data.hazards.filter(hazard => !plan.cautions.some(one => one.code === hazard.code)),
-        ...plan.cautions,
-      ],
-    })
+  const warned = <Data>(plan: StationPlan<Data>): StationPlan<Data> => ({
+    ...plan,
+    cautions: [
+      // A metal that burns, fumes or breaks says so wherever it is judged, ground, heated or cut.
+      ...know.data.hazards.filter(hazard => !plan.cautions.some(one => one.code === hazard.code)),
+      ...plan.cautions,
+    ],
+  })
   const decided = whole.planned?.warm ?? decideWarm(job, kit, body, alloy)
   const laidHot = whole.planned?.mends.filter(mend => mend.tried).map(mend => mend.id) ?? []
   const warm = warned(planWarm(job, kit, body, alloy, decided, laidHot))
   const mends = planMends(job, kit, know.data, whole, body ?? weighedBody(job, alloy), warm.data)
-  /** What the mends rest on is what the stations that show them rest on. */
+  /** What the mends come to is what the stations that show them rest on. */
   const withMends = <Data>(station: Shown, plan: StationPlan<Data>): StationPlan<Data> => {
     const said = stationOfMends(plan, mends, station)
-    return job.mends.length
-      ? {
-          ...said,
-          basis: { ...said.basis, [MENDS]: mendsBasis(job.mends, station), [MENDS_TAKE]: mendsTake(mends, station) },
-        }
-      : said
+    return job.mends.length ? { ...said, outcomes: { ...said.outcomes, mends: mendsCome(mends, station) } } : said
   }
   const laid = processesOf(mends)
   const open = warned(withMends('open', planOpen(job, job.mends.length ? laid : [choices.process])))
   const weld = warned(withMends('weld', planWeld(job, warm.data, mends)))
   const rebuild = warned(withMends('rebuild', planRebuild(job, kit, alloy, choices.fillerAlloy, choices.process)))
-  const prove = grounded(planProve(job, choices.process, mends, whole.planned?.steps ?? []))
+  const prove = planProve(job, choices.process, mends, whole.planned?.steps ?? [])
   const phases = phasesOf(job, kit, mends, steps)
   const before = [takeIn, know, open, warm, weld, rebuild, prove]
-  const handOver = grounded(planHandOver(job, kit, phases, unmetBefore(job, before, prove.data), mends, steps))
+  const handOver = planHandOver(job, kit, phases, unmetBefore(job, before, prove.data), mends, steps)
   const judged = planCall(job, kit, know.data, whole.judgedBy, handOver.data.quote?.total ?? null)
   const call = warned({ ...judged, why: [...judged.why, ...mendVerdicts(mends)] })
   const all = { 'take-in': takeIn, know, call, open, warm, weld, rebuild, prove, 'hand-over': handOver }

@@ -70,14 +70,14 @@ describe("a job's plan", () => {
   })
   it('marks as stale what a change upstream touches, and says what changed', () => {
     const plan = planJob(cover, kit)
-    expect(plan.warm.changed).toContainEqual({ what: 'wall', before: '1/4 in', after: '0.315 in' })
+    expect(plan.warm.changed).toContainEqual({ what: 'Wall at the damage', before: '6.3 mm', after: '8.0 mm' })
     expect(plan.know.changed).toEqual([])
     const thicker = planJob(
       applyPatch(cover, { path: ['takeIn', 'wallMm'], value: { typed: '10 mm', value: 10 } }),
       kit,
     )
-    expect(thicker.call.changed.map(change => change.what)).toContain('wall')
-    expect(thicker['take-in'].changed.map(change => change.what)).toContain('wall')
+    expect(thicker.call.changed.map(change => change.what)).toContain('Wall at the damage')
+    expect(thicker['take-in'].changed.map(change => change.what)).toContain('Wall at the damage')
     expect(thicker.know.changed).toEqual([])
   })
   it('holds the call at a stop caution until it is acknowledged by name', () => {
@@ -220,9 +220,16 @@ describe('pieces of the plan', () => {
       expect(caution(code)).toMatchObject({ text: expect.stringMatching(/\w{3}/), title: expect.stringMatching(/\w/) })
   })
   it('sees what is new, gone and changed', () =>
-    expect(changesSince({ a: '1', b: '2' }, { a: '1', c: '3' })).toEqual([
-      { what: 'b', before: '2', after: '' },
-      { what: 'c', before: '', after: '3' },
+    // What it did not know when it was settled is not held against it.
+    expect(
+      changesSince(
+        { 'takeIn.wallMm': 6, 'takeIn.does': 'seal', 'is.process': 'ac-tig' },
+        { 'takeIn.wallMm': 6, 'takeIn.does': 'static', 'is.price': 3 },
+        cover,
+      ),
+    ).toEqual([
+      { what: 'What it does', before: 'seals', after: 'steady load' },
+      { what: 'process', before: 'ac tig', after: '' },
     ]))
   it('writes a record that holds cause, metal, log, checks and who heeded what', () => {
     const record = recordOf(demo('dome-shutter'), planJob(demo('dome-shutter'), kit), kit, 'metric')

@@ -66,37 +66,42 @@ interface PassAsk {
   before: number
 }
 
-const marched = remembered(2000, ({ input, startA, before }: PassAsk): Current => {
-  const { alloy, process, startC } = input
-  const seconds = (input.arcMin * 60) / input.passes
-  if (seconds < LEAST_S || startC >= MELTING_C) return { startA, easedA: startA, zoneC: startC }
-  const densityKgM3 = alloy.densityGcm3 * 1000
-  const diffusivity = conductivityWmK(alloy) / (densityKgM3 * alloy.specificHeatJkgK)
-  const reachM = Math.sqrt(4 * diffusivity * seconds)
-  const zoneKg = Math.min(input.massG / 1000, ((densityKgM3 * input.zoneWallMm) / 1000) * Math.PI * reachM ** 2)
-  const share = zoneKg / (input.massG / 1000)
-  const powerW = startA * VOLTS[process] * ENTERS[process]
-  const soakedC = startC + (powerW * seconds * before) / ((input.massG / 1000) * alloy.specificHeatJkgK)
-  const lastC = Math.min(soakedC, Math.max(startC, INTERPASS_C[alloy.family].mostC))
-  const points = turnDown(
-    {
-      massKg: zoneKg,
-      specificHeatJkgK: alloy.specificHeatJkgK,
-      areaMm2: input.skinMm2 * share,
-      ambientC: Math.min(startC, 20),
-      absorbedW: (powerW * (MELTING_C - lastC)) / (MELTING_C - startC),
-      filmWm2K: 10,
-      emissivity: 0.2,
-    },
-    lastC,
-    MELTING_C,
-    seconds,
-    Math.max(1, seconds / 4),
-  )
-  const last = points.at(-1)!
-  return {
-    startA: startA * ((MELTING_C - lastC) / (MELTING_C - startC)),
-    easedA: startA * Math.max(LEAST_SHARE, (MELTING_C - last.partC) / (MELTING_C - startC)),
-    zoneC: last.partC,
-  }
-})
+const marched = remembered(
+  2000,
+  ({ input, startA, before }: PassAsk): Current => {
+    const { alloy, process, startC } = input
+    const seconds = (input.arcMin * 60) / input.passes
+    if (seconds < LEAST_S || startC >= MELTING_C) return { startA, easedA: startA, zoneC: startC }
+    const densityKgM3 = alloy.densityGcm3 * 1000
+    const diffusivity = conductivityWmK(alloy) / (densityKgM3 * alloy.specificHeatJkgK)
+    const reachM = Math.sqrt(4 * diffusivity * seconds)
+    const zoneKg = Math.min(input.massG / 1000, ((densityKgM3 * input.zoneWallMm) / 1000) * Math.PI * reachM ** 2)
+    const share = zoneKg / (input.massG / 1000)
+    const powerW = startA * VOLTS[process] * ENTERS[process]
+    const soakedC = startC + (powerW * seconds * before) / ((input.massG / 1000) * alloy.specificHeatJkgK)
+    const lastC = Math.min(soakedC, Math.max(startC, INTERPASS_C[alloy.family].mostC))
+    const points = turnDown(
+      {
+        massKg: zoneKg,
+        specificHeatJkgK: alloy.specificHeatJkgK,
+        areaMm2: input.skinMm2 * share,
+        ambientC: Math.min(startC, 20),
+        absorbedW: (powerW * (MELTING_C - lastC)) / (MELTING_C - startC),
+        filmWm2K: 10,
+        emissivity: 0.2,
+      },
+      lastC,
+      MELTING_C,
+      seconds,
+      Math.max(1, seconds / 4),
+    )
+    const last = points.at(-1)!
+    return {
+      startA: startA * ((MELTING_C - lastC) / (MELTING_C - startC)),
+      easedA: startA * Math.max(LEAST_SHARE, (MELTING_C - last.partC) / (MELTING_C - startC)),
+      zoneC: last.partC,
+    }
+  },
+  ({ input: { alloy, ...figures }, startA, before }) =>
+    `${alloy.name} ${Object.values(figures).join()} ${startA} ${before}`,
+)

@@ -1,7 +1,7 @@
 import { mostPreheatC, ROOM_C } from '../arc/least-preheat'
 import type { Alloy } from '../metal/alloys.table'
 import { CHILL_C, type WarmAsk } from './decide'
-import { soonest, type Torch, type Warmed } from './torch-reach'
+import { BRAZED_RUN_MM, soonest, type Torch, type Warmed } from './torch-reach'
 
 /** What the torches there are can do for a machine that is too small cold. */
 export interface Heat {
@@ -31,7 +31,11 @@ export const heatOf = (
     return (toC: number): Reached | null => {
       const before = known.get(toC)
       if (before !== undefined) return before
-      const found = soonest(torches, part, alloy, wallMm, toC, { runMm, atEdge, held })
+      const found = soonest(torches, part, alloy, wallMm, toC, {
+        runMm: held ? Math.min(BRAZED_RUN_MM, runMm) : runMm,
+        atEdge,
+        held,
+      })
       const reach = found && { minutes: found.minutes, where: found.where, torch: found.torch.name }
       known.set(toC, reach)
       return reach

@@ -25,6 +25,8 @@ export interface Reach {
 
 /** A zone longer than this is warmed a length at a time, mm. Common practice, no source. */
 export const MOST_RUN_MM = 150
+/** A rod is flowed into so much of a run before the flame goes on, mm. Common practice, no source. */
+export const BRAZED_RUN_MM = 60
 /** How far to each side of a run a flame is kept moving where a place is warmed and not melted, mm. Judgement. */
 const SWEPT_MM = 60
 /** Longer with a torch in the hand is given up, min: judgement. */
@@ -149,17 +151,36 @@ export function torchReach(
   return reachOf({ ask: asked(torch, part, alloy, wallMm, place), toC })
 }
 
-const reachOf = remembered(2000, ({ ask, toC }: { ask: ReachAsk; toC: number }): Reach | null => {
-  const where = isWhole(ask) ? 'whole' : 'zone'
-  if (toC <= ask.startC) return { minutes: 0, where }
-  let before: Marched | null = null
-  for (const now of marched(ask)) {
-    if (before && now.c >= toC)
-      return { minutes: (before.s + ((toC - before.c) / (now.c - before.c)) * (now.s - before.s)) / 60, where }
-    before = now
-  }
-  return null
-})
+const reachOf = remembered(
+  2000,
+  ({ ask, toC }: { ask: ReachAsk; toC: number }): Reach | null => {
+    const where = isWhole(ask) ? 'whole' : 'zone'
+    if (toC <= ask.startC) return { minutes: 0, where }
+    let before: Marched | null = null
+    for (const now of marched(ask)) {
+      if (before && now.c >= toC)
+        return { minutes: (before.s + ((toC - before.c) / (now.c - before.c)) * (now.s - before.s)) / 60, where }
+      before = now
+    }
+    return null
+  },
+  ({ ask: { torch, part, alloy, ...place }, toC }) =>
+    [
+      torch.powerW,
+      torch.efficiencyPct,
+      torch.gas,
+      torch.fitted?.filmWm2K,
+      part.massG,
+      part.skinMm2,
+      alloy.name,
+      place.wallMm,
+      place.runMm,
+      place.startC,
+      place.atEdge,
+      place.held,
+      toC,
+    ].join(),
+)
 
 /** Whether a flame kept moving about the place covers the whole part from the beginning. */
 function isWhole({ torch, part, alloy, wallMm, runMm, held, atEdge }: ReachAsk): boolean {

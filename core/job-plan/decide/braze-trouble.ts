@@ -5,7 +5,7 @@ import { BRAZE_ROD_OF } from '../../call/braze-rod.table'
 import type { ProcessId } from '../../call/process.table'
 import type { Kit } from '../../job/job.schema'
 import type { Body } from '../../part/bodies'
-import { torchReach } from '../../warm/torch-reach'
+import { BRAZED_RUN_MM, torchReach } from '../../warm/torch-reach'
 
 /** A braze that this flame and metal do not bear; null where it goes. */
 export function brazeTrouble(
@@ -15,6 +15,7 @@ export function brazeTrouble(
   mass: { massG: number; skinMm2: number },
   serviceC: number,
   atEdge: boolean,
+  runMm: number,
 ): string | null {
   const rod = BRAZE_ROD_OF[process]
   const torch = kit.torches[0]
@@ -31,11 +32,11 @@ export function brazeTrouble(
     serviceC,
   })
   if (plan.verdict === 'refused') return 'braze-refused'
-  return plan.verdict === 'too-cold' &&
-    torchReach(torch, mass, body.alloy, body.wallMm, BRAZE_RODS[rod].liquidusC + BRAZE_RODS[rod].overK, {
-      atEdge,
-      held: true,
-    }) === null
+  return torchReach(torch, mass, body.alloy, body.wallMm, BRAZE_RODS[rod].liquidusC + BRAZE_RODS[rod].overK, {
+    atEdge,
+    runMm: Math.min(BRAZED_RUN_MM, runMm),
+    held: true,
+  }) === null
     ? 'never-melts-rod'
     : null
 }

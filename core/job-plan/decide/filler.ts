@@ -24,9 +24,7 @@ interface FillerAsk {
   dilutionPct: number
 }
 /** Few metals meet in a shop, and the same pairs again at every key stroke. */
-const chosen = remembered(200, ({ a, b, service, dilutionPct }: FillerAsk) =>
-  chooseFiller(a, b, service, dilutionPct),
-)
+const chosen = remembered(200, ({ a, b, service, dilutionPct }: FillerAsk) => chooseFiller(a, b, service, dilutionPct))
 
 /** A filler as it is ranked, which may be called by its rod, as an alloy of the table; undefined where it is none. */
 export const rodOf = (filler: string): Alloy | undefined => findAlloy(filler.replace(/ rod$/, ''))

@@ -55,13 +55,14 @@ export function decideMend(one: Readied, job: JobGiven, warmC: number, stopped: 
   const trouble = one.trouble ?? stopped
   const chancePct = trouble ? LEAST_CHANCE_PCT : judged.chancePct
   const against = work.risks.filter(risk => risk.points < 0).map(risk => risk.code)
-  const limited =
-    part.stakes === 'person' || (part.pressureMPa ?? 0) >= LIMITED_FROM_MPA
+  const limited = part.stakes === 'person' || (part.pressureMPa ?? 0) >= LIMITED_FROM_MPA
   const because: Because[] = [
     ...(trouble ? [{ code: trouble }] : []),
     ...(part.safetyCritical === 'none' ? [] : [{ code: `safety-${part.safetyCritical}` }]),
     ...(part.stakes === 'person' ? [{ code: 'person' }] : []),
-    ...((part.pressureMPa ?? 0) >= LIMITED_FROM_MPA ? [{ code: 'under-pressure', figures: { mPa: part.pressureMPa ?? 0 } }] : []),
+    ...((part.pressureMPa ?? 0) >= LIMITED_FROM_MPA
+      ? [{ code: 'under-pressure', figures: { mPa: part.pressureMPa ?? 0 } }]
+      : []),
     { code: 'chance', figures: { pct: chancePct } },
     ...work.risks.filter(risk => risk.points < 0).map(({ code, points }) => ({ code, figures: { points } })),
     ...(part.does === 'cyclic' ? [{ code: 'repeated-load' }] : []),

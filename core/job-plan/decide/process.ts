@@ -2,6 +2,7 @@ import type { Step } from '../../ask/question'
 import { mostCurrent, strongest } from '../../arc/machine-reach'
 import { easyPreheatC, leastPreheatC, ROOM_C } from '../../arc/least-preheat'
 import type { ArcProcess } from '../../arc/amps'
+import { BRAZE_RODS } from '../../braze/rods.table'
 import { BRAZE_ROD_OF } from '../../call/braze-rod.table'
 import { chooseProcess, type KitProcess, type ProcessCode, type RankedProcess } from '../../call/process'
 import { PROCESSES, type ProcessId } from '../../call/process.table'
@@ -85,6 +86,13 @@ function whyNothing(ranked: readonly RankedProcess[]): string {
   return found?.[1] ?? 'nothing-reaches'
 }
 
+/** What a flame brings the place to, °C; nothing of an arc, which heats a spot alone. */
+function flameC(process: ProcessId, { alloy }: Body): number {
+  if (isArc(process)) return -Infinity
+  const rod = BRAZE_ROD_OF[process]
+  return rod ? BRAZE_RODS[rod].liquidusC : alloy.solidusC
+}
+
 export interface ProcessAsk {
   job: JobGiven
   given: MendGiven
@@ -93,12 +101,23 @@ export interface ProcessAsk {
   mass: { massG: number; skinMm2: number }
   filler: string
   atEdge: boolean
-  /** No hotter than this before it is laid, °C. */
+  /** No hotter than this before it is laid, °C, and at all for what stays on the part. */
   capC: number
+  keptC: number
 }
 
 /** What lays a mend's metal, and whether it can: the lays that were said, else the first in rank that goes. */
-export function decideProcess({ job, given, work, body, mass, filler, atEdge, capC }: ProcessAsk): ProcessDecided {
+export function decideProcess({
+  job,
+  given,
+  work,
+  body,
+  mass,
+  filler,
+  atEdge,
+  capC,
+  keptC,
+}: ProcessAsk): ProcessDecided {
   if (!work.laid.length) return NOTHING_LAID
   const { kit, part, access = 'open' } = job
   // What a torch of the kit can bring the zone to is heat that a machine need not give.
@@ -119,7 +138,8 @@ export function decideProcess({ job, given, work, body, mass, filler, atEdge, ca
     heat,
   })
   const asked = given.lays?.find(lay => lay.process)?.process
-  const took = asked ?? ranked.find(row => row.verdict !== 'never')?.process ?? null
+  const took =
+    asked ?? ranked.find(row => row.verdict !== 'never' && flameC(row.process, body) <= keptC)?.process ?? null
   const layOf = (process: ProcessId, said: string | undefined, upTo: WantedLay['upTo']): WantedLay => ({
     process,
     filler: laidFiller(process, said ? (rodOf(said)?.name ?? said) : filler),
@@ -145,7 +165,7 @@ export function decideProcess({ job, given, work, body, mass, filler, atEdge, ca
     easyC: arc && machine ? easyPreheatC(work.wallMm, limitA, arc, work.joint) : ROOM_C,
   }
   const trouble = (): string | null => {
-    if (!took) return whyNothing(ranked)
+    if (!took) return ranked.some(row => row.verdict !== 'never') ? 'kept-on-limit' : whyNothing(ranked)
     for (const { process } of wanted) {
       const own = isArc(process) ? strongest(kit.machines, process) : null
       if (isArc(process) && !own) return 'no-machine'
@@ -153,7 +173,8 @@ export function decideProcess({ job, given, work, body, mass, filler, atEdge, ca
         const leastC = leastPreheatC(work.wallMm, mostCurrent(own).a, process, work.joint)
         if (leastC > ROOM_C && (leastC > heat.mostC || !heat.reach(leastC))) return 'does-not-melt-in'
       }
-      const brazed = brazeTrouble(process, kit, body, mass, part.hotC, atEdge)
+      if (flameC(process, body) > keptC) return 'kept-on-limit'
+      const brazed = brazeTrouble(process, kit, body, mass, part.hotC, atEdge, runOf(work))
       if (brazed) return brazed
       if (ranked.some(row => row.process === process && row.inKit && row.verdict === 'never')) return 'process-never'
     }

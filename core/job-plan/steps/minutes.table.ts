@@ -24,5 +24,3 @@ export const BOIL_OUT = {
 export const BOIL_SHARE = 0.45
 /** A bake is worth its hour from this heat, °C. Judgement. */
 export const LEAST_BAKE_C = 95
-/** Torched out, the place is left at about this, °C. */
-export const TORCHED_OUT_C = 90

@@ -2,7 +2,6 @@ import type { Order } from '../../lay/lays'
 import { MOST_PASSES } from '../most-passes'
 import type { ReadyLay } from '../readied'
 
-
 export interface PassOf {
   lay: number
   of: ReadyLay

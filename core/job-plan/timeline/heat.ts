@@ -85,8 +85,7 @@ export function heatAlong({ alloy, massG, skinMm2, warmG, startC }: HeatGiven): 
     pass(minutes) {
       if (c > airC + 1e-6) c = airC + (c - airC) * Math.exp(-minutes / constantMin(c))
     },
-    coolMin: toC =>
-      c <= toC ? 0 : toC <= airC ? Infinity : constantMin(c) * Math.log((c - airC) / (toC - airC)),
+    coolMin: toC => (c <= toC ? 0 : toC <= airC ? Infinity : constantMin(c) * Math.log((c - airC) / (toC - airC))),
     lossJMin: atC => 60 * lossW(body, atC),
   }
 }

@@ -1,4 +1,5 @@
 import { ampsNeed } from '../../arc/amps'
+import { ROOM_C } from '../../arc/least-preheat'
 import { postflowS } from '../../arc/setup'
 import { BRAZE_ROD_OF } from '../../call/braze-rod.table'
 import { BRAZE_RODS } from '../../braze/rods.table'
@@ -22,7 +23,7 @@ import {
 } from '../../mend/minutes.table'
 import { strongest, mostCurrent } from '../../arc/machine-reach'
 import { currentFor, ENTERS, VOLTS } from '../../warm/current'
-import { MOST_RUN_MM, torchReach } from '../../warm/torch-reach'
+import { BRAZED_RUN_MM, torchReach } from '../../warm/torch-reach'
 import type { Warmth } from '../../warm/decide'
 import { arcKWh, fuelL } from '../cost'
 import { CHECK_CAUTIONS, checkMin } from '../checks.table'
@@ -43,7 +44,6 @@ import {
   LEAST_BAKE_C,
   LOOK_AT_MIN,
   OVEN_WARM_MIN,
-  TORCHED_OUT_C,
   TORCH_OUT_MIN,
   WIPE_AGAIN_MIN,
 } from '../steps/minutes.table'
@@ -112,7 +112,19 @@ function roundsOf(mends: readonly Readied[], order: readonly Ordered[]): Readied
  * warmed and laid in its turn under every limit, cooled, rebuilt and proved. Limits put waits in; one that would ask for
  * longer than anybody waits stops its mend.
  */
-export function layOut({ job, mass, mends, refused, order, warm, warmLimitC, heat, kept, hazards, checks }: LayOut): LaidOut {
+export function layOut({
+  job,
+  mass,
+  mends,
+  refused,
+  order,
+  warm,
+  warmLimitC,
+  heat,
+  kept,
+  hazards,
+  checks,
+}: LayOut): LaidOut {
   const { kit, part, doing } = job
   const kinds = new Map(mends.map(({ given }) => [given.id, given.kind]))
   const { steps, add: made } = maker(kit, heat, hazards, kinds)
@@ -155,7 +167,15 @@ export function layOut({ job, mass, mends, refused, order, warm, warmLimitC, hea
       cautions: [...hazards, ...(part.safetyCritical === 'none' ? [] : [`safety-${part.safetyCritical}`])],
     })
     for (const { given } of refused)
-      add({ mend: given.id, code: 'look', kind: 'hand', trade: 'check', phase: 'open', minutes: LOOK_AT_MIN, after: [shared] })
+      add({
+        mend: given.id,
+        code: 'look',
+        kind: 'hand',
+        trade: 'check',
+        phase: 'open',
+        minutes: LOOK_AT_MIN,
+        after: [shared],
+      })
     for (const id of part.protect) {
       const row = Object.entries(PROTECTS).find(([known]) => known === id)?.[1]
       addShared({
@@ -228,7 +248,10 @@ export function layOut({ job, mass, mends, refused, order, warm, warmLimitC, hea
       if (heat.c < step.atC - FIT_WITHIN_K) {
         const reach =
           torch &&
-          torchReach(torch, mass, mend.bodies[0].alloy, mend.work.wallMm, step.atC, { startC: heat.c, runMm: runOf(mend.work) })
+          torchReach(torch, mass, mend.bodies[0].alloy, mend.work.wallMm, step.atC, {
+            startC: heat.c,
+            runMm: runOf(mend.work),
+          })
         const minutes = reach ? reach.minutes : OVEN_WARM_MIN
         addFor(id, {
           ...common,
@@ -246,7 +269,15 @@ export function layOut({ job, mass, mends, refused, order, warm, warmLimitC, hea
     if (step.machineMin) {
       if (step.handMin > 0)
         addFor(id, { ...common, trade: 'fit', code: 'find-on-mill', kind: 'hand', minutes: step.handMin, after })
-      addFor(id, { ...common, code: step.code, kind: 'machine', minutes: step.machineMin, after, cautions, hot: warmed })
+      addFor(id, {
+        ...common,
+        code: step.code,
+        kind: 'machine',
+        minutes: step.machineMin,
+        after,
+        cautions,
+        hot: warmed,
+      })
     } else addFor(id, { ...common, code: step.code, kind: 'hand', minutes: step.handMin, after, cautions, hot: warmed })
   }
 
@@ -259,10 +290,17 @@ export function layOut({ job, mass, mends, refused, order, warm, warmLimitC, hea
       const bakeC = Math.min(BAKE_C, cap, ...alloys)
       if (bakeC >= LEAST_BAKE_C) {
         addShared(
-          { code: 'bake', kind: 'wait', phase: 'open', minutes: BAKE_MIN, hot: true, limitC: bakeC, because: 'drives-oil-out' },
+          {
+            code: 'bake',
+            kind: 'wait',
+            phase: 'open',
+            minutes: BAKE_MIN,
+            hot: true,
+            limitC: bakeC,
+            because: 'drives-oil-out',
+          },
           [...chain.values()],
         )
-        heat.to(bakeC)
       }
     } else if (part.soak === 'oily' && torch && !near) {
       addShared(
@@ -277,7 +315,6 @@ export function layOut({ job, mass, mends, refused, order, warm, warmLimitC, hea
         },
         [...chain.values()],
       )
-      heat.to(Math.max(heat.c, Math.min(TORCHED_OUT_C, ...alloys)))
     }
     if (part.soak === 'oil-soaked' || part.soak === 'oily')
       addShared({ code: 'wipe-again', kind: 'hand', trade: 'clean', phase: 'open', minutes: WIPE_AGAIN_MIN }, [
@@ -344,6 +381,9 @@ export function layOut({ job, mass, mends, refused, order, warm, warmLimitC, hea
     const need = (process: ProcessId) =>
       isArc(process) ? ampsNeed(planned.wallMm, Math.min(heat.c, metalC, 480), process, planned.joint).a : 0
 
+    const firstArc = lays.map(({ lay }) => lay.process).find(isArc)
+    const coldA = firstArc ? ampsNeed(planned.wallMm, ROOM_C, firstArc, planned.joint).a : 0
+
     /** Waits until an arc may begin; what holds it up longest is named. Says what the place may stand at. */
     const waited = (machine: Kit['machines'][number] | null, a: number, minutes: number, joule: number): number => {
       const rise = heat.riseK(joule)
@@ -356,15 +396,37 @@ export function layOut({ job, mass, mends, refused, order, warm, warmLimitC, hea
       const minutesWaited = cool + over
       if (minutesWaited > MOST_WAIT_MIN || (cap && cap.c <= heat.airC)) stopped.set(id, cap ? 'kept-on-limit' : 'limit')
       if (Number.isFinite(minutesWaited) && minutesWaited > 0) {
-        addFor(id, { code: 'rest', kind: 'wait', stage: 'laying', minutes: minutesWaited, because: held, hot: true, after: [ready] })
+        addFor(id, {
+          code: 'rest',
+          kind: 'wait',
+          stage: 'laying',
+          minutes: minutesWaited,
+          because: held,
+          hot: true,
+          after: [ready],
+        })
         heat.to(Math.min(heat.c, limitC))
       }
       const rests = machine ? dutyOf(machine).restMin(a, minutes) : 0
       if (rests > 0)
-        addFor(id, { code: 'rest', kind: 'wait', stage: 'laying', minutes: rests, because: 'duty', hot: true, after: [ready] })
+        addFor(id, {
+          code: 'rest',
+          kind: 'wait',
+          stage: 'laying',
+          minutes: rests,
+          because: 'duty',
+          hot: true,
+          after: [ready],
+        })
       return limitC
     }
-    const setOf = (a: number): ArcSet => ({ a, gasLMin: doing?.flowLMin ?? FLOW_L_MIN, postflowS: postflowS(Math.max(1, a)) })
+    // Set once for the mend, by what its wall wants cold.
+    const flowsOnS = postflowS(Math.max(1, coldA))
+    const setOf = (a: number): ArcSet => ({
+      a,
+      gasLMin: doing?.flowLMin ?? FLOW_L_MIN,
+      postflowS: postflowS(Math.max(1, a)),
+    })
     const arc = (draft: Draft & { process: ProcessId }, a: number, minutes: number, uses = NOTHING_USED) => {
       const { process } = draft
       if (!isArc(process)) return
@@ -403,7 +465,11 @@ export function layOut({ job, mass, mends, refused, order, warm, warmLimitC, hea
       for (const side of [...new Set(planned.laid.map(one => one.side))]) {
         const runMm = Math.max(...planned.laid.filter(one => one.side === side).map(one => one.runMm))
         const { process } = lays[0].lay
-        arc({ code: 'boil-out', kind: 'arc', minutes: 0, side, process }, BOIL_SHARE * currentOf(process).a, row.startMin + (row.per100Mm * runMm) / 100)
+        arc(
+          { code: 'boil-out', kind: 'arc', minutes: 0, side, process },
+          Math.min(BOIL_SHARE * currentOf(process).wants, currentOf(process).limitA),
+          row.startMin + (row.per100Mm * runMm) / 100,
+        )
         addFor(id, {
           code: 'grind-out',
           kind: 'hand',
@@ -477,7 +543,9 @@ export function layOut({ job, mass, mends, refused, order, warm, warmLimitC, hea
         part * arcTotalMin,
         {
           ...NOTHING_USED,
-          rods: lays.filter(({ rods }) => rods > 0).map(({ lay, rodMm, rods }) => ({ filler: lay.filler, diameterMm: rodMm, count: part * rods })),
+          rods: lays
+            .filter(({ rods }) => rods > 0)
+            .map(({ lay, rodMm, rods }) => ({ filler: lay.filler, diameterMm: rodMm, count: part * rods })),
           wireM: part * sum(lays.map(({ means }) => means.wireM)),
         },
       )
@@ -485,7 +553,13 @@ export function layOut({ job, mass, mends, refused, order, warm, warmLimitC, hea
   }
 
   /** Rod and flame: the place brought to where the rod flows, then the rod fed. */
-  function flame(mend: Readied, { lay, means }: ReadyLay, draft: Omit<Draft, 'kind' | 'minutes'>, begins: boolean, ready: string | undefined) {
+  function flame(
+    mend: Readied,
+    { lay, means }: ReadyLay,
+    draft: Omit<Draft, 'kind' | 'minutes'>,
+    begins: boolean,
+    ready: string | undefined,
+  ) {
     const { id } = mend.given
     const { alloy } = mend.bodies[0]
     const rod = BRAZE_ROD_OF[lay.process]
@@ -498,11 +572,12 @@ export function layOut({ job, mass, mends, refused, order, warm, warmLimitC, hea
     if (begins && own) {
       const reach = torchReach(own, mass, alloy, mend.work.wallMm, flowC, {
         startC: heat.c,
-        runMm: Math.min(MOST_RUN_MM, lay.runMm),
+        runMm: Math.min(BRAZED_RUN_MM, lay.runMm),
         atEdge: mend.kind.atEdge ?? false,
         held: true,
       })
-      const minutes = reach?.minutes ?? 0
+      // A length at a time, each brought to the heat that the rod flows at.
+      const minutes = (reach?.minutes ?? 0) * Math.max(1, lay.runMm / BRAZED_RUN_MM)
       addFor(id, {
         code: 'flame-heat',
         kind: 'flame',
@@ -520,7 +595,17 @@ export function layOut({ job, mass, mends, refused, order, warm, warmLimitC, hea
     const uses = draft.uses ?? NOTHING_USED
     const limitC = Math.max(flowC, alloy.solidusC)
     heat.to(Math.max(heat.c, flowC))
-    addFor(id, { ...draft, kind: 'flame', stage: 'laying', minutes, hot: true, limitC, ...by, uses: { ...uses, fuelL: burnt(minutes) }, cautions })
+    addFor(id, {
+      ...draft,
+      kind: 'flame',
+      stage: 'laying',
+      minutes,
+      hot: true,
+      limitC,
+      ...by,
+      uses: { ...uses, fuelL: burnt(minutes) },
+      cautions,
+    })
     heat.to(Math.max(heat.c, flowC))
   }
 

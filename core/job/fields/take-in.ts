@@ -26,10 +26,13 @@ export const takeIn = {
   saltWater: flag(part.saltWater.label, part.saltWater.usual),
   stakes: pick(part.stakes.label, STAKES, part.stakes.usual),
   pressureMPa: sameAs(part.pressureMPa),
-  keptOn: list('Stays on the part', 20, z.strictObject({ id: idText, name: text(60), limitC: storedReading.default(NOT_SAID) }), {
-    knownBy: 'itself',
-    order: 'as-put-in',
-  }, { limitC: reading('c', 'Stands', { min: -60, max: 500 }), name: words('What it is', 60) }),
+  keptOn: list(
+    'Stays on the part',
+    20,
+    z.strictObject({ id: idText, name: text(60), limitC: storedReading.default(NOT_SAID) }),
+    { knownBy: 'itself', order: 'as-put-in' },
+    { limitC: reading('c', 'Stands', { min: -60, max: 500 }), name: words('What it is', 60) },
+  ),
   safetyCritical: pick(part.safetyCritical.label, SAFETY_WORDS, part.safetyCritical.usual),
   cause: pick('Why it broke', CAUSES, 'unknown'),
   causeCure: words('What is done about that'),

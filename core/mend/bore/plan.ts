@@ -42,14 +42,7 @@ export const bore = mendKind({
       risks: [{ code: 'bore-moves', points: BORE_MOVES_POINTS }],
       opening: [...(opened ? [] : [{ code: 'scrub-bore', trade: 'cut' as const, handMin: SCRUB_MIN }]), wipe],
       rebuild: finishing(finish, laid, [
-        {
-          code: 'bore-to-size',
-          trade: 'dress',
-          handMin: MILL_FIND_MIN,
-          machineMin: BORE_MIN,
-          mill: true,
-          cold: true,
-        },
+        { code: 'bore-to-size', trade: 'dress', handMin: MILL_FIND_MIN, machineMin: BORE_MIN, mill: true, cold: true },
       ]),
       checks: ['look', 'bore', 'fit'],
     }

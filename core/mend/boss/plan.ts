@@ -30,7 +30,11 @@ export const boss = mendKind({
       input,
       split?.laid.map(laid => ({
         laid,
-        work: { code: 'open-boss', trade: 'cut' as const, handMin: opened ? 0 : CUT_START_MIN + (split.removedMm3 / 1000) * CUT_MIN_PER_CM3 },
+        work: {
+          code: 'open-boss',
+          trade: 'cut' as const,
+          handMin: opened ? 0 : CUT_START_MIN + (split.removedMm3 / 1000) * CUT_MIN_PER_CM3,
+        },
       })) ?? [],
     )
   },

@@ -45,7 +45,9 @@ export const crack = mendKind({
         ? [wipe]
         : [
             ...(groove.ends ? [{ code: 'find-ends', trade: 'check', handMin: FIND_ENDS_MIN } as const] : []),
-            ...(tips && values.stopHoleMm > 0 ? [{ code: 'stop-holes', trade: 'cut', handMin: tips * STOP_HOLE_MIN } as const] : []),
+            ...(tips && values.stopHoleMm > 0
+              ? [{ code: 'stop-holes', trade: 'cut', handMin: tips * STOP_HOLE_MIN } as const]
+              : []),
             ...cutting('groove', removedMm3),
             wipe,
           ],

@@ -28,6 +28,7 @@ export const edge = mendKind({
     return {
       ...PLAIN,
       wallMm: Math.min(body.wallMm, values.wideMm),
+      rodWallMm: body.wallMm,
       joint: 'edge',
       laid,
       opening: [

@@ -45,11 +45,15 @@ export const face = mendKind({
       laid,
       refused: areaMm2 > 0 ? null : 'no-area',
       opening: [
-        ...(opened ? [] : [{
+        ...(opened
+          ? []
+          : [
+              {
                 code: 'scrape-face',
                 trade: 'cut' as const,
                 handMin: SCRAPE_MIN + (SCRAPE_MIN_PER_CM2 * areaMm2) / 100,
-              }]),
+              },
+            ]),
         wipe,
       ],
       rebuild: finishing(finish, laid, [facing(areaMm2, PROUD_MM)]),

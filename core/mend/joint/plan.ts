@@ -63,7 +63,11 @@ export const joint = mendKind({
       ...common,
       joint: values.joint,
       laid,
-      opening: [...(opened ? [] : [{ code: 'bare', trade: 'clean', handMin: 1 + values.lengthMm / 100 } as const]), wipe, fit],
+      opening: [
+        ...(opened ? [] : [{ code: 'bare', trade: 'clean', handMin: 1 + values.lengthMm / 100 } as const]),
+        wipe,
+        fit,
+      ],
       rebuild: finishing(finish, laid),
     }
   },

@@ -102,7 +102,14 @@ describe('a groove is drawn as it is laid', () => {
     const kind = kindOf(id)
     const values = z.strictObject(shapeOf(kind.fields)).parse(said)
     const bodies = [{ id: 'part', alloy, wallMm: 5 }] as const
-    const work = kind.plan({ values, bodies, part: PART, filler: alloy, opened: false, finish: 'rough' } as unknown as KindInput<Fields>)
+    const work = kind.plan({
+      values,
+      bodies,
+      part: PART,
+      filler: alloy,
+      opened: false,
+      finish: 'rough',
+    } as unknown as KindInput<Fields>)
     const fillets = newAreaMm2(kind.section(drawn(values, bodies)).shapes) / 2
     const [one] = work.laid
     // A fillet lies a little over its flat triangle.

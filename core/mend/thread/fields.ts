@@ -1,5 +1,16 @@
 import { threadName } from '../../thread/find'
-import { asked, choice, choices, flag, maybe, maybeChoice, needed, neededText, usually, usualText } from '../../field/field'
+import {
+  asked,
+  choice,
+  choices,
+  flag,
+  maybe,
+  maybeChoice,
+  needed,
+  neededText,
+  usually,
+  usualText,
+} from '../../field/field'
 import { namesOf } from '../../field/names-of'
 import { COLD } from '../../fit/cold.table'
 import { USUAL_CHAMFER_MM, USUAL_FACED_MM } from '../../fit/weld-groove'

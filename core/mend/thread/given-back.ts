@@ -43,12 +43,17 @@ export interface ToGiveBack {
 }
 
 /** What a way of giving a thread back lays, takes away and asks of hand and machine; closed forms. */
-export function givenBack(way: Way, { thread, deepMm, damagedMm, through, hubC, bossMm, states, slug, opened }: ToGiveBack): GivenBack {
+export function givenBack(
+  way: Way,
+  { thread, deepMm, damagedMm, through, hubC, bossMm, states, slug, opened }: ToGiveBack,
+): GivenBack {
   const { majorMm } = thread
   const out: Work[] = opened
     ? []
     : [
-        ...(states.includes('failed-insert') ? [{ code: 'insert-out', trade: 'cut', handMin: INSERT_OUT_MIN } as const] : []),
+        ...(states.includes('failed-insert')
+          ? [{ code: 'insert-out', trade: 'cut', handMin: INSERT_OUT_MIN } as const]
+          : []),
         ...(states.includes('broken-stud') ? [{ code: 'stud-out', trade: 'cut', handMin: STUD_OUT_MIN } as const] : []),
       ]
   const tap: Work = { code: 'drill-tap', trade: 'fit', handMin: 2, machineMin: DRILL_TAP_MIN, cold: true }
@@ -87,7 +92,15 @@ export function givenBack(way: Way, { thread, deepMm, damagedMm, through, hubC, 
           goes: 'round',
         })),
         opening: [
-          { code: 'turn-slug', trade: 'fit', handMin: SLUG_TURN_MIN / 3, machineMin: (2 * SLUG_TURN_MIN) / 3, mill: true, makes: true, ahead: true },
+          {
+            code: 'turn-slug',
+            trade: 'fit',
+            handMin: SLUG_TURN_MIN / 3,
+            machineMin: (2 * SLUG_TURN_MIN) / 3,
+            mill: true,
+            makes: true,
+            ahead: true,
+          },
           { code: 'freeze-slug', trade: 'fit', handMin: 0, aloneMin: FREEZE_MIN, ahead: true },
           ...out,
           { code: 'bore-slug', ...find, machineMin: BORE_MIN },

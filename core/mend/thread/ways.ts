@@ -87,7 +87,12 @@ export function judgeWays(input: {
   )
   // A slug that was said must leave a wall to hold it.
   const pressed = rows.get('pressed-slug')
-  if (pressed && input.slugMm !== undefined && !pressed.why && (bossMm - input.slugMm) / 2 < LEAST_SLUG_WALL * input.slugMm)
+  if (
+    pressed &&
+    input.slugMm !== undefined &&
+    !pressed.why &&
+    (bossMm - input.slugMm) / 2 < LEAST_SLUG_WALL * input.slugMm
+  )
     rows.set('pressed-slug', { ...pressed, wallLeftMm: (bossMm - input.slugMm) / 2, why: 'wall-too-thin' })
   rows.set('longer-bolt', {
     way: 'longer-bolt',

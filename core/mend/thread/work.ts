@@ -45,8 +45,7 @@ export function planThread(
   if (!chosen.way)
     return { ...common, wallMm: body.wallMm, laid: [], way: null, refused: values.way ? 'way-ruled-out' : 'no-way' }
   const slug = chosen.way === 'pressed-slug' ? slugOf(values, body.alloy, part.hotC) : null
-  if (slug && 'reason' in slug)
-    return { ...common, wallMm: body.wallMm, laid: [], way: chosen.way, refused: 'no-slug' }
+  if (slug && 'reason' in slug) return { ...common, wallMm: body.wallMm, laid: [], way: chosen.way, refused: 'no-slug' }
   const { laid, removedMm3, opening, rebuild, wallMm } = givenBack(chosen.way, {
     thread: values.thread,
     deepMm: values.deepMm,

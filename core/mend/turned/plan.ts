@@ -37,10 +37,14 @@ export const turned = mendKind({
     return {
       ...PLAIN,
       wallMm: Math.min(body.wallMm, deepMm),
+      rodWallMm: body.wallMm,
       joint: 'groove',
       laid,
       refused: 2 * deepMm >= turnedMm ? 'through-middle' : null,
-      opening: [...(opened ? [] : [{ code: 'scrub', trade: 'cut' as const, handMin: CUT_START_MIN + SCRUB_MIN }]), wipe],
+      opening: [
+        ...(opened ? [] : [{ code: 'scrub', trade: 'cut' as const, handMin: CUT_START_MIN + SCRUB_MIN }]),
+        wipe,
+      ],
       rebuild: finishing(finish, laid, [
         {
           code: 'turn-to-size',

@@ -30,7 +30,9 @@ export const window = mendKind({
       removedMm3: opened ? 0 : removedMm3,
       refused,
       opening: [
-        ...(opened ? [] : [
+        ...(opened
+          ? []
+          : [
               { code: 'cut-window', trade: 'cut' as const, handMin: WINDOW_CUT_MIN },
               { code: 'cut-patch', trade: 'cut' as const, handMin: PATCH_CUT_MIN - WINDOW_CUT_MIN, makes: true },
               ...cutting('bevel-window', removedMm3),

@@ -7,7 +7,7 @@ import { rodOf } from '../../job-plan/decide/filler'
 import type { Asked, JobPlanned, PlannedMend } from '../../job-plan/job-planned'
 import { caution } from '../../safety/cautions.table'
 import type { KnowData } from '../know/know'
-import { capital, figure, words, type Sentence, type StationPlan, type Working } from '../parts'
+import { capital, count, figure, words, type Sentence, type StationPlan, type Working } from '../parts'
 import { money } from '../hand-over/hand-over'
 import { dilutionOf } from '../mends/at-hand'
 import { kindOf } from '../../mend/registry'
@@ -47,12 +47,20 @@ export function choicesOf(job: Job, planned: JobPlanned | null) {
     found,
     fillers: found?.asked.fillers ?? [],
     processes: found?.asked.processes ?? [],
-    filler: found?.asked.fillers.find(row => rodOf(row.filler)?.name === (picked ?? filler))?.filler ?? filler ?? '4043',
+    filler:
+      found?.asked.fillers.find(row => rodOf(row.filler)?.name === (picked ?? filler))?.filler ?? filler ?? '4043',
     fillerAlloy: picked ?? filler ?? '4043',
     process:
-      found?.mend.process ?? job.call.process ?? found?.asked.processes.find(row => row.verdict !== 'never')?.process ?? 'ac-tig',
+      found?.mend.process ??
+      job.call.process ??
+      found?.asked.processes.find(row => row.verdict !== 'never')?.process ??
+      'ac-tig',
   } as const
 }
+
+/** Places of a part that are not mended though others are. */
+const refusedMends = (planned: JobPlanned | null): number =>
+  planned?.mends.filter(({ decision }) => decision === 'decline').length ?? 0
 
 const working = (key: string, title: string, steps: readonly Step[] | undefined): Record<string, Working> =>
   steps?.length ? { [key]: { title, steps: [...steps] } } : {}
@@ -116,15 +124,18 @@ export function planCall(
     : call.decision
   const first = choices.found?.mend
   /** What it is mended with: what lays the metal, else its way, where none is laid. */
-  const laidBy = first && !first.process
-    ? first.way
-      ? wayName(first.kind, first.way)
-      : kindOf(first.kind).name
-    : `${process?.name ?? choices.process} with ${choices.filler}`
+  const laidBy =
+    first && !first.process
+      ? first.way
+        ? wayName(first.kind, first.way)
+        : kindOf(first.kind).name
+      : `${process?.name ?? choices.process} with ${choices.filler}`
   const sentence: Sentence = !judged
     ? [wants.length ? `Wants ${wants.join(', ')}.` : 'No call yet.']
     : outcome === 'refer'
-      ? [`Send it on: ${call.decision === 'refer' && takeIn.safetyCritical === 'none' ? 'by your own decision' : judged.because}.`]
+      ? [
+          `Send it on: ${call.decision === 'refer' && takeIn.safetyCritical === 'none' ? 'by your own decision' : judged.because}.`,
+        ]
       : outcome === 'decline'
         ? [
             call.decision === 'decline'
@@ -135,18 +146,24 @@ export function planCall(
                   ? `Say no: ${becauseWords(choices.found!.mend.kind, troubled)}.`
                   : `Say no: ${judged.because}.`,
           ]
-        : [
-            judged.verdict === 'repair-with-limits'
-              ? 'Mend it, with limits: '
-              : judged.verdict === 'repair'
-                ? 'Mend it: '
-                : 'Mend it against the odds: ',
-            `${laidBy}; `,
-            figure(Math.round(judged.chancePct), 'pct', 'judge'),
-            ' that it lasts',
-            ...(price !== null ? [', about ', words(money(price, kit.currency), 'judge')] : []),
-            '.',
-          ]
+        : refusedMends(planned) > 0
+          ? [
+              `Mend it in part: ${laidBy}; `,
+              figure(Math.round(judged.chancePct), 'pct', 'judge'),
+              ` that this lasts; ${count(refusedMends(planned), 'place')} not, as said below.`,
+            ]
+          : [
+              judged.verdict === 'repair-with-limits'
+                ? 'Mend it, with limits: '
+                : judged.verdict === 'repair'
+                  ? 'Mend it: '
+                  : 'Mend it against the odds: ',
+              `${laidBy}; `,
+              figure(Math.round(judged.chancePct), 'pct', 'judge'),
+              ' that it lasts',
+              ...(price !== null ? [', about ', words(money(price, kit.currency), 'judge')] : []),
+              '.',
+            ]
   const why: Sentence[] = []
   if (judged) why.push([`${judged.because.charAt(0).toUpperCase()}${judged.because.slice(1)}.`])
   if (process) why.push([words(capital(process.name), 'process'), `: ${process.reasons.join('; ')}.`])
@@ -192,16 +209,13 @@ export function planCall(
       ...working('process', 'Process', choices.found?.asked.processWorking),
       ...working('judge', 'Mend or not', judged?.working),
     },
-    basis: {
-      metal: know.known ? know.families[0]!.name : '',
-      soak: takeIn.soak ?? '',
-      'what it does': takeIn.does ?? '',
-      wall: takeIn.wallMm.typed,
-      'earlier repair': takeIn.earlierRepair,
-      filler: choices.filler,
+    outcomes: {
+      metal: know.known ? (know.families[0]?.id ?? null) : null,
+      decision: judged?.verdict ?? outcome,
       process: choices.process,
-      safety: takeIn.safetyCritical,
-      'new price': takeIn.newPrice === null ? '' : String(takeIn.newPrice),
+      filler: choices.fillerAlloy,
+      price: price === null ? null : Math.round(100 * price) / 100,
+      because: judged ? (first?.because[0] ?? null) : null,
     },
     data: {
       fillers: choices.fillers,

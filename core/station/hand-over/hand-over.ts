@@ -2,12 +2,18 @@ import type { AnswerTo } from '../../ask/question'
 import { jobQuote } from '../../shop/question'
 import type { Job, Kit } from '../../job/job.schema'
 import { askFor } from '../ask-core'
-import { PRICE } from '../stale'
+import { inOrder } from '../../job/rests-on'
 import type { MendsData } from '../mends/mend-row'
 import { spentOn, type Spent } from '../../job-plan/cost'
 import type { Made } from '../../job-plan/step'
 import { capital, count, figure, list, words, type Sentence, type StationPlan } from '../parts'
 import type { Phase } from './phases'
+
+/** Why a job may not be handed over yet: by code, and in words. */
+export interface Unmet {
+  code: string
+  text: string
+}
 
 export interface HandOverData {
   quote: AnswerTo<typeof jobQuote> | null
@@ -41,7 +47,7 @@ export function planHandOver(
   job: Job,
   kit: Kit,
   phases: Phase[],
-  unmet: readonly string[],
+  unmet: readonly Unmet[],
   mends: MendsData,
   steps: readonly Made[],
 ): StationPlan<HandOverData> {
@@ -72,7 +78,7 @@ export function planHandOver(
           ...(quote.ofNewPct !== undefined
             ? [', ', figure(Math.round(quote.ofNewPct), 'pct', 'quote'), ' of a new one']
             : []),
-          unmet.length ? `; before it goes: ${unmet[0]}.` : '; it may go.',
+          unmet.length ? `; before it goes: ${unmet[0]?.text}.` : '; it may go.',
         ]
   const why: Sentence[] = []
   if (quote && ready) {
@@ -126,7 +132,9 @@ export function planHandOver(
     job.handOver.usedRods === null
       ? null
       : `${job.handOver.usedRods} rods for ${quote?.lines.find(line => line.name === 'Filler')?.quantity.toFixed(0) ?? 0} planned`,
-    job.handOver.usedGasL === null ? null : `${job.handOver.usedGasL} L of gas for ${Math.round(bill.gas.litres)} planned`,
+    job.handOver.usedGasL === null
+      ? null
+      : `${job.handOver.usedGasL} L of gas for ${Math.round(bill.gas.litres)} planned`,
   ].filter(entry => entry !== null)
   if (used.length) why.push([`Used: ${list(used)}.`])
   if (actualTotalMin !== null && quote && ready) {
@@ -139,7 +147,7 @@ export function planHandOver(
       ' quoted.',
     ])
   }
-  for (const reason of unmet) why.push([`${capital(reason)}.`])
+  for (const { text } of unmet) why.push([`${capital(text)}.`])
   return {
     id: 'hand-over',
     short: job.handOver.handedAt
@@ -155,7 +163,10 @@ export function planHandOver(
     ],
     cautions: [],
     workings: asked.ok ? { quote: asked.working } : {},
-    basis: { [PRICE]: ready ? price : '', checks: unmet.join('; ') },
+    outcomes: {
+      price: ready && quote ? Math.round(100 * quote.total) / 100 : null,
+      open: inOrder(unmet.map(({ code }) => code)),
+    },
     data: { quote: ready ? quote : null, phases, actualTotalMin, plannedTotalMin, currency: kit.currency },
   }
 }

@@ -76,7 +76,13 @@ function mendRows({ rows, coolMin }: MendsData, steps: readonly Made[]): Row[] {
 export function phasesOf(job: Job, { learnt }: Kit, mends: MendsData, steps: readonly Made[]): Phase[] {
   const shared = (id: string) => steps.filter(step => step.mend === undefined && step.phase === id)
   const rows: Row[] = [
-    ...PHASES.map(({ id, name }) => ({ id, name, learntAs: id, steps: shared(id), unattendedMin: waitsOf(shared(id)) })),
+    ...PHASES.map(({ id, name }) => ({
+      id,
+      name,
+      learntAs: id,
+      steps: shared(id),
+      unattendedMin: waitsOf(shared(id)),
+    })),
     ...mendRows(mends, steps),
     ...ONCE_PHASES.map(row => ({ ...row, learntAs: row.id, steps: [], unattendedMin: 0 })),
     { id: 'prove', name: 'Prove', learntAs: 'prove', steps: shared('prove'), unattendedMin: 0 },

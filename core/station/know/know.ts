@@ -160,7 +160,7 @@ export function planKnow(job: Job): StationPlan<KnowData> {
       ...(asked.ok ? { identify: asked.working } : {}),
       ...(densityAsked?.ok ? { density: densityAsked.working } : {}),
     },
-    basis: { metal: known ? families[0]!.name : '', alloy: named ? named.name : '' },
+    outcomes: { metal: known ? (families[0]?.id ?? null) : null, alloy: named ? named.name : null, known },
     data: {
       ...found,
       identified,

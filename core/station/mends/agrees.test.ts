@@ -9,23 +9,23 @@ const kit = file.kit!
 const mended = file.jobs.filter(job => job.mends.length)
 
 describe('the stations and `job.plan`', () => {
-  it.each(mended.map(job => [job.id, job] as const))('say one price, one chance, one count of minutes for %s', (_, job) => {
-    const plan = planJob(job, kit)
-    const { totals, rows } = plan.mends
-    const { quote, phases, plannedTotalMin } = plan['hand-over'].data
-    expect(quote!.total).toBeCloseTo(totals!.price, 6)
-    expect(plannedTotalMin).toBeCloseTo(totals!.arcMin + totals!.handMin + totals!.machineMin, 6)
-    expect(phases.reduce((sum, { minutes }) => sum + minutes, 0)).toBeCloseTo(plannedTotalMin, 9)
-    const mends = rows.flatMap(({ planned }) => planned ?? [])
-    const sure = mends.filter(({ decision }) => decision.startsWith('repair'))
-    if (plan.call.data.judged)
-      expect(plan.call.data.judged.chancePct).toBe(
-        Math.min(...(sure.length ? sure : mends).map(({ chancePct }) => chancePct)),
-      )
+  it.each(mended.map(job => [job.id, job] as const))(
+    'say one price, one chance, one count of minutes for %s',
+    (_, job) => {
+      const plan = planJob(job, kit)
+      const { totals, rows } = plan.mends
+      const { quote, phases, plannedTotalMin } = plan['hand-over'].data
+      expect(quote!.total).toBeCloseTo(totals!.price, 6)
+      expect(plannedTotalMin).toBeCloseTo(totals!.arcMin + totals!.handMin + totals!.machineMin, 6)
+      expect(phases.reduce((sum, { minutes }) => sum + minutes, 0)).toBeCloseTo(plannedTotalMin, 9)
+      const mends = rows.flatMap(({ planned }) => planned ?? [])
+      if (plan.call.data.judged)
+      expect(plan.call.data.judged.chancePct).toBe(Math.min(...mends.map(({ chancePct }) => chancePct)))
     const checkMin = plan.prove.data.checks.reduce((sum, { minutes }) => sum + minutes, 0)
-    expect(checkMin).toBeCloseTo(
-      totals!.shared.reduce((sum, { code, minutes }) => sum + (code.startsWith('check-') ? minutes : 0), 0),
-      9,
-    )
-  })
+      expect(checkMin).toBeCloseTo(
+        totals!.shared.reduce((sum, { code, minutes }) => sum + (code.startsWith('check-') ? minutes : 0), 0),
+        9,
+      )
+    },
+  )
 })

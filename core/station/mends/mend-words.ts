@@ -25,8 +25,7 @@ export function refusedCall({ kind, wants, reason, planned }: MendRow): Sentence
 }
 
 /** Why a mend is refused, or what is against it, as words that go on after a colon. */
-export const becauseWords = (kind: KindId, code: string): string =>
-  lowerFirst(saidOf(kind, code).replace(/\.$/, ''))
+export const becauseWords = (kind: KindId, code: string): string => lowerFirst(saidOf(kind, code).replace(/\.$/, ''))
 
 const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 /** A sentence that stands by itself. */

@@ -28,6 +28,9 @@ function turnOf(order: JobPlanned['order'], id: string): MendRow['turn'] {
   return at < 0 ? null : { place: at + 1, of: order.length, why: order[at]!.why }
 }
 
+/** What weighs less melts before a hand is on the dial. */
+const LEAST_KG = 0.01
+
 /** A gun of a mend, turned down as the part soaks up its heat. */
 function turnedDown(
   setUp: MendSetUp,
@@ -37,7 +40,7 @@ function turnedDown(
   { startC }: WarmData,
 ): MendSetUp {
   const { mig } = setUp.set
-  if (!mig || !sized) return setUp
+  if (!mig || !sized || sized.massKg < LEAST_KG) return setUp
   const arcW = arcWOf(setUp.process, setUp.set)
   return { ...setUp, turnDown: turnDownOf(sized, alloy, foundC, airC(startC), mig, arcW, setUp.arcMin) }
 }
@@ -63,7 +66,8 @@ export function planMends(
       'values' in found ? { values: found.values, wallMm: body.wallMm, otherMm, way: own?.way ?? null } : null
     const grooved = groovedOf(mend, given, own, rodMm, log)
     const tried = own?.process ?? own?.tried
-    const place = own && tried && given && !PROCESSES[tried].needsAmps ? placeOfMend(mend, own, given.values, steps) : null
+    const place =
+      own && tried && given && !PROCESSES[tried].needsAmps ? placeOfMend(mend, own, given.values, steps) : null
     const row: MendRow = {
       id: mend.id,
       kind: mend.kind,

@@ -18,7 +18,18 @@ function grooveCall({ sides, shape }: DrawnGroove, { passes, rods, wireM, filler
   const laid = count(passes, 'pass', 'passes')
   return wireM > 0
     ? ['Groove it ', from, ', ', deep, ' deep at ', angle, '; ', figure(wireG(wireM, filler), 'g'), ' of wire.']
-    : ['Groove it ', from, ', ', deep, ' deep at ', angle, '; ', `${laid}, `, figure(tenths(rods), 'number'), rods === 1 ? ' rod.' : ' rods.']
+    : [
+        'Groove it ',
+        from,
+        ', ',
+        deep,
+        ' deep at ',
+        angle,
+        '; ',
+        `${laid}, `,
+        figure(tenths(rods), 'number'),
+        rods === 1 ? ' rod.' : ' rods.',
+      ]
 }
 
 /** Opening it, in a sentence: the groove with what fills it, or the metal it takes and how long. */

@@ -71,7 +71,13 @@ function doingOf(job: Job): Doing {
 }
 
 /** A part and its mends given to the plan, with what else the job says. */
-const planOf = (job: Job, kit: Kit, know: KnowData, part: JobGiven['part'], mends: readonly MendGiven[]): JobPlanned => {
+const planOf = (
+  job: Job,
+  kit: Kit,
+  know: KnowData,
+  part: JobGiven['part'],
+  mends: readonly MendGiven[],
+): JobPlanned => {
   const { wanted, school, startC } = warmWish(job)
   return planWhole({
     kit: kitOf(kit, job),

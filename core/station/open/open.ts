@@ -50,12 +50,7 @@ export function planOpen(job: Job, processes: readonly ProcessId[]): StationPlan
       .filter(step => step.unattended)
       .map(step => ({ name: capital(step.id.replaceAll('-', ' ')), seconds: Math.round(step.minutes! * 60) })),
     workings: {},
-    basis: {
-      wall: takeIn.wallMm.typed,
-      soak: takeIn.soak ?? '',
-      coating: takeIn.coating,
-      'earlier repair': takeIn.earlierRepair,
-    },
+    outcomes: {},
     data: { steps },
   }
 }

@@ -4,12 +4,12 @@ import type { AnswerTo } from '../../ask/question'
 import { foretoldWhy } from '../pull/pull-says'
 import { PROCESSES, type ProcessId } from '../../call/process.table'
 import type { Job } from '../../job/job.schema'
+import { ids, inOrder } from '../../job/rests-on'
 import { STATION_NAMES, type StationId } from '../../job/stations.table'
 import type { MendsData } from '../mends/mend-row'
 import { said } from '../../job/fields/said'
 import { checkMin, partChecks } from '../../job-plan/checks.table'
 import type { Made } from '../../job-plan/step'
-import { THREADS } from '../stale'
 import { caution } from '../../safety/cautions.table'
 import { CHECKS, CHECK_OF } from './checks.table'
 import { comparedOf, type Compared } from './compared'
@@ -49,10 +49,7 @@ function plannedMin(job: Job, steps: readonly Made[]): Map<string, number> {
   return found
 }
 const CHECK = 'check-'
-const checkedPart = (job: Job) => ({
-  ...said(job, 'takeIn'),
-  pressureMPa: job.takeIn.pressureMPa.value ?? undefined,
-})
+const checkedPart = (job: Job) => ({ ...said(job, 'takeIn'), pressureMPa: job.takeIn.pressureMPa.value ?? undefined })
 
 /** Prove: the checks this duty, repair and cause need, with results and what was measured. */
 export function planProve(
@@ -64,7 +61,8 @@ export function planProve(
   const asked = plannedMin(job, steps)
   // What was noted of a check that is not asked any more stays with the rest.
   const rows = CHECKS.filter(
-    row => asked.has(row.id) || job.prove.results[row.id]?.result || (row.id === 'runout' && job.prove.runOut.length > 0),
+    row =>
+      asked.has(row.id) || job.prove.results[row.id]?.result || (row.id === 'runout' && job.prove.runOut.length > 0),
   )
   const measured = { runOut: runOutOf(job), leak: leakOf(job), balance: unbalanceOf(job) }
   const compared = comparedOf(job)
@@ -123,8 +121,8 @@ export function planProve(
       : open.length
         ? `${passed} of ${checks.length} checks`
         : checks.length
-        ? 'all passed'
-        : 'nothing to prove',
+          ? 'all passed'
+          : 'nothing to prove',
     wants: open.length ? open.map(check => check.name.toLowerCase()) : [],
     call,
     why: [
@@ -142,11 +140,11 @@ export function planProve(
     change: [['What is not perfect is said in the record, not hidden.']],
     cautions: [...leakCautions, ...[...new Set(rows.flatMap(row => (row.caution ? [row.caution] : [])))].map(caution)],
     workings,
-    basis: {
-      'what it does': job.takeIn.does ?? '',
-      'may not move': job.takeIn.mustNotMove.join(', '),
-      [THREADS]: mends.rows.flatMap(row => row.back?.thread.designation ?? []).join(', '),
-      ...(PROCESSES[process].needsAmps ? {} : { 'joined by': PROCESSES[process].name }),
+    outcomes: {
+      threads: ids(mends.rows.flatMap(row => row.back?.thread.designation ?? [])),
+      checks: inOrder(checks.map(({ id }) => id)),
+      open: inOrder([...failed, ...open].map(({ id }) => id)),
+      process: PROCESSES[process].needsAmps ? null : process,
     },
     data: { checks, passed, failed: failed.length, compared, ...measured },
   }

@@ -105,7 +105,7 @@ export function planRebuild(
     change: [['A face that still rocks on the straightedge: blue it and lap it before it is bolted down.']],
     cautions: [caution('rotating-tools'), caution('aluminium-dust'), caution('hot-no-glow')],
     workings,
-    basis: {},
+    outcomes: {},
     data,
   }
 }

@@ -102,7 +102,7 @@ describe('a line on the shelf', () => {
     const line = shelfLine(cover, kit)
     expect(line.next).toBe('open')
     expect(line.waits).toContainEqual({ kind: 'stop', words: 'chlorinated solvent' })
-    expect(line.waits.find(wait => wait.kind === 'stale')!.words).toMatch(/^Warm: wall/)
+    expect(line.waits.find(wait => wait.kind === 'stale')!.words).toMatch(/^Warm: Wall at the damage/)
   })
   it('says what is to buy, who is to have it, and what is wanted of a new one', () => {
     expect(shelfLine(oneMend(cover, 'flange'), { ...kit, rods: [] }).waits).toContainEqual({

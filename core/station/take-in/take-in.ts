@@ -67,13 +67,7 @@ export function planTakeIn(job: Job, body: Body | null): StationPlan<{ body: Bod
     ],
     cautions,
     workings: body ? { body: { title: `Mass and surface from the ${body.from}`, steps: body.steps } } : {},
-    basis: {
-      'what it does': takeIn.does ?? '',
-      soak: takeIn.soak ?? '',
-      cause: CAUSES[takeIn.cause],
-      wall: takeIn.wallMm.typed,
-      safety: takeIn.safetyCritical,
-    },
+    outcomes: {},
     data: { body },
   }
 }

@@ -8,7 +8,7 @@ import { shapeOfCells } from '../../solid/stored/mesh-cells'
 import { pathLongMm, pathOf, shapeOfSolid } from '../../solid/stored/to-shape'
 import type { Warmth } from '../../warm/decide'
 import { onCells, type CellsAsk, type OnCells } from '../../warm/on-cells'
-import { MOST_RUN_MM, type Torch } from '../../warm/torch-reach'
+import { BRAZED_RUN_MM, MOST_RUN_MM, type Torch } from '../../warm/torch-reach'
 import { partSolid, watchedPlaces, type PartSolid } from '../take-in/part-solid'
 import { measured } from '../../solid/measure'
 
@@ -20,9 +20,6 @@ export interface WarmZone extends OnCells {
   /** A long run is warmed a length at a time: how many. */
   lengths: number
 }
-
-/** A rod is flowed into so much of a run before the flame goes on, mm: common practice, no source. */
-const BRAZED_RUN_MM = 60
 
 /** Two stainless strips keep the bench from drinking the heat: what the station tells to do. */
 const STAND = 'strips'

@@ -219,6 +219,30 @@ export function planWarm(
     ],
     workings: {
       ...(asked?.ok ? { preheat: asked.working } : {}),
+      ...(zone && !first && torch
+        ? {
+            zone: {
+              title: 'The place under the flame',
+              steps: [
+                {
+                  label: 'Flame that goes in',
+                  formula: `${torch.powerW} W × ${torch.efficiencyPct} %`,
+                  value: (torch.powerW * torch.efficiencyPct) / 100,
+                  unit: 'W',
+                  source: "the kit's own figures",
+                },
+                {
+                  label: 'Until the place is there',
+                  formula:
+                    'its heat over the metal it has reached, which grows to all of the part, less what that loses',
+                  value: warmth.minutes,
+                  unit: 'min',
+                  source: 'a Gaussian source on a plate, Carslaw and Jaeger (1959); heat.preheat',
+                },
+              ],
+            },
+          }
+        : {}),
       ...(first ? { cells: { title: `The flame on ${first.name}`, steps: first.working } } : {}),
       ...(body
         ? {
@@ -245,14 +269,7 @@ export function planWarm(
                   { name: 'Soak', seconds: SOAK_S },
                 ]
               : [],
-    basis: {
-      wall: takeIn.wallMm.typed,
-      sizes: [takeIn.lengthMm.typed, takeIn.widthMm.typed, takeIn.heightMm.typed].join(' × '),
-      torch: torch?.name ?? '',
-      target: warm.targetC.typed,
-      school: warm.school === 'decide' ? '' : warm.school,
-      alloy: alloy.name,
-    },
+    outcomes: { torch: torch?.id ?? null, alloy: alloy.name, warmth: warmth.need, reaches: warmth.reaches },
     data: {
       torch,
       warmth,

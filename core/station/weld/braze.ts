@@ -233,13 +233,7 @@ export function brazeStation(
             { name: 'Slow cool', seconds: Math.ceil(braze.plan.coolMin * 60) },
           ]
         : [],
-    basis: {
-      process,
-      wall: job.takeIn.wallMm.typed,
-      torch: braze?.torch.name ?? '',
-      metal: alloy.name,
-      service: job.takeIn.hotC.typed + job.shape.marks.map(mark => mark.hotC.typed).join(' '),
-    },
+    outcomes: {},
     minutes: braze?.minutes ?? 0,
   }
 }

@@ -121,13 +121,7 @@ function flameSentences({ plan, torch, wallMm, base, leastW, minutes, fuelL }: F
     ],
     ...(fuelL <= 0
       ? []
-      : [
-          [
-            'About ',
-            figure(Math.round(fuelL), 'number'),
-            ` L of ${torch.gas}, by its heat of burning.`,
-          ] as Sentence,
-        ]),
+      : [['About ', figure(Math.round(fuelL), 'number'), ` L of ${torch.gas}, by its heat of burning.`] as Sentence]),
     ...(going ? plan.steps.map((step): Sentence => [step]) : []),
   ]
   const change: Sentence[] = [
@@ -178,7 +172,7 @@ export function flameStation(
     cautions: [caution('torch-fire'), caution('hot-no-glow'), ...(flame?.plan.cautions ?? [])],
     workings: flame ? { flame: flame.working } : {},
     clocks: flame?.plan.toPuddleS != null ? [{ name: 'Slow cool', seconds: COOL_MIN * 60 }] : [],
-    basis: { process, wall: job.takeIn.wallMm.typed, torch: flame?.torch.name ?? '', metal: alloy.name },
+    outcomes: {},
     minutes: flame?.minutes ?? 0,
   }
 }

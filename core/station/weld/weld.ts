@@ -1,5 +1,6 @@
 import { PROCESSES } from '../../call/process.table'
 import type { Job } from '../../job/job.schema'
+import { ids } from '../../job/rests-on'
 import { caution } from '../../safety/cautions.table'
 import type { MendsData } from '../mends/mend-row'
 import type { StationPlan } from '../parts'
@@ -30,13 +31,7 @@ export function planWeld(job: Job, warm: WarmData, { rows, coolMin }: MendsData)
       : [],
     clocks: processes.length ? [{ name: 'Slow cool', seconds: Math.round(coolMin * 60) }] : [],
     workings: {},
-    basis: {
-      wall: takeIn.wallMm.typed,
-      preheat: `${Math.round(warm.reachC)} °C`,
-      machine: [...new Set(setUps.map(({ set }) => set.machine?.name ?? ''))].join(', '),
-      balance: weld.enPct.typed,
-      frequency: weld.frequencyHz.typed,
-    },
+    outcomes: { warmth: warm.warmth.need, machine: ids(setUps.flatMap(({ set }) => set.machine?.id ?? [])) },
     data: { setUp: setUps[0] ?? null },
   }
 }

@@ -1,7 +1,7 @@
 import { kindOf } from '../mend/registry'
 import type { StoredMend } from './mend.schema'
 
-/** What is remembered of the mends goes by this name. */
+/** What files up to version six remembered of the mends went by this name. */
 export const MENDS = 'mends'
 
 /** A job's file holds no longer text of one thing a call rests on. */

@@ -1,23 +1,17 @@
 import { z } from 'zod'
-import { question } from '../ask/question'
 import { BRAZE_ROD_IDS } from '../braze/rods.table'
 import { PROCESS_IDS } from '../call/process.table'
 import { positive, quantity } from '../quantity/schema'
 import { shapeOf } from '../field/field'
 import { shapeSchema } from '../solid/shape.schema'
-import { kitSchema, type Kit } from '../job/job.schema'
 import { ORDERS, type Order } from '../lay/lays'
 import { UP_TO, type UpTo } from '../lay/process.table'
 import { kinds, wrongTogether, type KindId } from '../mend/registry'
 import { alloyName } from '../metal/find-alloy'
 import { evidenceSchema } from '../metal/identify/evidence'
 import { fields as partFields } from '../part/fields'
-import type { JobGiven, MendGiven } from './job-given'
-import { planWhole } from './plan'
-import { answered } from './answered'
+import type { MendGiven } from './job-given'
 import { ringOf } from './decide/order'
-import { STARTER_KIT } from './starter-kit'
-import * as answers from './answers'
 
 const id = z
   .string()
@@ -97,61 +91,39 @@ const mend = z
     }
   })
 
-export const jobPlan = question({
-  name: 'job.plan',
-  purpose: 'A part and its mends: decisions, warming, lays, metal, minutes, checks and price of each and of all',
-  input: z.strictObject({
-    kit: kitSchema.optional(),
-    part,
-    warm: z
-      .union(
-        [
-          z.enum(['auto', 'none']),
-          z.strictObject({ toC: quantity('c', { min: 0, max: 500 }), torch: z.string().max(64).optional() }),
-        ],
-        { error: 'auto, none, or { toC, torch }' },
-      )
-      .default('auto'),
-    mends: z
-      .array(mend)
-      .min(1)
-      .max(60)
-      .refine(list => new Set(list.map(each => each.id)).size === list.length, { error: 'two mends have the same id' })
-      .superRefine((list, context) => {
-        const waits = list.map(({ id, values: { after } }) => ({
-          id,
-          after: Array.isArray(after) ? after.filter((one): one is string => typeof one === 'string') : [],
-        }))
-        waits.forEach((one, n) => {
-          const unknown = one.after.find(id => !list.some(other => other.id === id))
-          if (unknown !== undefined)
-            context.addIssue({ code: 'custom', path: [n, 'after'], message: `there is no mend ${unknown} to wait for` })
+/** What `job.plan` takes of a part, its warming and its mends. */
+export const givenFields = {
+  part,
+  warm: z
+    .union(
+      [
+        z.enum(['auto', 'none']),
+        z.strictObject({ toC: quantity('c', { min: 0, max: 500 }), torch: z.string().max(64).optional() }),
+      ],
+      { error: 'auto, none, or { toC, torch }' },
+    )
+    .default('auto'),
+  mends: z
+    .array(mend)
+    .min(1)
+    .max(60)
+    .refine(list => new Set(list.map(each => each.id)).size === list.length, { error: 'two mends have the same id' })
+    .superRefine((list, context) => {
+      const waits = list.map(({ id, values: { after } }) => ({
+        id,
+        after: Array.isArray(after) ? after.filter((one): one is string => typeof one === 'string') : [],
+      }))
+      waits.forEach((one, n) => {
+        const unknown = one.after.find(id => !list.some(other => other.id === id))
+        if (unknown !== undefined)
+          context.addIssue({ code: 'custom', path: [n, 'after'], message: `there is no mend ${unknown} to wait for` })
+      })
+      const ring = ringOf(waits)
+      if (ring)
+        context.addIssue({
+          code: 'custom',
+          path: [waits.findIndex(({ id }) => id === ring[0]), 'after'],
+          message: `the mends wait for one another: ${ring.join(' after ')}`,
         })
-        const ring = ringOf(waits)
-        if (ring)
-          context.addIssue({
-            code: 'custom',
-            path: [waits.findIndex(({ id }) => id === ring[0]), 'after'],
-            message: `the mends wait for one another: ${ring.join(' after ')}`,
-          })
-      }),
-  }) as unknown as z.ZodType<Omit<JobGiven, 'kit'> & { kit?: Kit }, Record<string, unknown>>,
-  output: answers.jobPlan,
-  example: {
-    part: {
-      does: 'seal',
-      soak: 'oily',
-      lengthMm: 220,
-      widthMm: 160,
-      heightMm: 45,
-      newPrice: 420,
-      bodies: [{ id: 'cover', alloy: '356', wallMm: 6 }],
-    },
-    mends: [
-      { id: 'flange', kind: 'crack', lengthMm: '60 mm', startsIn: 'hole' },
-      { id: 'drain', kind: 'thread', thread: 'M10', deepMm: 18, bossMm: 26, state: 'stripped' },
-      { id: 'gasket', kind: 'face', wideMm: 12, longMm: 60, lowMm: 0.8 },
-    ],
-  },
-  solve: input => answered(planWhole({ ...input, kit: input.kit ?? STARTER_KIT })),
-})
+    }),
+}
