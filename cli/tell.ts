@@ -17,7 +17,7 @@ export interface Told {
 }
 const json = (status: number, value: unknown): Told => ({ status, text: JSON.stringify(value, null, 2) })
 
-/** What a question is asked of a file: its job, and the kit where it is a whole shop's. @throws where it holds no such job */
+/** What a question is asked of a file: its job, and the kit where it is a whole shop's. @throws if it has no such job */
 function storedIn(held: unknown, id: string | undefined): object {
   const shop = held as { jobs?: { id?: unknown }[]; kit?: unknown } | null
   if (!Array.isArray(shop?.jobs)) return { stored: held }
@@ -28,7 +28,11 @@ function storedIn(held: unknown, id: string | undefined): object {
 }
 
 /** What the command line tells for its arguments, and its exit code; `typed` reads standard input, `file` a file. */
-export function tell([name, text, ...rest]: readonly string[], typed: () => string, file: (path: string) => string): Told {
+export function tell(
+  [name, text, ...rest]: readonly string[],
+  typed: () => string,
+  file: (path: string) => string,
+): Told {
   if (!name || name === '--help') return { status: name ? 0 : 2, text: HELP }
   if (name === '--list')
     return {

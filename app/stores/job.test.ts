@@ -380,7 +380,7 @@ describe('the plan', () => {
     asked.at(-1)!.answer()
     await settled()
     await store.settle('take-in')
-    expect(store.job!.settled['take-in']!.basis).toMatchObject({ wall: '8 mm' })
+    expect(store.job!.settled['take-in']!.basis).toMatchObject({ 'takeIn.wallMm': 8 })
     store.unsettle('take-in')
     expect(store.job!.settled['take-in']).toBeUndefined()
   })
@@ -392,7 +392,7 @@ describe('the plan', () => {
     expect(store.job!.settled['take-in']).toBeUndefined()
     asked.at(-1)!.answer()
     await pressed
-    expect(store.job!.settled['take-in']!.basis).toMatchObject({ wall: '9 mm' })
+    expect(store.job!.settled['take-in']!.basis).toMatchObject({ 'takeIn.wallMm': 9 })
   })
   it('of a job that was left stands on no other', async () => {
     store.edit(['title'], 'Left')

@@ -226,10 +226,7 @@ function noCliffs(job: DrawnJob, plan: Answer): string[] {
       ),
     ),
     ...(body
-      ? moved(
-          'part.bodies[0].wallMm',
-          withPart(job, { bodies: [{ ...body, wallMm: body.wallMm * THOUSANDTH }] }),
-        )
+      ? moved('part.bodies[0].wallMm', withPart(job, { bodies: [{ ...body, wallMm: body.wallMm * THOUSANDTH }] }))
       : []),
     ...['massG', 'lengthMm', 'widthMm', 'heightMm'].flatMap(key => {
       const now = job.part[key]

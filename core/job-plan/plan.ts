@@ -183,7 +183,7 @@ const hazardsOf = ({ families }: Body): string[] =>
   )
 
 /**
- * A part and its mends settled as one job: each question decided once, then all that is done laid out in order under its
+ * A part and its mends settled as one job: each question decided once, then all that is done laid in order under its
  * limits, with the heat that runs along it. What is declined costs the looking.
  * Pure; the order of the mends changes no total. @throws NoAnswer as `decide`
  */

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { questions } from '../questions'
 import type { JobPlanned, PlannedMend } from './job-planned'
-import { BETWEEN_PASSES_MIN } from '../mend/minutes.table'
 
 const rod = (filler: string) => ({ id: `r${filler}`, filler, diameterMm: 2.4, lengthMm: 914, price: 1, count: 20 })
 const machine = (process: string, highA: number) => ({
@@ -129,7 +128,7 @@ describe('whole jobs of the trade', () => {
     expect(on(100).filter(({ because }) => because === 'duty')).toEqual([])
     const small = on(20)
     expect(small.some(({ because }) => because === 'duty')).toBe(true)
-    // Equal heating: over all of it, arc and pauses, no more than the duty times the time bears, and ten minutes before.
+    // Equal heating: over arc and pauses, no more than the duty times the time bears, and ten minutes before.
     const heat = small.reduce((sum, { set, minutes }) => sum + (set ? set.a ** 2 * minutes : 0), 0)
     const all = small.reduce((sum, { minutes }) => sum + minutes, 0)
     expect(heat).toBeLessThanOrEqual(220 ** 2 * 0.2 * (all + 10))

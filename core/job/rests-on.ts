@@ -38,7 +38,7 @@ export function valueOf(held: unknown): BasisValue {
   return keptText(JSON.stringify(held))
 }
 
-/** What a job holds at a path such as `takeIn.wallMm`. @throws where no field is declared there: a mistake in the program */
+/** What a job holds at a path such as `takeIn.wallMm`. @throws where no field is declared there: a mistake of ours */
 export function readingAt(job: Job, path: string): BasisValue {
   if (!declaredAt(path)) throw new Error(`no field is declared at ${path}`)
   return valueOf(path.split('.').reduce<unknown>((held, key) => (held as Record<string, unknown>)[key], job))

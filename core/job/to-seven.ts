@@ -71,7 +71,7 @@ function basisAsSeven(basis: Plain, mends: readonly unknown[]): Record<string, B
 /**
  * Version 7 remembers of a settled station values and no sentences: its readings by their fields, in their units; what
  * was decided and its cautions by their codes. Of what stood settled, readings are carried over; what was reckoned and
- * said is not held against it. A mend on a part whose face is a seat says whether it lies on it: those that were dressed
+ * said is not held against it. A mend on a part whose face is a seat says if it lies on it: those that were dressed
  * as a seat stay so.
  */
 export function toSeven(job: Plain): Plain {

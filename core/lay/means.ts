@@ -77,7 +77,7 @@ function gunDepositGMin(filler: Alloy, wallMm: number, process: string): number 
 
 /**
  * What a lay takes, by what lays it: rods in beads of the section of the rod that suits the wall, wire in beads of the
- * gun's own laying, a flame's rod by the volume it fills; a brazing rod runs in as one puddle. Deposits: common practice,
+ * gun's own laying, a flame's rod by the volume it fills; a brazing rod runs in as one puddle. Rates: common practice,
  * no source, to about a third. @throws NoAnswer where the wire does not bear the current
  */
 export function meansOf(lay: Lay, filler: Alloy, wallMm: number, rodMm = rodForWall(wallMm)): Means {

@@ -62,7 +62,7 @@ export const NOTIONAL = { kind: 'crack', readings: { lengthMm: 80 } } as const s
 /** Every kind with its fields, for schemas and forms. */
 export const kinds = (): readonly MendKind[] => KIND_IDS.map(kindOf)
 
-/** What is wrong with a mend's readings taken together: one that is wanted unless another is said, a kind's own rule. */
+/** What is wrong with a mend's readings taken together: one wanted unless another is said, a kind's own rule. */
 export function wrongTogether(
   kind: MendKind,
   values: Readonly<Record<string, unknown>>,

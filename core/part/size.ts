@@ -11,8 +11,8 @@ export interface Lump {
 }
 
 /**
- * Metal and skin of a part from its sizes over all and its wall: a tray (bottom and four walls, open on one side), which
- * goes over into a plate as it gets no higher than its wall and into a solid bar as its walls meet. Plane geometry, exact
+ * Metal and skin of a part from its sizes over all and its wall: a tray (bottom, four walls, open on one side), which
+ * goes over into a plate as it gets no higher than its wall and into a solid bar as walls meet. Plane geometry, exact
  * for those; bosses and ribs are left out, so a casting is a tenth to a third light.
  */
 export function lumpOfSizes({ lengthMm: l, widthMm: w, heightMm, wallMm: t }: Sizes): Lump {

@@ -119,7 +119,7 @@ export function planJob(job: Job, kit: Kit): JobPlan {
   }
   const laid = processesOf(mends)
   const open = warned(withMends('open', planOpen(job, job.mends.length ? laid : [choices.process])))
-  const weld = warned(withMends('weld', planWeld(job, warm.data, mends)))
+  const weld = warned(withMends('weld', planWeld(warm.data, mends)))
   const rebuild = warned(withMends('rebuild', planRebuild(job, kit, alloy, choices.fillerAlloy, choices.process)))
   const prove = planProve(job, choices.process, mends, whole.planned?.steps ?? [])
   const phases = phasesOf(job, kit, mends, steps)

@@ -81,7 +81,7 @@ function* marched({ torch, part, alloy, wallMm, atEdge, startC, runMm, held }: R
   }
   // At an edge the heat has half the plate to go into.
   const perM2 = (2 * Math.PI * densityKgM3 * wall) / (atEdge ? 2 : 1)
-  /** What is left of the flame's heat once the metal it has reached, at its mean, has lost its share of it, W; and over what. */
+  /** Of the flame's heat, what is left once the metal it has reached, at its mean, has lost its share, W; over what. */
   const at = (s: number, heatJ: number) => {
     const share = Math.min(1, (perM2 * (sigma ** 2 + 2 * diffusivity * s)) / massKg)
     const perK = share * massKg * alloy.specificHeatJkgK

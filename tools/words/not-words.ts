@@ -50,4 +50,11 @@ export const NOT_WORDS: ReadonlySet<string> = new Set([
   'words within',
   'bottom end',
   'wanders',
+  ' after ',
+  'part.bodies[{0}].wallMm',
+  'mend {0}',
+  'process {0}',
+  'filler {0}',
+  'passes {0}',
+  'way {0}',
 ])

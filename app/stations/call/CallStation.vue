@@ -5,6 +5,7 @@ import ReadingField from '~/bench/ReadingField.vue'
 import StationFrame from '~/bench/StationFrame.vue'
 import { useJob } from '~/stores/job'
 import CrackMapPiece from './CrackMapPiece.vue'
+import DecisionsPiece from './DecisionsPiece.vue'
 import OddsPiece from './OddsPiece.vue'
 import RankingTables from './RankingTables.vue'
 
@@ -26,6 +27,8 @@ const fillers = computed(() =>
       <PickField path="call.filler" clearable :words="fillers" />
       <PickField path="call.school" />
     </template>
-    <template #piece="{ working }"><OddsPiece /><CrackMapPiece /><RankingTables @working="working" /></template>
+    <template #piece="{ working }"
+      ><OddsPiece /><DecisionsPiece /><CrackMapPiece /><RankingTables @working="working"
+    /></template>
   </StationFrame>
 </template>

@@ -8,6 +8,7 @@ import { useJob } from '~/stores/job'
 import { useShop } from '~/stores/shop'
 import { useRecordPdf } from './use-record-pdf'
 import QuotePiece from './QuotePiece.vue'
+import StepsPiece from './StepsPiece.vue'
 
 const store = useJob()
 const shop = useShop()
@@ -136,6 +137,7 @@ function took(id: string, text: string | null) {
         </button>
       </div>
       <QuotePiece @working="working('quote')" />
+      <StepsPiece />
     </template>
   </StationFrame>
 </template>

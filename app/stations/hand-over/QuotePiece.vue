@@ -64,7 +64,7 @@ const amount = (value: number) => `${data.value!.currency}${value.toFixed(2)}`
           </td>
           <td class="num">
             <button type="button" class="open-figure figure" data-testid="total" @click="emit('working')">
-              {{ amount(data.quote.total) }}
+              <span data-testid="price-total">{{ amount(data.quote.total) }}</span>
             </button>
           </td>
         </tr>

@@ -8,7 +8,7 @@ import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 
 /** One field of a mend, as its kind declares it. */
-const props = defineProps<{ field: Field; path: string }>()
+const props = defineProps<{ field: Field; path: string; words?: Readonly<Record<string, string>> | undefined }>()
 const store = useJob()
 const settings = useSettings()
 const keys = computed(() => props.path.split('.'))
@@ -16,7 +16,9 @@ const held = computed(() => valueAt(store.job, keys.value))
 const chosen = computed(
   () => held.value ?? (props.field.kind === 'count' ? String(props.field.usual) : props.field.usual),
 )
-const items = computed(() => Object.entries(props.field.words ?? {}).map(([value, title]) => ({ value, title })))
+const items = computed(() =>
+  Object.entries(props.words ?? props.field.words ?? {}).map(([value, title]) => ({ value, title })),
+)
 const few = computed(() => items.value.length <= 3)
 const many = computed(() => (Array.isArray(chosen.value) ? chosen.value : []) as string[])
 const set = (value: unknown) => store.edit(keys.value, value ?? undefined)
@@ -44,7 +46,13 @@ const note = computed(
     :note="note"
     :limits="field.limits"
   />
-  <WordsField v-else-if="field.kind === 'text'" :path="path" :label="field.label" :max="40" :note="note" />
+  <WordsField
+    v-else-if="field.kind === 'text' || field.kind === 'outline'"
+    :path="path"
+    :label="field.label"
+    :max="field.kind === 'outline' ? 400 : 40"
+    :note="note"
+  />
   <v-checkbox
     v-else-if="field.kind === 'flag'"
     :label="field.label"
@@ -52,7 +60,7 @@ const note = computed(
     :data-path="path"
     @update:model-value="set($event === true)"
   />
-  <fieldset v-else-if="field.kind === 'choices'">
+  <fieldset v-else-if="field.kind === 'choices' || field.kind === 'names'">
     <legend class="label">{{ field.label }}</legend>
     <v-checkbox
       v-for="item in items"

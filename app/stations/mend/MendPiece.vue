@@ -5,7 +5,7 @@ import { laidWith } from '#core/lay/laid-with'
 import { wordsFor } from '#core/mend/registry'
 import type { MendRow } from '#core/station/mends/mend-row'
 import { minutesOf } from '#core/station/mends/mend-row'
-import { wireG } from '#core/job-plan/price'
+import { wireG } from '#core/job-plan/cost'
 import SectionDrawing from '~/drawing/SectionDrawing.vue'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
@@ -62,7 +62,7 @@ const say = (code: string) => wordsFor(props.row.kind, code)
             :data-step="step.code"
             @update:model-value="tick(step.code, $event)"
           />
-          <span class="figure small quiet">{{ settings.text(step.handMin + (step.machineMin ?? 0), 'min') }}</span>
+          <span class="figure small quiet">{{ settings.text(step.handMin + step.machineMin, 'min') }}</span>
         </li>
       </ol>
     </template>
@@ -105,7 +105,7 @@ const say = (code: string) => wordsFor(props.row.kind, code)
         </tr>
         <tr v-if="planned.rods">
           <th>Rods</th>
-          <td class="num">{{ planned.rods }}</td>
+          <td class="num">{{ Math.round(10 * planned.rods) / 10 }}</td>
         </tr>
         <tr v-if="planned.wireM">
           <th>Wire</th>

@@ -16,7 +16,7 @@ import { useMends } from './use-mend'
 const props = defineProps<{ station: 'open' | 'weld' | 'rebuild' }>()
 const store = useJob()
 const shop = useShop()
-const { current, row, fields, atRebuild, ofWay } = useMends()
+const { current, row, fields, atRebuild, more, isMoreSaid, named, ofWay } = useMends()
 /** Whether it is opened at all: what is only pressed back is not. */
 const isOpened = computed(() => {
   const planned = row.value?.planned
@@ -72,5 +72,16 @@ const torches = computed(() => Object.fromEntries(shop.kit.torches.map(torch => 
       />
       <WordsField :path="`mends.#${current.id}.name`" label="Its name, such as drain boss" :max="80" />
     </component>
+    <details v-if="props.station === 'open'" :open="isMoreSaid" data-testid="mend-more">
+      <summary>More of it: what it lies on, how it is left, who makes what</summary>
+      <template v-for="{ key, field, path } in more" :key="key">
+        <MendField
+          v-if="field.kind !== 'names' || Object.keys(named[key] ?? {}).length"
+          :field="field"
+          :path="path"
+          :words="named[key]"
+        />
+      </template>
+    </details>
   </template>
 </template>

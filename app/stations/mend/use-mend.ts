@@ -1,7 +1,7 @@
 import { computed } from 'vue'
 import type { StoredMend } from '#core/job/mend.schema'
 import { newMend } from '#core/job/new-mend'
-import { kindOf, KIND_IDS, type KindId } from '#core/mend/registry'
+import { kindOf, KIND_IDS, wordsFor, type KindId } from '#core/mend/registry'
 import { useJob } from '~/stores/job'
 
 /** The mends of the open job, and the one that the address names. */
@@ -28,6 +28,23 @@ export function useMends() {
   /** What is asked as it is opened, and what is asked where it is rebuilt. */
   const fields = computed(() => asked.value.filter(({ field }) => field.at === undefined))
   const atRebuild = computed(() => asked.value.filter(({ field }) => field.at === 'rebuild'))
+  /** Those that few mends want; one that was said counts. */
+  const more = computed(() => asked.value.filter(({ field }) => field.at === 'more'))
+  const isMoreSaid = computed(() => more.value.some(({ key }) => current.value?.readings[key] !== undefined))
+  /** What names of a field stand for: other mends, its own steps. */
+  const named = computed<Record<string, Record<string, string>>>(() => ({
+    after: Object.fromEntries(
+      all.value
+        .filter(mend => mend.id !== current.value?.id)
+        .map(mend => [mend.id, mend.name || kindOf(mend.kind).name]),
+    ),
+    elsewhere: Object.fromEntries(
+      [...(row.value?.planned?.opening ?? []), ...(row.value?.planned?.rebuild ?? [])].map(({ code }) => [
+        code,
+        wordsFor(row.value!.kind, code),
+      ]),
+    ),
+  }))
   /** Those that only the way it goes asks for. */
   const ofWay = computed(() =>
     every.value.filter(({ field }) => field.ofWay && field.ofWay === row.value?.planned?.way),
@@ -58,5 +75,5 @@ export function useMends() {
     store.edit(['mends'], list)
   }
   const kinds = KIND_IDS.map(id => ({ id, name: kindOf(id).name }))
-  return { all, current, row, fields, atRebuild, ofWay, to, show, add, remove, move, kinds }
+  return { all, current, row, fields, atRebuild, more, isMoreSaid, named, ofWay, to, show, add, remove, move, kinds }
 }

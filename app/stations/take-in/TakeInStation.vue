@@ -9,6 +9,7 @@ import BeginWith from './BeginWith.vue'
 import BrokenPick from './BrokenPick.vue'
 import ComebackFields from './ComebackFields.vue'
 import PartFacts from './PartFacts.vue'
+import WhatIsAtStake from './WhatIsAtStake.vue'
 </script>
 
 <template>
@@ -31,6 +32,7 @@ import PartFacts from './PartFacts.vue'
       <PickField path="takeIn.coating" />
       <PickField path="takeIn.finishAfter" />
       <PickField path="takeIn.safetyCritical" />
+      <WhatIsAtStake />
       <MoneyField path="takeIn.newPrice" />
       <MoneyField path="takeIn.newWeeks" />
       <ComebackFields />

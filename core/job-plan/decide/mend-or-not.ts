@@ -37,7 +37,7 @@ export const judgedPart = ({ part, kit }: JobGiven): Omit<JudgeInput, 'families'
 /** A pressure at work that a mend is not trusted with unasked, MPa: six bar. Judgement. */
 const LIMITED_FROM_MPA = 0.6
 
-/** Whether a mend is made: its chance by what is judged of the part, its way and its state, under what stands in the way. */
+/** Whether it is mended: its chance by what is judged of the part, its way and state, under what is in the way. */
 export function decideMend(one: Readied, job: JobGiven, warmC: number, stopped: string | null): MendDecided {
   const { part, doing } = job
   const { work, process, filler, lays, bodies, given } = one

@@ -58,7 +58,7 @@ export function ringOf(mends: readonly { id: string; after: readonly string[] }[
 
 /**
  * The order in which mends are taken on, with the reason for each: what is bent is straightened first, then what takes
- * most heat, so that the rest is laid on a warm part; what is covered is finished before what covers it; bores, faces and
+ * most heat, so that the rest is laid on a warm part; what is covered is done before what covers it; bores, faces and
  * turned places after, since the pull of the others moves them; cold work last; the user's word before all of it.
  * The same whatever order they were put in. Common practice, no source.
  */

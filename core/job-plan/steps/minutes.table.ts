@@ -11,7 +11,7 @@ export const WIPE_AGAIN_MIN = 0.6
 export const OVEN_WARM_MIN = 6
 
 /**
- * Boiling out by dirt: minutes of arc without rod, to begin and for each 100 mm of run; and grinding out what it brought
+ * Boiling out by dirt: minutes of arc without rod, to begin and for each 100 mm of run; grinding out what it brought
  * up. Common practice, no source: one to three minutes along 110 mm of an oil-soaked crack, two to four of grinding.
  */
 export const BOIL_OUT = {

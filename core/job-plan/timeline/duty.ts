@@ -12,7 +12,7 @@ export interface Duty {
 }
 
 /**
- * How much arc a machine still bears, by equal heating: current² × minutes, as many as its duty allows at one go, filled
+ * How much arc a machine still bears, by equal heating: current² × minutes, as many as its duty allows at once, filled
  * again in a pause as fast as the same duty asks. At one current it is the duty of IEC 60974-1.
  */
 export function dutyAlong({ ratedA, ratedPct }: { ratedA: number; ratedPct: number }): Duty {

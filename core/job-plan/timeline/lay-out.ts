@@ -1,5 +1,4 @@
 import { ampsNeed } from '../../arc/amps'
-import { ROOM_C } from '../../arc/least-preheat'
 import { postflowS } from '../../arc/setup'
 import { BRAZE_ROD_OF } from '../../call/braze-rod.table'
 import { BRAZE_RODS } from '../../braze/rods.table'
@@ -109,7 +108,7 @@ function roundsOf(mends: readonly Readied[], order: readonly Ordered[]): Readied
 
 /**
  * All that is done, in the order it is done, with the heat that runs along it: what is shared once, each mend opened,
- * warmed and laid in its turn under every limit, cooled, rebuilt and proved. Limits put waits in; one that would ask for
+ * warmed and laid in turn under every limit, cooled, rebuilt and proved. Limits put waits in; one that would ask for
  * longer than anybody waits stops its mend.
  */
 export function layOut({
@@ -381,9 +380,6 @@ export function layOut({
     const need = (process: ProcessId) =>
       isArc(process) ? ampsNeed(planned.wallMm, Math.min(heat.c, metalC, 480), process, planned.joint).a : 0
 
-    const firstArc = lays.map(({ lay }) => lay.process).find(isArc)
-    const coldA = firstArc ? ampsNeed(planned.wallMm, ROOM_C, firstArc, planned.joint).a : 0
-
     /** Waits until an arc may begin; what holds it up longest is named. Says what the place may stand at. */
     const waited = (machine: Kit['machines'][number] | null, a: number, minutes: number, joule: number): number => {
       const rise = heat.riseK(joule)
@@ -420,8 +416,6 @@ export function layOut({
         })
       return limitC
     }
-    // Set once for the mend, by what its wall wants cold.
-    const flowsOnS = postflowS(Math.max(1, coldA))
     const setOf = (a: number): ArcSet => ({
       a,
       gasLMin: doing?.flowLMin ?? FLOW_L_MIN,

@@ -1,6 +1,6 @@
 import type { PlanStep } from '../step'
 
-/** When each step begins and ends, min from the first, done in this order by one pair of hands; waits go by themselves. */
+/** When each step begins and ends, min from the first, in this order by one pair of hands; waits go by themselves. */
 export function scheduled(steps: readonly PlanStep[]): { startMin: number; endMin: number }[] {
   const ends = new Map<string, number>()
   let handsMin = 0

@@ -38,7 +38,7 @@ function leastSure(planned: JobPlanned): { mend: PlannedMend; asked: Asked } | n
   return (laid.length ? laid : rows).toSorted((a, b) => a.mend.chancePct - b.mend.chancePct)[0] ?? null
 }
 
-/** What was chosen for the part: as the plan has it; before anything can be planned, as it would be for a usual mend. */
+/** What was chosen for the part: as the plan has it; before anything can be planned, as for a usual mend. */
 export function choicesOf(job: Job, planned: JobPlanned | null) {
   const found = planned && leastSure(planned)
   const filler = found?.mend.filler ?? (found ? rodOf(found.asked.filler)?.name : undefined)

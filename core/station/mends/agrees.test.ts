@@ -20,8 +20,8 @@ describe('the stations and `job.plan`', () => {
       expect(phases.reduce((sum, { minutes }) => sum + minutes, 0)).toBeCloseTo(plannedTotalMin, 9)
       const mends = rows.flatMap(({ planned }) => planned ?? [])
       if (plan.call.data.judged)
-      expect(plan.call.data.judged.chancePct).toBe(Math.min(...mends.map(({ chancePct }) => chancePct)))
-    const checkMin = plan.prove.data.checks.reduce((sum, { minutes }) => sum + minutes, 0)
+        expect(plan.call.data.judged.chancePct).toBe(Math.min(...mends.map(({ chancePct }) => chancePct)))
+      const checkMin = plan.prove.data.checks.reduce((sum, { minutes }) => sum + minutes, 0)
       expect(checkMin).toBeCloseTo(
         totals!.shared.reduce((sum, { code, minutes }) => sum + (code.startsWith('check-') ? minutes : 0), 0),
         9,

@@ -7,6 +7,8 @@ import type { StoredMend } from '../../job/mend.schema'
 import type { Section } from '../../mend/section/shapes'
 import type { JobPlanned, PlannedMend } from '../../job-plan/job-planned'
 import type { Found } from '../rebuild/found'
+import type { ShownDecision } from '../decision-words'
+import type { ShownStep } from '../step-words'
 import type { Stiffened } from './plate-of-mend'
 import type { Outline } from '../rebuild/drawings'
 import type { ThreadBack } from '../rebuild/thread-back'
@@ -78,6 +80,9 @@ export interface MendsData {
   warm: JobPlanned['warm'] | null
   decision: JobPlanned['decision'] | null
   totals: JobPlanned['totals'] | null
+  /** All that is done, in its order, and all that was decided, in words. */
+  steps: ShownStep[]
+  decisions: ShownDecision[]
   /** What goes by itself: the bake before the heat, the cooling after it, min. */
   bakeMin: number
   coolMin: number

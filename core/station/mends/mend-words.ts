@@ -1,5 +1,5 @@
 import type { Caution } from '../../ask/question'
-import { wordsFor, type KindId } from '../../mend/registry'
+import { type KindId } from '../../mend/registry'
 import { wayName } from '../../mend/way-name'
 import { saidOf } from '../../job-plan/words'
 import { capital, count, figure, type Sentence, type StationPlan } from '../parts'

@@ -3,6 +3,8 @@ import { kindOf } from '../../mend/registry'
 import type { JobPlanned, PlannedMend } from '../../job-plan/job-planned'
 import { wireG } from '../../job-plan/cost'
 import type { Made } from '../../job-plan/step'
+import { shownDecisions } from '../decision-words'
+import { shownSteps } from '../step-words'
 import type { KnowData } from '../know/know'
 import { mendLog, NO_LOG } from '../weld/pass-log'
 import { facingOf, groovedOf, rodOf } from './grooved-row'
@@ -101,6 +103,8 @@ export function planMends(
     warm: planned?.warm ?? null,
     decision: planned?.decision ?? null,
     totals: planned?.totals ?? null,
+    steps: shownSteps(job, steps),
+    decisions: shownDecisions(job, planned?.decisions ?? []),
     assumedG,
     bakeMin: waitOf(steps, 'bake'),
     coolMin: waitOf(steps, 'cool'),

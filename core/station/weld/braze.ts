@@ -197,12 +197,7 @@ export function brazeSentences({ plan, rod, torch, base, serviceC, unbalance, zo
 }
 
 /** The station's plan where a rod is brazed on. */
-export function brazeStation(
-  job: Job,
-  brazing: BrazeData | { wants: string[] } | { reason: string },
-  process: ProcessId,
-  alloy: Alloy,
-): NoArcStation {
+export function brazeStation(brazing: BrazeData | { wants: string[] } | { reason: string }): NoArcStation {
   const braze = 'plan' in brazing ? brazing : null
   const said = braze ? brazeSentences(braze) : null
   const wants = 'wants' in brazing ? brazing.wants : []

@@ -28,9 +28,9 @@ export function flameOfMend(
 ): MendFlame | null {
   if (BRAZE_ROD_OF[process]) {
     const found = brazeOf(job, kit, body, alloy, warm, process, place)!
-    return { braze: 'plan' in found ? found : null, flame: null, says: brazeStation(job, found, process, alloy) }
+    return { braze: 'plan' in found ? found : null, flame: null, says: brazeStation(found) }
   }
   if (process !== 'oxy-fuel') return null
   const found = flameOf(job, kit, body, alloy, warm, warm.reachC, place)
-  return { braze: null, flame: 'plan' in found ? found : null, says: flameStation(job, found, process, alloy) }
+  return { braze: null, flame: 'plan' in found ? found : null, says: flameStation(found) }
 }

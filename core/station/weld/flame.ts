@@ -1,6 +1,5 @@
 import type { AnswerTo } from '../../ask/question'
 import { flamePlan } from '../../flame/question'
-import type { ProcessId } from '../../call/process.table'
 import { fuelOf } from '../../flame/fuels.table'
 import type { Job, Kit } from '../../job/job.schema'
 import type { Alloy } from '../../metal/alloys.table'
@@ -152,12 +151,7 @@ function flameSentences({ plan, torch, wallMm, base, leastW, minutes, fuelL }: F
 }
 
 /** The station's plan where a part is welded with a flame. */
-export function flameStation(
-  job: Job,
-  found: FlameData | { wants: string[] } | { reason: string },
-  process: ProcessId,
-  alloy: Alloy,
-): NoArcStation {
+export function flameStation(found: FlameData | { wants: string[] } | { reason: string }): NoArcStation {
   const flame = 'plan' in found ? found : null
   const said = flame ? flameSentences(flame) : null
   const wants = 'wants' in found ? found.wants : []

@@ -10,7 +10,7 @@ import type { SeenInPuddle } from '../../job/words.table'
 import { planJob } from '../plan-job'
 import { recordOf } from '../hand-over/record'
 import { passStep } from '../../job/mend-steps'
-import { logOf, mendLog } from './pass-log'
+import { logOf } from './pass-log'
 
 const AT = '2026-11-12T09:00:00.000Z'
 const mm = (value: number) => ({ typed: `${value} mm`, value })

@@ -42,7 +42,7 @@ export interface Interpass {
 }
 
 /**
- * Under what the next pass of a mend may begin and how long that is waited for at most, as the plan's steps have it; null
+ * Under what the next pass of a mend may begin and how long that is waited for, as the plan's steps have it; null
  * where one pass fills it, or a flame lays it.
  */
 export function interpassOf(steps: readonly Made[], alloy: Alloy): Interpass | null {

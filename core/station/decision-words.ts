@@ -1,0 +1,162 @@
+import { PROCESSES, PROCESS_IDS } from '../call/process.table'
+import type { Job } from '../job/job.schema'
+import { declaredAt } from '../job/fields/sections'
+import type { Decision } from '../job-plan/decision'
+import { WHOLE_WORDS } from '../job-plan/words'
+import { FINISHES } from '../mend/finishes.table'
+import { kindOf, wordsFor } from '../mend/registry'
+import { wayName } from '../mend/way-name'
+import type { UnitKey } from '../quantity/units.table'
+import { capital, count, figure, list, type Sentence } from './parts'
+import { CHECKS, CHECK_OF } from './prove/checks.table'
+
+/** A decision as a station shows it: what was settled, why, what else was open, which reading would turn it. */
+export interface ShownDecision {
+  id: string
+  about: string
+  mend: string | null
+  took: string
+  because: string[]
+  others: { took: string; minutes: number | null; chancePct: number | null; because: string }[]
+  near: Sentence[]
+}
+
+const ABOUT: Readonly<Record<Decision['about'], string>> = {
+  mend: 'Mend or not',
+  process: 'Laid by',
+  filler: 'Filler',
+  way: 'Way',
+  warmth: 'Warming',
+  order: 'Order',
+  finish: 'Left',
+  passes: 'Passes',
+  checks: 'Proved by',
+}
+const VERDICTS: Readonly<Record<string, string>> = {
+  repair: 'mend it',
+  'repair-with-limits': 'mend it, with limits',
+  refer: 'send it on',
+  decline: 'say no',
+}
+const WARMTH: Readonly<Record<string, string>> = { none: 'not warmed', chill: 'the chill taken off', preheat: 'warmed' }
+/** What speaks for or against a process or a filler, by code. */
+const OTHERS: Readonly<Record<string, string>> = {
+  'not-in-kit': 'not in the kit',
+  'not-mended-so': 'not for this metal',
+  'not-fusion-welded': 'this metal is not fusion welded',
+  'fuses-badly': 'it fuses badly',
+  'rod-unfit': 'its rod is not for this metal',
+  'never-melts-rod': 'no torch here melts its rod on this part',
+  'wants-preheat': 'it wants warming',
+  'past-the-metal': 'it wants more heat than the metal bears',
+  'nothing-brings-it': 'nothing here brings the heat that it wants',
+  'slow-cold': 'slow on a cold wall',
+  'does-not-melt-in': 'it does not melt in',
+  'short-duty': 'a short duty',
+  dirt: 'by the dirt',
+  'not-for-load': 'not for this load',
+  'may-weep': 'it may weep',
+  tight: 'tight to reach',
+  'off-its-walls': 'not for this wall',
+  rests: 'its duty makes it rest',
+  'its-school': 'by its school',
+  'filler-first': 'first in rank',
+  'filler-works': 'it works',
+  'filler-avoid': 'to be avoided',
+  'filler-never': 'never here',
+}
+
+interface Of {
+  job: Job
+  kind: Job['mends'][number]['kind'] | null
+}
+
+const checkName = (code: string) => CHECKS.find(({ id }) => id === CHECK_OF[code])?.name ?? code
+const named = (job: Job, id: string) => {
+  const mend = job.mends.find(one => one.id === id)
+  return mend ? mend.name || kindOf(mend.kind).name : id
+}
+
+function tookWords(about: Decision['about'], took: string, { job, kind }: Of): string {
+  const process = PROCESS_IDS.find(id => id === took)
+  switch (about) {
+    case 'mend':
+      return VERDICTS[took] ?? took
+    case 'process':
+      return process ? PROCESSES[process].name : took
+    case 'way':
+      return kind ? wayName(kind, took) : took
+    case 'warmth':
+      return WARMTH[took] ?? took
+    case 'finish':
+      return Object.entries(FINISHES).find(([id]) => id === took)?.[1] ?? took
+    case 'passes':
+      return count(Number(took), 'pass', 'passes')
+    case 'order':
+      return took
+        .split(' ')
+        .map(id => named(job, id))
+        .join(', ')
+    case 'checks':
+      return list([...new Set(took.split(' ').filter(Boolean).map(checkName))])
+    case 'filler':
+      return took
+  }
+}
+
+function becauseWords(code: string, { kind }: Of): string | null {
+  const own = OTHERS[code] ?? WHOLE_WORDS[code]
+  if (own) return own.replace(/\.$/, '')
+  if (!kind) return null
+  try {
+    return wordsFor(kind, code).replace(/\.$/, '')
+  } catch {
+    return null
+  }
+}
+
+/** What a reading is called, and its unit, by its path in a question. */
+function readingOf(path: string, job: Job): { label: string; unit: UnitKey } {
+  const of = /^mends\[(\d+)\]\.(\w+)$/.exec(path)
+  if (of) {
+    const mend = job.mends[Number(of[1])]
+    const field = mend && kindOf(mend.kind).fields[of[2] ?? '']
+    return { label: field?.label ?? path, unit: field?.unit ?? 'number' }
+  }
+  const key = path.endsWith('wallMm') ? 'wallMm' : path.slice('part.'.length)
+  const field = declaredAt(`takeIn.${key}`) ?? declaredAt(`warm.${key}`)
+  return { label: field?.label ?? key, unit: field?.unit ?? 'number' }
+}
+
+/** The decisions of a plan as a station shows them; what is the same whatever was said stays out. */
+export const shownDecisions = (job: Job, decisions: readonly Decision[]): ShownDecision[] =>
+  decisions.map(({ about, of, took, others, because, near }) => {
+    const kind = job.mends.find(({ id }) => id === of)?.kind ?? null
+    const told: Of = { job, kind }
+    return {
+      id: `${about} ${of ?? ''}`.trim(),
+      about: ABOUT[about],
+      mend: of === undefined ? null : named(job, of),
+      took: capital(tookWords(about, took, told)),
+      because: [...new Set(because.flatMap(({ code }) => becauseWords(code, told) ?? []))],
+      others: others.map(other => ({
+        took: tookWords(about, other.took, told),
+        minutes: other.minutes ?? null,
+        chancePct: other.chancePct ?? null,
+        because: other.because
+          .map(code => becauseWords(code, told) ?? '')
+          .filter(Boolean)
+          .join('; '),
+      })),
+      near: near.map((line): Sentence => {
+        const { label, unit } = readingOf(line.reading, job)
+        return [
+          `${label}, now `,
+          figure(line.now, unit),
+          ': from ',
+          figure(line.turnsAt, unit),
+          ` it would be “${tookWords(about, line.tookThen, told)}”.`,
+        ]
+      }),
+    }
+  })

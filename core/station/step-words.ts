@@ -1,0 +1,98 @@
+import type { Job } from '../job/job.schema'
+import { PROTECTS } from '../job/words.table'
+import { kindOf } from '../mend/registry'
+import { SHARED_WORDS } from '../mend/words'
+import type { Made } from '../job-plan/step'
+import { capital } from './parts'
+import { CHECKS, CHECK_OF } from './prove/checks.table'
+
+/** What a step is called that no kind of mend has words of its own for, by code. */
+const STEPS: Readonly<Record<string, string>> = {
+  'take-in': 'Take it in, look at it, write it down',
+  look: 'Look at it: it is not mended',
+  degrease: 'Degrease it all over',
+  'earlier-repair': 'Take the earlier repair right out',
+  bake: 'Bake it',
+  'torch-out': 'Torch the damp front out',
+  'wipe-again': 'Wipe it again',
+  'weld-set-up': 'Set the machine up',
+  'braze-set-up': 'Set torch and rod out',
+  'mill-set-up': 'Set mill or lathe up',
+  earth: 'Earth the part, try the arc on scrap',
+  clean: 'See that it is clean',
+  flux: 'Flux joint and rod',
+  warm: 'Warm it',
+  'boil-out': 'Boil it out with a gentle arc, no rod',
+  'grind-out': 'Grind out what came up',
+  root: 'Root pass',
+  fill: 'Fill pass',
+  cap: 'Cap pass',
+  'lay-again': 'Lay again what was ground out',
+  'brush-pass': 'Brush it, look at it',
+  'flame-heat': 'Bring the place to the heat at which the rod flows',
+  rest: 'Wait',
+  cool: 'Let it cool to the hand',
+  'find-on-mill': 'Set it up true at the machine',
+}
+/** Why a step waits or is held, by code. */
+const BECAUSE: Readonly<Record<string, string>> = {
+  interpass: 'until the metal may take the next pass',
+  duty: 'for the duty of the machine',
+  'by-itself': 'by itself',
+  'worked-cold': 'it is measured and machined cold',
+  'fit-heat': 'down to the heat of the fit',
+  'cool-to-hand': 'before it is measured',
+  'drives-oil-out': 'drives the oil out',
+}
+
+/** One step as a list of all that is done shows it. */
+export interface ShownStep {
+  id: string
+  kind: Made['kind']
+  /** What is done, by the name of its mend where it is of one. */
+  says: string
+  mend: string | null
+  minutes: number
+  foundC: number | null
+  a: number | null
+  because: string | null
+}
+
+/** A sentence that is one step of several: without its stop. */
+const bare = (text: string) => text.replace(/\.$/, '')
+
+function saying({ code, mend }: Made, job: Job): string {
+  if (code.startsWith('check-')) {
+    const check = CHECKS.find(({ id }) => id === CHECK_OF[code.slice('check-'.length)])
+    return check?.name ?? code
+  }
+  if (code.startsWith('protect-')) {
+    const row = Object.entries(PROTECTS).find(([id]) => id === code.slice('protect-'.length))?.[1]
+    return row ? capital(row.name) : code
+  }
+  if (code.startsWith('extra-'))
+    return job.handOver.other.find(({ id }) => id === code.slice('extra-'.length))?.name ?? code
+  const kind = mend === undefined ? undefined : job.mends.find(({ id }) => id === mend)?.kind
+  return bare(STEPS[code] ?? (kind && kindOf(kind).words[code]) ?? SHARED_WORDS[code] ?? code)
+}
+
+const reason = (because: string | undefined): string | null =>
+  because === undefined
+    ? null
+    : (BECAUSE[because] ?? (because.startsWith('kept-') ? 'for what stays on the part' : null))
+
+/** All that is done, in the order it is done, in words. */
+export const shownSteps = (job: Job, steps: readonly Made[]): ShownStep[] =>
+  steps.map(step => {
+    const mend = step.mend === undefined ? undefined : job.mends.find(({ id }) => id === step.mend)
+    return {
+      id: step.id,
+      kind: step.kind,
+      says: saying(step, job),
+      mend: mend ? mend.name || kindOf(mend.kind).name : null,
+      minutes: step.minutes,
+      foundC: step.foundC ?? null,
+      a: step.set?.a ?? null,
+      because: reason(step.because),
+    }
+  })
