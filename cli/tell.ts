@@ -17,7 +17,7 @@ export interface Told {
 }
 const json = (status: number, value: unknown): Told => ({ status, text: JSON.stringify(value, null, 2) })
 
-/** What a question is asked of a file: its job, and the kit where it is a whole shop's. @throws if it has no such job */
+/** What is asked of a file: its job, and the kit where it is a whole shop's. @throws if it has no such job */
 function storedIn(held: unknown, id: string | undefined): object {
   const shop = held as { jobs?: { id?: unknown }[]; kit?: unknown } | null
   if (!Array.isArray(shop?.jobs)) return { stored: held }

@@ -76,6 +76,8 @@ export function ensureBuilt() {
     '--platform=node',
     '--format=esm',
     '--log-level=warning',
+    // Of a library that ships both, its modules: the other kind asks for files at run time.
+    '--main-fields=module,main',
     '--outfile=.output/server/ask-worker.mjs',
   ])
   mkdirSync(join(ROOT, '.output'), { recursive: true })

@@ -76,7 +76,7 @@ export const LONG_WAIT_WEEKS = 8
 export const SAFETY_CRITICAL = ['none', 'wheel', 'steering-brake', 'lifting', 'pressure', 'aircraft'] as const
 export type SafetyCritical = (typeof SAFETY_CRITICAL)[number]
 export const SAFETY_WORDS: Readonly<Record<SafetyCritical, string>> = {
-  none: 'nobody is hurt if it breaks',
+  none: 'none of these',
   wheel: 'a wheel',
   'steering-brake': 'steering or brakes',
   lifting: 'lifting gear',

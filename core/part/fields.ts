@@ -27,7 +27,7 @@ export const fields = {
   earlierRepair: choice('Earlier repair', EARLIER_WORDS, 'none'),
   coating: name('What is on it'),
   cause: name('Why it broke'),
-  safetyCritical: choice('If it breaks again', SAFETY_WORDS, 'none'),
+  safetyCritical: choice('Is it one of these', SAFETY_WORDS, 'none'),
   stakes: choice('Who is hurt', STAKES, 'nothing'),
   alike: many('Parts alike', 1, 1000),
   pressureMPa: maybe('mPa', 'Pressure at work', { min: 0, max: 100 }),

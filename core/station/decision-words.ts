@@ -15,6 +15,8 @@ export interface ShownDecision {
   id: string
   about: string
   mend: string | null
+  /** Whether the shop gave its mend that name, which is never translated. */
+  isNamed: boolean
   took: string
   because: string[]
   others: { took: string; minutes: number | null; chancePct: number | null; because: string }[]
@@ -128,6 +130,21 @@ function readingOf(path: string, job: Job): { label: string; unit: UnitKey } {
   return { label: field?.label ?? key, unit: field?.unit ?? 'number' }
 }
 
+type Other = ShownDecision['others'][number]
+/** What has no figures of its own stands with the rest of which the same is said. */
+function together(others: readonly Other[]): Other[] {
+  const rows: Other[] = []
+  for (const other of others) {
+    const at = rows.findIndex(
+      row => row.because === other.because && [row, other].every(one => one.minutes === null && one.chancePct === null),
+    )
+    const same = rows[at]
+    if (same) rows[at] = { ...same, took: `${same.took}, ${other.took}` }
+    else rows.push(other)
+  }
+  return rows
+}
+
 /** The decisions of a plan as a station shows them; what is the same whatever was said stays out. */
 export const shownDecisions = (job: Job, decisions: readonly Decision[]): ShownDecision[] =>
   decisions.map(({ about, of, took, others, because, near }) => {
@@ -137,17 +154,20 @@ export const shownDecisions = (job: Job, decisions: readonly Decision[]): ShownD
       id: `${about} ${of ?? ''}`.trim(),
       about: ABOUT[about],
       mend: of === undefined ? null : named(job, of),
+      isNamed: !!job.mends.find(({ id }) => id === of)?.name,
       took: capital(tookWords(about, took, told)),
       because: [...new Set(because.flatMap(({ code }) => becauseWords(code, told) ?? []))],
-      others: others.map(other => ({
-        took: tookWords(about, other.took, told),
-        minutes: other.minutes ?? null,
-        chancePct: other.chancePct ?? null,
-        because: other.because
-          .map(code => becauseWords(code, told) ?? '')
-          .filter(Boolean)
-          .join('; '),
-      })),
+      others: together(
+        others.map(other => ({
+          took: tookWords(about, other.took, told),
+          minutes: other.minutes ?? null,
+          chancePct: other.chancePct ?? null,
+          because: other.because
+            .map(code => becauseWords(code, told) ?? '')
+            .filter(Boolean)
+            .join('; '),
+        })),
+      ),
       near: near.map((line): Sentence => {
         const { label, unit } = readingOf(line.reading, job)
         return [

@@ -45,16 +45,23 @@ const BECAUSE: Readonly<Record<string, string>> = {
   'drives-oil-out': 'drives the oil out',
 }
 
-/** One step as a list of all that is done shows it. */
+/** The least and the most of several figures. */
+export type Span = readonly [from: number, to: number]
+
+/** A step, or one that comes again between a mend's passes, as a list of all that is done shows it. */
 export interface ShownStep {
   id: string
   kind: Made['kind']
   /** What is done, by the name of its mend where it is of one. */
   says: string
   mend: string | null
+  /** Whether the shop gave its mend that name, which is never translated. */
+  isNamed: boolean
+  times: number
+  /** Of all its times together. */
   minutes: number
-  foundC: number | null
-  a: number | null
+  foundC: Span | null
+  a: Span | null
   because: string | null
 }
 
@@ -81,18 +88,51 @@ const reason = (because: string | undefined): string | null =>
     ? null
     : (BECAUSE[because] ?? (because.startsWith('kept-') ? 'for what stays on the part' : null))
 
-/** All that is done, in the order it is done, in words. */
-export const shownSteps = (job: Job, steps: readonly Made[]): ShownStep[] =>
-  steps.map(step => {
-    const mend = step.mend === undefined ? undefined : job.mends.find(({ id }) => id === step.mend)
-    return {
-      id: step.id,
-      kind: step.kind,
-      says: saying(step, job),
-      mend: mend ? mend.name || kindOf(mend.kind).name : null,
-      minutes: step.minutes,
-      foundC: step.foundC ?? null,
-      a: step.set?.a ?? null,
-      because: reason(step.because),
+function shown(step: Made, job: Job): ShownStep {
+  const mend = step.mend === undefined ? undefined : job.mends.find(({ id }) => id === step.mend)
+  return {
+    id: step.id,
+    kind: step.kind,
+    says: saying(step, job),
+    mend: mend ? mend.name || kindOf(mend.kind).name : null,
+    isNamed: !!mend?.name,
+    times: 1,
+    minutes: step.minutes,
+    foundC: step.foundC === undefined ? null : [step.foundC, step.foundC],
+    a: step.set ? [step.set.a, step.set.a] : null,
+    because: reason(step.because),
+  }
+}
+
+const both = (a: Span | null, b: Span | null): Span | null =>
+  a && b ? [Math.min(a[0], b[0]), Math.max(a[1], b[1])] : (a ?? b)
+
+/** All that is done, in order, in words; what comes again between the passes of one laying stands there once. */
+export function shownSteps(job: Job, steps: readonly Made[]): ShownStep[] {
+  const rows: ShownStep[] = []
+  let laying = ''
+  let again = new Map<string, number>()
+  for (const step of steps) {
+    const now = step.stage === 'laying' ? `${step.mend} ${step.side ?? ''} ${step.lay ?? ''}` : ''
+    const isOfIt = now !== '' && (step.lay === undefined ? laying.startsWith(`${step.mend} `) : now === laying)
+    if (!isOfIt) {
+      laying = now
+      again = new Map()
     }
-  })
+    const row = shown(step, job)
+    const at = again.get(`${step.code} ${step.because}`)
+    const before = at === undefined ? undefined : rows[at]
+    if (at === undefined || !before) {
+      if (now) again.set(`${step.code} ${step.because}`, rows.length)
+      rows.push(row)
+    } else
+      rows[at] = {
+        ...before,
+        times: before.times + 1,
+        minutes: before.minutes + row.minutes,
+        foundC: both(before.foundC, row.foundC),
+        a: both(before.a, row.a),
+      }
+  }
+  return rows
+}

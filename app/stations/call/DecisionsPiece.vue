@@ -24,7 +24,9 @@ const more = (minutes: number | null, chancePct: number | null) =>
           <li v-for="(line, n) in decision.near" :key="n">
             <b
               >{{ decision.about
-              }}<template v-if="decision.mend">, <span translate="no">{{ decision.mend }}</span></template></b
+              }}<template v-if="decision.mend"
+                >, <span :translate="decision.isNamed ? 'no' : undefined">{{ decision.mend }}</span></template
+              ></b
             >: <SentenceLine :sentence="line" />
           </li>
         </template>
@@ -45,7 +47,9 @@ const more = (minutes: number | null, chancePct: number | null) =>
             <tr>
               <td>
                 {{ decision.about
-                }}<template v-if="decision.mend">, <span translate="no">{{ decision.mend }}</span></template>
+                }}<template v-if="decision.mend"
+                  >, <span :translate="decision.isNamed ? 'no' : undefined">{{ decision.mend }}</span></template
+                >
               </td>
               <td>
                 <b>{{ decision.took }}</b>

@@ -2,11 +2,16 @@
 import { computed } from 'vue'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
+import type { UnitKey } from '#core/quantity/units.table'
 
 /** All that is done, in the order it is done: what the price is the sum of. */
 const store = useJob()
 const settings = useSettings()
 const steps = computed(() => store.plan?.mends.steps ?? [])
+const span = ([from, to]: readonly [number, number], unit: UnitKey) => {
+  const [least, most] = [settings.text(Math.round(from), unit), settings.text(Math.round(to), unit)]
+  return least === most ? least : `${least} to ${most}`
+}
 </script>
 
 <template>
@@ -23,14 +28,15 @@ const steps = computed(() => store.plan?.mends.steps ?? [])
       <tbody>
         <tr v-for="step in steps" :key="step.id" :class="{ quiet: step.kind === 'wait' || step.kind === 'elsewhere' }">
           <td>
-            <span v-if="step.mend" class="of" translate="no">{{ step.mend }}</span> {{ step.says
-            }}<template v-if="step.because">, {{ step.because }}</template
-            ><template v-if="step.a !== null">, {{ settings.text(Math.round(step.a), 'a') }}</template>
+            <span v-if="step.mend" :translate="step.isNamed ? 'no' : undefined" class="of">{{ step.mend }}</span>
+            {{ step.says }}<template v-if="step.because">, {{ step.because }}</template
+            ><template v-if="step.a">, {{ span(step.a, 'a') }}</template
+            ><template v-if="step.times > 1">, {{ step.times }} times</template>
           </td>
           <td class="num">
             {{ step.kind === 'elsewhere' ? 'elsewhere' : settings.text(step.minutes, 'min') }}
           </td>
-          <td class="num">{{ step.foundC === null ? '' : settings.text(Math.round(step.foundC), 'c') }}</td>
+          <td class="num">{{ step.foundC ? span(step.foundC, 'c') : '' }}</td>
         </tr>
       </tbody>
     </table>

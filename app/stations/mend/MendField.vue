@@ -28,7 +28,9 @@ const note = computed(
   () =>
     props.field.help ??
     (props.field.usual !== undefined && props.field.unit
-      ? `usually ${settings.text(props.field.usual as number, props.field.unit)}`
+      ? props.field.usual === 0
+        ? 'empty: none'
+        : `usually ${settings.text(props.field.usual as number, props.field.unit)}`
       : props.field.kind === 'text' && props.field.usual !== undefined
         ? `usually ${props.field.usual as string}`
         : props.field.required && !isSaid.value
