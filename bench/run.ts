@@ -50,9 +50,9 @@ function core(): void {
 /** A whole job, with three mends and with ten. */
 function whole(): void {
   const example = questions.get('job.plan')!.example as { mends: object[] }
-  line('job.plan, three mends (limit 20 ms)', ms(timed(40, () => questions.ask('job.plan', example))))
+  line('job.plan, three mends (limit 8 ms)', ms(timed(40, () => questions.ask('job.plan', example))))
   line(
-    'job.plan, ten mends',
+    'job.plan, ten mends (limit 20 ms)',
     ms(
       timed(20, () =>
         questions.ask('job.plan', {

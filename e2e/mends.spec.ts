@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test'
-import { askOnCommandLine, bringDemo, saved, test, visit } from './bench'
+import { askOnCommandLine, askServer, bringDemo, demoText, saved, test, visit } from './bench'
 
 const field = (page: Page, end: string) => page.locator(`input[data-path$=".readings.${end}"]`)
 
@@ -136,4 +136,32 @@ test("a mend's groove is dragged, its machine set and its thread tapped by the l
   await saved(page)
   await page.reload()
   await expect(page.getByText('At the machine, 1 of')).toBeVisible()
+})
+
+test('what is to pay at Hand over is what the route answers of the stored job, step by step', async ({ page }) => {
+  await bringDemo(page)
+  const { jobs, kit } = JSON.parse(demoText()) as { jobs: { id: string }[]; kit: unknown }
+  for (const id of ['gearbox-cover', 'cider-tray', 'lamp-yoke', 'finder-ring', 'bar-hanger']) {
+    const stored = jobs.find(job => job.id === id)
+    const { totals, steps } = await askServer<{ totals: { price: number }; steps: { price: number }[] }>(
+      page,
+      'job.plan',
+      { kit, stored },
+    )
+    await visit(page, `/job/${id}/hand-over`)
+    await expect(page.getByTestId('price-total')).toHaveText(`£${totals.price.toFixed(2)}`)
+    expect(steps.reduce((sum, { price }) => sum + price, 0)).toBeCloseTo(totals.price, 6)
+    await page.getByText('All that is done, in order').click()
+    await expect(page.getByTestId('all-steps').locator('tbody tr').first()).toBeVisible()
+  }
+})
+
+test('Call says what was decided and what else was open', async ({ page }) => {
+  await bringDemo(page)
+  await visit(page, '/job/gearbox-cover/call')
+  await page.getByText('What was decided, and what else was open').click()
+  const decided = page.getByTestId('decisions')
+  await expect(decided).toContainText('AC TIG')
+  await expect(decided).toContainText('not in the kit')
+  await expect(decided).toContainText('First in rank of what is there')
 })

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { readFile } from '../../job/files'
+import { questions } from '../../questions'
 import { planJob } from '../plan-job'
 
 const file = readFile(readFileSync(new URL('../../../demo/larkmoor-bench.json', import.meta.url), 'utf8'))
@@ -26,6 +27,28 @@ describe('the stations and `job.plan`', () => {
         totals!.shared.reduce((sum, { code, minutes }) => sum + (code.startsWith('check-') ? minutes : 0), 0),
         9,
       )
+    },
+  )
+  it.each(mended.map(job => [job.id, job] as const))(
+    'go by the very steps and decisions that the question answers for %s, each with words of its own',
+    (_, job) => {
+      const { steps, decisions } = planJob(job, kit).mends
+      const asked = questions.ask('job.plan', { kit, stored: job })
+      if (!asked.ok) throw new Error(JSON.stringify(asked.error))
+      const answer = asked.answer as {
+        steps: { code: string; minutes: number; price: number }[]
+        decisions: { about: string; took: string; of?: string }[]
+        totals: { price: number }
+      }
+      const minutes = (list: readonly { minutes: number }[]) => list.reduce((sum, step) => sum + step.minutes, 0)
+      expect(minutes(steps)).toBeCloseTo(minutes(answer.steps), 6)
+      expect(answer.steps.reduce((sum, { price }) => sum + price, 0)).toBeCloseTo(answer.totals.price, 6)
+      const codes = new Set(answer.steps.map(({ code }) => code))
+      expect(steps.filter(({ says }) => codes.has(says))).toEqual([])
+      expect(decisions.map(({ id }) => id)).toEqual(
+        answer.decisions.map(({ about, of }) => `${about} ${of ?? ''}`.trim()),
+      )
+      expect(decisions.filter(({ took, because }) => took === '' || because.some(why => why === ''))).toEqual([])
     },
   )
 })
