@@ -91,7 +91,7 @@ test('mends the gearbox cover from an empty shop to an exported record', async (
   await settle.click()
 
   await station('Warm')
-  await expect(call).toContainText(/Warm it to 110 °C: [\d.]+ min with the propane torch/)
+  await expect(call).toContainText(/Warm the zone to 110 °C: [\d.]+ min with the propane torch/)
   const [l, w, h, t] = [279.4, 190.5, 57, 8.001]
   const trayMm2 =
     l * w + 2 * h * (l + w) + (l - 2 * t) * (w - 2 * t) + 2 * (h - t) * (l + w - 4 * t) + 2 * t * (l + w - 2 * t)
@@ -106,7 +106,9 @@ test('mends the gearbox cover from an empty shop to an exported record', async (
     efficiencyPct: 30,
   })
   const shown = Number(/([\d.]+) min/.exec(await call.innerText())![1])
-  expect(shown).toBeCloseTo(heating.timeS / 60, 1)
+  // The torch has reached most of this part by then, not all of it: somewhat sooner than the whole of it as one lump.
+  expect(shown).toBeLessThan(heating.timeS / 60)
+  expect(shown).toBeGreaterThan(heating.timeS / 120)
   await settle.click()
 
   await station('Weld')

@@ -9,7 +9,7 @@ test('the shelf says what is next, what it waits for and whether promises hold; 
   await page.goto('/')
   const cover = page.locator('[data-job="gearbox-cover"]')
   await expect(cover).toContainText('stop caution chlorinated solvent', { timeout: 60_000 })
-  await expect(cover).toContainText(/stale Warm: wall/)
+  await expect(cover).toContainText(/stale Warm: Wall at the damage/)
   await expect(cover.locator('svg path').first()).toBeVisible()
   await expect(cover).toContainText(/promised .* Dec/)
   await expect(cover).toContainText(/holds: done|late by the day's plan/)

@@ -4,7 +4,7 @@ import { bringDemo, reading, saved, test, visit } from './bench'
 test('an answer changed upstream marks what depends on it, and says what changed', async ({ page }) => {
   await bringDemo(page)
   await visit(page, '/job/gearbox-cover/warm')
-  await expect(page.getByText('wall was 1/4 in, now 0.315 in')).toBeVisible()
+  await expect(page.getByText('Wall at the damage was 6.3 mm, now 8.0 mm')).toBeVisible()
   await page.getByTestId('settle').click()
   await expect(page.getByText('Settled on something else')).toHaveCount(0)
   await reading(page, 'takeIn.wallMm').fill('12 mm')
@@ -12,7 +12,7 @@ test('an answer changed upstream marks what depends on it, and says what changed
   for (const name of ['Take in', 'Call', 'Warm'])
     await expect(strip.getByRole('link', { name: new RegExp(`${name} stale`) })).toBeVisible()
   await expect(strip.getByRole('link', { name: /Know stale/ })).toHaveCount(0)
-  await expect(page.getByText('wall was 0.315 in, now 12 mm')).toBeVisible()
+  await expect(page.getByText('Wall at the damage was 8.0 mm, now 12.0 mm')).toBeVisible()
 })
 
 test('dragging the groove changes the readings, by hand and by key', async ({ page }) => {

@@ -1,7 +1,6 @@
 import { transfer, wrap } from 'comlink'
 import type { BundledFile } from '#core/job/bundle'
 import type { PictureSize } from '~/db/file-checks'
-import type { Role } from './roles'
 import { filesBench, filesHand, type FilesHand } from './files-bench'
 
 /** Fewer pieces are done here before another worker has read its script. */
@@ -24,7 +23,7 @@ async function sizeOf(file: BundledFile): Promise<PictureSize | null> {
 const started: FilesHand[] = []
 /** Another worker of this kind; one that breaks lets fall all that it was given. */
 function startHand(): FilesHand {
-  const worker = new Worker(self.location.href, { type: 'module', name: 'files' satisfies Role })
+  const worker = new Worker(self.location.href, { type: 'module', name: 'files' })
   const hand = wrap<FilesHand>(worker)
   const broken = new Promise<never>((_, reject) => {
     worker.addEventListener('error', () => reject(new Error('a worker broke')))

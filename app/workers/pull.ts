@@ -1,5 +1,5 @@
 import { NoAnswer } from '#core/ask/question'
-import type { Way } from '#core/station/pull/pull-bench'
+import type { Way } from '#core/station/pull/ways.table'
 import { warpSetup } from '#core/warp/ask'
 import { movedPlaces, movedSkin } from '#core/warp/drawn'
 import { warp, type Warped } from '#core/warp/run'

@@ -1,7 +1,7 @@
 import type { z } from 'zod'
 import { NoAnswer, type Question, type Solved, type Step } from './question'
 import { tidyFigures } from '../quantity/tidy'
-import { nearest } from './nearest'
+import { nearest } from '../quantity/nearest'
 
 export interface InputIssue {
   readonly path: string

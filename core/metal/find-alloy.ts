@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { nearest } from '../ask/nearest'
+import { nearest } from '../quantity/nearest'
 import { ALLOYS, type Alloy } from './alloys.table'
 
 const BY_NAME = new Map(ALLOYS.map(alloy => [alloy.name, alloy]))

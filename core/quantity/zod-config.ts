@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { nearest } from '../ask/nearest'
+import { nearest } from './nearest'
 
 /** A longer key says nothing more; nor do more of them. */
 const LONGEST_KEY = 40

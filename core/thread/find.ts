@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { nearest } from '../ask/nearest'
+import { nearest } from '../quantity/nearest'
 import { THREADS } from './list'
 import { form60, type Thread } from './thread'
 

@@ -1,5 +1,5 @@
 import { DIAL_READINGS } from '#core/arc/balance'
-import { DIAL_WORDS } from '#core/station/weld/weld-data'
+import { DIAL_WORDS } from '#core/station/weld/arc-set'
 import type { KitColumn } from '~/composables/use-kit'
 
 /** A gun has no AC to set. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { DIAL_WORDS, type ArcSet } from '#core/station/weld/weld-data'
+import { DIAL_WORDS, type ArcSet } from '#core/station/weld/arc-set'
 import { useSettings } from '~/stores/settings'
 
 /** What is set on the machine, line by line. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { toRef, useId } from 'vue'
-import type { ArcSet } from '#core/station/weld/weld-data'
+import type { ArcSet } from '#core/station/weld/arc-set'
 import { useWave } from './use-wave'
 
 /** The alternating current as it swings, with its handles. */

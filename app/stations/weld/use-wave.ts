@@ -1,5 +1,5 @@
 import { computed, ref, type Ref } from 'vue'
-import type { ArcSet } from '#core/station/weld/weld-data'
+import type { ArcSet } from '#core/station/weld/arc-set'
 import { acWave, wavePoints } from '#core/arc/wave'
 import { pointIn } from '~/composables/use-drawing'
 import { useJob } from '~/stores/job'

@@ -17,7 +17,7 @@ import type { FlamePlace } from '../weld/flame-place'
 import type { Interpass } from '../weld/soak-up'
 import type { MendLog } from '../weld/pass-log'
 import type { MendSetUp } from './mend-set-up'
-import type { Shown, StationSays } from './station-says'
+import type { Shown, StationSays } from './said'
 
 /** A weld built up proud, and the cuts that bring it down, one after the other. */
 export interface Facing {

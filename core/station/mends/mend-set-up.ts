@@ -4,7 +4,7 @@ import type { PlannedMend } from '../../job-plan/job-planned'
 import type { Made } from '../../job-plan/step'
 import type { Working } from '../parts'
 import type { GunPoint } from '../weld/soak-up'
-import type { ArcSet } from '../weld/weld-data'
+import type { ArcSet } from '../weld/arc-set'
 import { gasTaken, weldSettings, type ArcProcess } from '../weld/weld-settings'
 
 /** One machine set up for a mend: by which process, with which filler, and everything that is set on it. */

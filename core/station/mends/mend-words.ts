@@ -4,7 +4,7 @@ import { wayName } from '../../mend/way-name'
 import { saidOf } from '../../job-plan/words'
 import { capital, count, figure, type Sentence, type StationPlan } from '../parts'
 import type { MendRow, MendsData } from './mend-row'
-import type { Shown } from './station-says'
+import type { Shown } from './said'
 import { weldWants } from './weld-words'
 
 const VERDICT_WORDS = {

@@ -1,6 +1,6 @@
 import { inOrder } from '../../job/rests-on'
 import { minutesOf, type MendsData } from './mend-row'
-import type { Shown } from './station-says'
+import type { Shown } from './said'
 
 const told = (value: number) => Number(value.toPrecision(3))
 

@@ -22,7 +22,8 @@ import type { Body as SizedBody } from '../take-in/body'
 import type { WarmData } from '../warm/warm'
 import type { MendRow, MendsData } from './mend-row'
 import { setUpsOf, type MendSetUp } from './mend-set-up'
-import { NOTHING_SAID, stationSays, type Shown } from './station-says'
+import { NOTHING_SAID, type Shown } from './said'
+import { stationSays } from './station-says'
 import { threadOfMend } from './thread-of-mend'
 
 function turnOf(order: JobPlanned['order'], id: string): MendRow['turn'] {

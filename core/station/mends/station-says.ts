@@ -1,31 +1,14 @@
-import type { Caution } from '../../ask/question'
 import type { Job, Kit } from '../../job/job.schema'
 import { wordsFor } from '../../mend/registry'
 import { wayName } from '../../mend/way-name'
 import { caution } from '../../safety/cautions.table'
-import type { Sentence, StationPlan, Working } from '../parts'
+import type { Sentence } from '../parts'
 import type { MendRow } from './mend-row'
 import { openCall, openChange, openWhy, openWorkings } from './open-words'
 import { rebuildCall, rebuildChange, rebuildClocks, rebuildWhy, rebuildWorkings } from './rebuild-words'
 import { weldCall, weldChange, weldClocks, weldWhy, weldWorkings } from './weld-words'
 import { becauseWords, refusedCall } from './mend-words'
-
-/** The stations that show one mend at a time. */
-export type Shown = 'open' | 'weld' | 'rebuild'
-
-/** What a station says of one mend: its headline without the mend's name, why, and what hangs on it. */
-export interface StationSays {
-  call: Sentence
-  why: readonly Sentence[]
-  change: readonly Sentence[]
-  clocks: NonNullable<StationPlan['clocks']>
-  cautions: readonly Caution[]
-  workings: Readonly<Record<string, Working>>
-}
-
-const UNSAID: StationSays = { call: [], why: [], change: [], clocks: [], cautions: [], workings: {} }
-/** Before it is known what the part is warmed to. */
-export const NOTHING_SAID: Readonly<Record<Shown, StationSays>> = { open: UNSAID, weld: UNSAID, rebuild: UNSAID }
+import { UNSAID, type Shown, type StationSays } from './said'
 
 /** What a station says of one mend; of one that can't be planned or is not mended, only that. */
 export function stationSays(job: Job, kit: Kit, row: MendRow, station: Shown): StationSays {

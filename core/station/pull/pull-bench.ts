@@ -19,6 +19,7 @@ import { mendedAt } from '../take-in/on-the-part'
 import type { JobPlan } from '../plan-job'
 import { backSteps, comesRound, halves, quarters } from './parted-line'
 import { BAR_MM, strongback } from './strongback'
+import { type PullBench, type Way } from './ways.table'
 import { weldLine } from './weld-line'
 
 type Solid = Exclude<Shape, { kind: 'voxels' }>
@@ -37,41 +38,6 @@ interface Pass {
   powerW: number
   heatJMm: number
 }
-/** What a way of laying changes of the weld as planned. */
-export interface Way {
-  id:
-    | 'planned'
-    | 'one-side'
-    | 'turn-about'
-    | 'held'
-    | 'strongback'
-    | 'warm'
-    | 'narrow'
-    | 'middle-out'
-    | 'quarters'
-    | 'peened'
-    | 'slow'
-    | 'roots-first'
-    | 'back-step'
-    | 'cold'
-  name: string
-}
-export const WAYS: Record<Way['id'], string> = {
-  planned: 'as planned, free',
-  'one-side': 'one side finished first',
-  'turn-about': 'sides turn about',
-  'roots-first': 'roots of both sides first, then the fills turn about',
-  held: 'clamped flat until it is cold',
-  strongback: 'stiff bars clamped across it until it is cold',
-  warm: 'warmed 80 K more',
-  narrow: 'a narrower groove: three quarters of the metal',
-  'middle-out': 'from the middle out, in halves',
-  'back-step': 'back-stepped: each step laid towards the one before',
-  cold: 'laid cold',
-  quarters: 'round in quarters, each after the one opposite',
-  peened: 'each bead peened hot but the root and the last',
-  slow: 'kept at 200 °C after the last bead and cooled slowly',
-}
 const ROOM_C = 20
 /** Warmed by no more than this, laying it cold is no other way. */
 const CHILL_K = 20
@@ -80,13 +46,6 @@ const WARMER_K = 80
 const PEEN_TAKES = 0.4
 const SLOW_C = 200
 const NARROW = 0.75
-
-export interface PullBench {
-  /** What is watched, in the words of the marks. */
-  watched: { name: string; limitMm: number | null }[]
-  /** What each way of laying asks of the core, the planned one first. */
-  ways: { id: Way['id']; asked: WarpInput }[]
-}
 
 /** The passes of the mend at a mark as they are laid, each with its arc's power and the heat it puts into its run. */
 function passesOf(job: Job, plan: JobPlan, mark: StoredMark, longMm: number): Pass[] {

@@ -3,7 +3,7 @@ import type { Warped } from '../../warp/run'
 import type { Watched } from '../../warp/watch'
 import { BOW } from '../rebuild/foretold-face'
 import { count, figure, type Sentence } from '../parts'
-import { WAYS, type PullBench, type Way } from './pull-bench'
+import { WAYS, type PullBench, type Way } from './ways.table'
 
 interface Pulled {
   id: Way['id']

@@ -6,7 +6,7 @@ import { passStep } from '../../job/mend-steps'
 import type { StoredMend } from '../../job/mend.schema'
 import { groundOutPasses, nextMove, type NextMove } from '../../puddle/next-move'
 import type { Made } from '../../job-plan/step'
-import type { WeldPass } from './weld-data'
+import type { WeldPass } from './weld-pass'
 
 /** What was seen in one mend, as it came. */
 export const logOf = (job: Job, mend: string): LogEntry[] => job.weld.log.filter(entry => entry.mend === mend)

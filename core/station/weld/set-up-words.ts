@@ -8,7 +8,7 @@ import type { MendSetUp } from '../mends/mend-set-up'
 import { askFor } from '../ask-core'
 import { capital, figure, words, type Sentence } from '../parts'
 import { turnDownWords } from './soak-words'
-import { DIAL_WORDS } from './weld-data'
+import { DIAL_WORDS } from './arc-set'
 import type { WeldSettings } from './weld-settings'
 
 /** What stops the current there. */
