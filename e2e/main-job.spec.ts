@@ -112,13 +112,17 @@ test('mends the gearbox cover from an empty shop to an exported record', async (
   await settle.click()
 
   await station('Weld')
+  // As warm as boiling out has left the place.
+  const wanted = /This place at (\d+) °C wants (\d+) A/
+  await expect(page.getByLabel('Why')).toContainText(wanted)
+  const [, startC, wantsA] = wanted.exec(await page.getByLabel('Why').innerText())!.map(Number)
   const amps = await askServer<{ a: number }>(page, 'amps.need', {
     wallMm: '0.315 in',
-    startC: 110,
+    startC,
     process: 'ac-tig',
     joint: 'groove',
   })
-  await expect(page.getByLabel('Why')).toContainText(`${Math.round(amps.a)} A`)
+  expect(Math.abs(amps.a - wantsA!)).toBeLessThan(1.5)
   await expect(page.getByTestId('amps')).toHaveText('150 A')
   await page.locator('[data-saw="black-specks"]').click()
   await expect(call).toContainText('hold the arc on it without rod')

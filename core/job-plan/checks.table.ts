@@ -51,8 +51,8 @@ export interface CheckedPart {
 export function partChecks({ does, moves, mustNotMove, cause, pressureMPa = 0 }: CheckedPart): string[] {
   const keeps = (...ids: string[]) => ids.some(id => mustNotMove.includes(id))
   return [
-    // What may not move has something that goes there.
-    ...(mustNotMove.length ? ['fit'] : []),
+    // Whatever it is, it goes back where it came from.
+    'fit',
     ...(does === 'seal' || pressureMPa > 0 ? ['leak'] : []),
     ...(moves === 'spins' ? ['run-out', 'balance'] : moves === 'to-and-fro' ? ['weight'] : []),
     ...(keeps('gasket-face') ? ['flatness'] : []),

@@ -24,7 +24,10 @@ const isOpened = computed(() => {
 })
 /** Where a station has readings of its own, those of opening are folded away. */
 const folded = computed(() => props.station === 'weld' || (props.station === 'rebuild' && atRebuild.value.length > 0))
-const flames = computed(() => row.value?.planned?.lays.some(({ process }) => !PROCESSES[process].needsAmps) ?? false)
+/** A flame that falls short is picked anew here, though nothing is laid with it. */
+const flames = computed(
+  () => Boolean(row.value?.flame) || row.value?.planned?.lays.some(({ process }) => !PROCESSES[process].needsAmps),
+)
 const torches = computed(() => Object.fromEntries(shop.kit.torches.map(torch => [torch.id, torch.name])))
 </script>
 

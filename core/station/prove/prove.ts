@@ -45,7 +45,7 @@ function plannedMin(job: Job, steps: readonly Made[]): Map<string, number> {
     if (id) found.set(id, (found.get(id) ?? 0) + minutes)
   }
   for (const { code, minutes } of steps) if (code.startsWith(CHECK)) add(code.slice(CHECK.length), minutes)
-  if (!steps.length) for (const code of ['look', 'fit', ...partChecks(checkedPart(job))]) add(code, checkMin(code, 1))
+  if (!steps.length) for (const code of ['look', ...partChecks(checkedPart(job))]) add(code, checkMin(code, 1))
   return found
 }
 const CHECK = 'check-'
