@@ -2,6 +2,8 @@ import { answerRows, type AnswerRows } from '#core/ask/answer-rows'
 import { fieldsOf, type QuestionField } from '#core/ask/fields'
 import type { Asked } from '#core/ask/registry'
 import type { Job, Kit } from '#core/job/job.schema'
+import type { ShownDecision } from '#core/station/decision-words'
+import { nearLines } from '#core/station/near-lines'
 import { news, type News } from '#core/station/news'
 import { planJob, type JobPlan } from '#core/station/plan-job'
 import { keptWork, takenBack } from './kept-work'
@@ -22,6 +24,11 @@ export const bench = {
     const since = news(told, plan)
     told = plan
     return since
+  },
+  /** Decisions that a reading nearby would turn. */
+  nearLines: async (job: Job, kit: Kit): Promise<ShownDecision[]> => {
+    await takenBack
+    return nearLines(job, kit)
   },
   list: async (): Promise<{ name: string; purpose: string }[]> => {
     const questions = await all()

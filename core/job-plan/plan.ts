@@ -244,11 +244,10 @@ function tooDear({ part: { newPrice, newWeeks = 0 }, doing }: JobGiven, price: n
 }
 
 /** A part and its mends worked out as one job: decisions with the lines near them, steps, and what they come to. */
-export function planWhole(job: JobGiven): JobPlanned {
+export function planWhole(job: JobGiven, looksNear = true): JobPlanned {
   const memo: Memo = new Memo()
   const settled = settle(job, memo)
-  return planned(
-    settled,
-    withNear(decisionsOf(settled), settled, moved => decide(moved, new Map(), memo)),
-  )
+  const decisions = decisionsOf(settled)
+  // Looking for the lines near it takes several times as long as the plan.
+  return planned(settled, looksNear ? withNear(decisions, settled, moved => decide(moved, new Map(), memo)) : decisions)
 }

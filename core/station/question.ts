@@ -76,7 +76,7 @@ export const jobPlan = question({
   solve: ({ kit = STARTER_KIT, stored, given }) => {
     if (given) return answered(planWhole({ ...given, kit }))
     if (!stored) throw new NoAnswer('neither a part with its mends nor a stored job was given')
-    const { planned, trouble, ready } = wholeOf(stored, kit, planKnow(stored).data)
+    const { planned, trouble, ready } = wholeOf(stored, kit, planKnow(stored).data, true)
     if (planned) return answered(planned)
     const wants = ready.flatMap(({ found }) => ('wants' in found ? found.wants : []))
     throw new NoAnswer(trouble ?? (wants.length ? `its mends still want ${wants.join(', ')}` : 'it has no mend yet'))

@@ -3,12 +3,13 @@ import { computed } from 'vue'
 import SentenceLine from '~/bench/SentenceLine.vue'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
+import { useNearLines } from './use-near-lines'
 
 /** Every question that was settled: what it took, why, what else was open, and the readings near a line. */
 const store = useJob()
 const settings = useSettings()
 const all = computed(() => store.plan?.mends.decisions ?? [])
-const near = computed(() => all.value.filter(decision => decision.near.length))
+const near = useNearLines()
 const more = (minutes: number | null, chancePct: number | null) =>
   [minutes === null ? '' : settings.text(minutes, 'min'), chancePct === null ? '' : `${Math.round(chancePct)} in 100`]
     .filter(Boolean)

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { readFile } from '../../job/files'
 import { questions } from '../../questions'
+import { nearLines } from '../near-lines'
 import { planJob } from '../plan-job'
 
 const file = readFile(readFileSync(new URL('../../../demo/larkmoor-bench.json', import.meta.url), 'utf8'))
@@ -51,4 +52,18 @@ describe('the stations and `job.plan`', () => {
       expect(decisions.filter(({ took, because }) => took === '' || because.some(why => why === ''))).toEqual([])
     },
   )
+  it('names the readings near a line that the question names', () => {
+    let named = 0
+    for (const job of mended.slice(0, 8)) {
+      const asked = questions.ask('job.plan', { kit, stored: job })
+      if (!asked.ok) throw new Error(JSON.stringify(asked.error))
+      const { decisions } = asked.answer as { decisions: { about: string; of?: string; near: unknown[] }[] }
+      const near = decisions.filter(decision => decision.near.length)
+      expect(nearLines(job, kit).map(({ id }) => id)).toEqual(
+        near.map(({ about, of }) => `${about} ${of ?? ''}`.trim()),
+      )
+      named += near.length
+    }
+    expect(named).toBeGreaterThan(0)
+  })
 })

@@ -77,20 +77,24 @@ const planOf = (
   know: KnowData,
   part: JobGiven['part'],
   mends: readonly MendGiven[],
+  looksNear: boolean,
 ): JobPlanned => {
   const { wanted, school, startC } = warmWish(job)
-  return planWhole({
-    kit: kitOf(kit, job),
-    part,
-    warm: wanted,
-    warmSchool: school,
-    startC,
-    fillers: fillersOf(job),
-    access: job.call.access,
-    mends,
-    doing: doingOf(job),
-    onCells: (warm, hot) => warmedOnCells(job, kit, know.alloy, warm, hot),
-  })
+  return planWhole(
+    {
+      kit: kitOf(kit, job),
+      part,
+      warm: wanted,
+      warmSchool: school,
+      startC,
+      fillers: fillersOf(job),
+      access: job.call.access,
+      mends,
+      doing: doingOf(job),
+      onCells: (warm, hot) => warmedOnCells(job, kit, know.alloy, warm, hot),
+    },
+    looksNear,
+  )
 }
 
 /** What a part without mends is judged by at its call. */
@@ -107,8 +111,11 @@ function notional(job: Job): MendGiven {
   }
 }
 
-/** The whole job worked out by the plan that answers `job.plan`: part, kit, what was picked for it, and its mends. */
-export function wholeOf(job: Job, kit: Kit, know: KnowData): WholeOfJob {
+/**
+ * The whole job worked out by the plan that answers `job.plan`: part, kit, what was picked for it, and its mends; with
+ * the lines near its decisions where they are looked for.
+ */
+export function wholeOf(job: Job, kit: Kit, know: KnowData, looksNear = false): WholeOfJob {
   const { part, assumedG } = partOf(job, know)
   const ready = job.mends.map(mend => ({ mend, found: resolved(mend) }))
   const able = ready.flatMap(({ mend, found }) => ('values' in found ? [{ mend, values: found.values }] : []))
@@ -128,8 +135,8 @@ export function wholeOf(job: Job, kit: Kit, know: KnowData): WholeOfJob {
   }))
   const found = { part, assumedG, bodies, ready, planned: null, judgedBy: null, trouble: null }
   try {
-    if (!mends.length) return { ...found, judgedBy: planOf(job, kit, know, part, [notional(job)]) }
-    const planned = planOf(job, kit, know, { ...part, bodies }, mends)
+    if (!mends.length) return { ...found, judgedBy: planOf(job, kit, know, part, [notional(job)], false) }
+    const planned = planOf(job, kit, know, { ...part, bodies }, mends, looksNear)
     return { ...found, planned, judgedBy: planned }
   } catch (error) {
     if (!(error instanceof NoAnswer)) throw error
