@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { findAlloy } from '../metal/find-alloy'
 import { KIND_IDS, type KindId } from '../mend/registry'
+import { machine } from './machine.fixture'
 
 /** Figures of a mend that are drawn for each kind: those that it needs, within what a bench would mean. */
 const between = (min: number, max: number) =>
@@ -66,18 +67,6 @@ export interface DrawnJob {
 /** A mend of any kind. */
 export const drawnMend = (id: string): fc.Arbitrary<DrawnJob['mends'][number]> =>
   fc.constantFrom(...KIND_IDS).chain(kind => READINGS[kind].map(values => ({ id, kind, ...values })))
-
-const machine = (process: string, highA: number, ratedPct: number) => ({
-  id: process,
-  name: process,
-  process,
-  lowA: 5,
-  highA,
-  ratedA: highA,
-  ratedPct,
-  torchA: highA,
-  dialReads: 'en-share',
-})
 const torch = { id: 't', name: 'propylene torch', gas: 'propylene', powerW: 2500, efficiencyPct: 35 }
 
 /** Jobs as a bench might put them: any kind of mend on any part, with one kit or another. */

@@ -1,19 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { questions } from '../questions'
 import type { JobPlanned, PlannedMend } from './job-planned'
+import { machine } from './machine.fixture'
 
 const rod = (filler: string) => ({ id: `r${filler}`, filler, diameterMm: 2.4, lengthMm: 914, price: 1, count: 20 })
-const machine = (process: string, highA: number) => ({
-  id: process,
-  name: process,
-  process,
-  lowA: 5,
-  highA,
-  ratedA: highA,
-  ratedPct: 35,
-  torchA: highA,
-  dialReads: 'en-share',
-})
 const torch = { id: 't', name: 'propylene torch', gas: 'propylene', powerW: 2000, efficiencyPct: 35 }
 const kit = (machines: object[], rods: object[] = [rod('4043'), rod('5356')], torches: object[] = [torch]) => ({
   machines,
