@@ -20,6 +20,8 @@ export interface ProcessRow {
   readonly needsAmps: boolean
   /** Whether flux goes on before the heat, and must come off after it. */
   readonly flux: boolean
+  /** What can hurt as it lays, beside what any arc or flame does. */
+  readonly cautions: readonly string[]
   readonly dirt: readonly [number, number, number, number]
   readonly cyclic: number
   readonly staticLoad: number
@@ -40,6 +42,7 @@ export const PROCESSES: Readonly<Record<ProcessId, ProcessRow>> = {
     fusion: true,
     needsAmps: true,
     flux: false,
+    cautions: [],
     dirt: [0, 0.02, 0.1, 0.3],
     cyclic: 0,
     staticLoad: 0,
@@ -56,6 +59,7 @@ export const PROCESSES: Readonly<Record<ProcessId, ProcessRow>> = {
     fusion: true,
     needsAmps: true,
     flux: false,
+    cautions: ['pulsed-noise'],
     dirt: [0.1, 0.18, 0.4, 0.65],
     cyclic: 0.08,
     staticLoad: 0.03,
@@ -73,6 +77,7 @@ export const PROCESSES: Readonly<Record<ProcessId, ProcessRow>> = {
     fusion: true,
     needsAmps: true,
     flux: false,
+    cautions: [],
     dirt: [0.15, 0.2, 0.35, 0.6],
     cyclic: 0.3,
     staticLoad: 0.1,
@@ -89,6 +94,7 @@ export const PROCESSES: Readonly<Record<ProcessId, ProcessRow>> = {
     fusion: false,
     needsAmps: false,
     flux: false,
+    cautions: [],
     dirt: [0.15, 0.25, 0.55, 0.85],
     cyclic: 0.9,
     staticLoad: 0.35,
@@ -105,6 +111,7 @@ export const PROCESSES: Readonly<Record<ProcessId, ProcessRow>> = {
     fusion: false,
     needsAmps: false,
     flux: true,
+    cautions: ['welding-flux'],
     dirt: [0.25, 0.35, 0.6, 0.85],
     cyclic: 0.45,
     staticLoad: 0.15,
@@ -121,6 +128,7 @@ export const PROCESSES: Readonly<Record<ProcessId, ProcessRow>> = {
     fusion: true,
     needsAmps: false,
     flux: true,
+    cautions: ['welding-flux'],
     dirt: [0.2, 0.25, 0.4, 0.55],
     cyclic: 0.2,
     staticLoad: 0.1,

@@ -73,6 +73,9 @@ export const PROTECTS = {
   neighbours: { name: 'neighbouring work', how: 'cover it: aluminium dust travels' },
 } as const satisfies Record<string, Protect>
 export type ProtectId = keyof typeof PROTECTS
+const PROTECT_OF: ReadonlyMap<string, Protect> = new Map(Object.entries(PROTECTS))
+/** What is known of a thing that is guarded, by its id; undefined where no table knows it. */
+export const protectOf = (id: string): Protect | undefined => PROTECT_OF.get(id)
 export const PROTECT_NAMES = Object.fromEntries(Object.entries(PROTECTS).map(([id, { name }]) => [id, name])) as Record<
   ProtectId,
   string

@@ -1,5 +1,5 @@
 import type { Job } from '../job/job.schema'
-import { PROTECTS } from '../job/words.table'
+import { protectOf } from '../job/words.table'
 import { kindOf } from '../mend/registry'
 import { SHARED_WORDS } from '../mend/words'
 import type { Made } from '../job-plan/step'
@@ -74,7 +74,7 @@ function saying({ code, mend }: Made, job: Job): string {
     return check?.name ?? code
   }
   if (code.startsWith('protect-')) {
-    const row = Object.entries(PROTECTS).find(([id]) => id === code.slice('protect-'.length))?.[1]
+    const row = protectOf(code.slice('protect-'.length))
     return row ? capital(row.name) : code
   }
   if (code.startsWith('extra-'))

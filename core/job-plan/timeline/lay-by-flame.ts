@@ -26,7 +26,7 @@ export function layByFlame(
   const own = PROCESSES[lay.process].fusion ? (kit.torches.find(({ gas }) => fuelOf(gas).oxygen) ?? torch) : torch
   const burnt = (minutes: number) => (own ? fuelL(own, minutes) : 0)
   const by = own ? { by: own.id } : {}
-  const cautions = PROCESSES[lay.process].flux ? ['welding-flux'] : []
+  const { cautions } = PROCESSES[lay.process]
   if (begins && own) {
     const reach = torchReach(own, mass, alloy, mend.work.wallMm, flowC, {
       startC: heat.c,

@@ -1,7 +1,7 @@
 import { ampsNeed } from '../../arc/amps'
 import { mostCurrent, strongest } from '../../arc/machine-reach'
 import { postflowS } from '../../arc/setup'
-import type { ProcessId } from '../../call/process.table'
+import { PROCESSES, type ProcessId } from '../../call/process.table'
 import type { Kit } from '../../job/job.schema'
 import { BETWEEN_PASSES_MIN } from '../../mend/minutes.table'
 import { currentFor, ENTERS, VOLTS } from '../../warm/current'
@@ -109,7 +109,7 @@ export function layMend(bench: Bench, mend: Readied): void {
       ...(machine ? { by: machine.id } : {}),
       uses: { ...uses, gasL, kWh: arcKWh(process, a, minutes) },
       after: [ready],
-      cautions: process === 'mig-pulse' ? ['pulsed-noise'] : [],
+      cautions: PROCESSES[process].cautions,
     })
     if (machine) dutyOf(machine).arc(a, minutes)
     heat.put(joule)

@@ -1,5 +1,5 @@
 import { INTERPASS_C } from '../../arc/interpass.table'
-import { PROTECTS } from '../../job/words.table'
+import { protectOf } from '../../job/words.table'
 import type { Alloy } from '../../metal/alloys.table'
 import type { KeptOn, PartGiven } from '../job-given'
 import type { Heat } from './heat'
@@ -18,8 +18,8 @@ const FAR_MM = 120
 export const keptOf = ({ keptOn, protect }: Pick<PartGiven, 'keptOn' | 'protect'>): Kept[] => [
   ...keptOn.map(({ id, limitC, atMm }: KeptOn): Kept => ({ id, limitC, atMm: atMm ?? null })),
   ...protect.flatMap(id => {
-    const row = Object.entries(PROTECTS).find(([known]) => known === id)?.[1]
-    return row && 'staysOn' in row ? [{ id, limitC: row.limitC, atMm: null }] : []
+    const row = protectOf(id)
+    return row?.staysOn && row.limitC !== undefined ? [{ id, limitC: row.limitC, atMm: null }] : []
   }),
 ]
 

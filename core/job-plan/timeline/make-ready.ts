@@ -1,5 +1,5 @@
 import { PROCESSES } from '../../call/process.table'
-import { PROTECTS } from '../../job/words.table'
+import { protectOf } from '../../job/words.table'
 import { LAYS_BY } from '../../lay/process.table'
 import {
   BAKE_C,
@@ -59,14 +59,14 @@ export function takeItIn(bench: Bench): void {
       after: [bench.shared],
     })
   for (const id of part.protect) {
-    const row = Object.entries(PROTECTS).find(([known]) => known === id)?.[1]
+    const code = protectOf(id)?.caution
     addShared({
       code: `protect-${id}`,
       kind: 'hand',
       trade: 'fit',
       phase: 'open',
       minutes: PROTECT_MIN_EACH,
-      cautions: row && 'caution' in row ? [row.caution] : [],
+      cautions: code ? [code] : [],
     })
   }
   addShared({ code: 'degrease', kind: 'hand', trade: 'clean', phase: 'open', minutes: DEGREASE_MIN[part.soak] })

@@ -1,6 +1,6 @@
 import type { Caution } from '../../ask/question'
 import type { Job } from '../../job/job.schema'
-import { CAUSES, PROTECTS, type Protect } from '../../job/words.table'
+import { CAUSES, protectOf, PROTECTS } from '../../job/words.table'
 import { caution } from '../../safety/cautions.table'
 import type { Body } from './body'
 import { capital, figure, list, type Sentence, type StationPlan } from '../parts'
@@ -9,8 +9,6 @@ export const DOES_WORDS = { seal: 'seals', static: 'carries steady load', cyclic
 
 /** Shape and scale further apart than this is worth a word, %. */
 const OFF_PCT = 5
-
-export const protectOf = (id: keyof typeof PROTECTS): Protect => PROTECTS[id]
 
 /** Take in: what it is and does, why it broke, what may not move, what is kept from harm. */
 export function planTakeIn(job: Job, body: Body | null): StationPlan<{ body: Body | null }> {
@@ -31,7 +29,7 @@ export function planTakeIn(job: Job, body: Body | null): StationPlan<{ body: Bod
   const cautions: Caution[] = []
   if (takeIn.safetyCritical !== 'none') cautions.push(caution(`safety-${takeIn.safetyCritical}`))
   for (const id of takeIn.protect) {
-    const { caution: code } = protectOf(id)
+    const code = protectOf(id)?.caution
     if (code && !cautions.some(entry => entry.code === code)) cautions.push(caution(code))
   }
   const why: Sentence[] = []

@@ -16,7 +16,7 @@ import { warmedAsOnPart, warmOnPart, type WarmZone } from './warm-on-part'
 import { weighed, weighedBody } from './warm-decision'
 import type { Body } from '../take-in/body'
 import { capital, count, figure, type Sentence, type StationPlan } from '../parts'
-import { protectOf } from '../take-in/take-in'
+import { PROTECTS, type Protect } from '../../job/words.table'
 
 export type Torch = Kit['torches'][number]
 export interface WarmData {
@@ -102,7 +102,7 @@ export function planWarm(
   // A mark that misses the metal tells nothing: what it stands for is then judged by the target, as without one.
   const marked = zones[0]?.guards.map(({ kind }) => kind) ?? []
   const unmarked = takeIn.protect.flatMap(id => {
-    const { name, limitC } = protectOf(id)
+    const { name, limitC }: Protect = PROTECTS[id]
     const kind = GUARDED[id]
     return limitC === undefined || (kind && marked.includes(kind))
       ? []
