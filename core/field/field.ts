@@ -247,7 +247,8 @@ export const namesGiven = (
 
 /** Corners of an outline, mm. */
 export type Outline = readonly (readonly [xMm: number, yMm: number])[]
-const corner = z.tuple([quantity('mm'), quantity('mm')], { error: 'two lengths: across and up' })
+const reach = quantity('mm', { min: -1000, max: 1000 })
+const corner = z.tuple([reach, reach], { error: 'two lengths: across and up' })
 const FEWEST_CORNERS = 3
 
 /** An outline by its corners: pairs, or the same as text such as `0 0, 40 0, 20 30`. */

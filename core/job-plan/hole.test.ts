@@ -42,4 +42,37 @@ describe('a hole', () => {
     expect(depositG / (volumeMm3 * 0.00268)).toBeGreaterThan(0.97)
     expect(depositG / (volumeMm3 * 0.00268)).toBeLessThan(1.03)
   })
+  it('that is a pocket wants corners that enclose one: too few, flat, crossing or far off is said at it, never thrown', () => {
+    for (const pocket of [
+      [],
+      [
+        [0, 0],
+        [10, 0],
+      ],
+      [
+        [0, 0],
+        [10, 0],
+        [20, 0],
+      ],
+      [
+        [0, 0],
+        [10, 10],
+        [12, 0],
+        [0, 8],
+      ],
+      [
+        [0, 0],
+        [1e5, 0],
+        [0, 1e5],
+      ],
+      '0 0, 40 0',
+    ]) {
+      const asked = questions.ask('job.plan', { part, mends: [{ id: 'p', kind: 'hole', pocket, deepMm: 3 }] })
+      expect(asked).toMatchObject({ ok: false, error: { kind: 'invalid-input' } })
+      if (!asked.ok && asked.error.kind === 'invalid-input')
+        expect(asked.error.issues.map(({ path }) => path).join()).toMatch(/^mends\[0\]\.pocket/)
+    }
+    // A right-angled triangle of 40 by 30 mm, 3 mm deep: half of the box.
+    expect(planned({ pocket: '0 0, 40 0, 0 30', deepMm: 3 }).volumeMm3 / 1800).toBeGreaterThan(1)
+  })
 })

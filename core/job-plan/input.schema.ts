@@ -109,7 +109,8 @@ export const givenFields = {
     .max(60)
     .refine(list => new Set(list.map(each => each.id)).size === list.length, { error: 'two mends have the same id' })
     .superRefine((list, context) => {
-      const waits = list.map(({ id, values: { after } }) => ({
+      // One that is wrong by itself has no readings yet, and says so itself.
+      const waits = (list as Partial<MendGiven>[]).map(({ id = '', values: { after } = {} }) => ({
         id,
         after: Array.isArray(after) ? after.filter((one): one is string => typeof one === 'string') : [],
       }))

@@ -6,6 +6,7 @@ import { coneMm3, domeMm3 } from '../volumes'
 import { coneOf, diameterOf, throughOf } from './cone'
 import { cut, section, sketch } from './drawing'
 import { fields } from './fields'
+import { wrongCorners } from './pocket'
 import { words } from './words'
 
 /**
@@ -58,6 +59,10 @@ export const hole = mendKind({
   name: 'hole to fill',
   fields,
   words,
+  check: ({ pocket }) => {
+    const message = wrongCorners(pocket)
+    return message === null ? null : { reading: 'pocket', message }
+  },
   finish: 'rough',
   coverable: true,
   sketch,
