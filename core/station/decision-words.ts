@@ -7,7 +7,7 @@ import { FINISHES } from '../mend/finishes.table'
 import { kindOf, wordsFor } from '../mend/registry'
 import { wayName } from '../mend/way-name'
 import type { UnitKey } from '../quantity/units.table'
-import { capital, count, figure, list, type Sentence } from './parts'
+import { capital, count, figure, fine, list, type Sentence } from './parts'
 import { CHECKS, CHECK_OF } from './prove/checks.table'
 
 /** A decision as a station shows it: what was settled, why, what else was open, which reading would turn it. */
@@ -19,7 +19,7 @@ export interface ShownDecision {
   isNamed: boolean
   took: string
   because: string[]
-  others: { took: string; minutes: number | null; chancePct: number | null; because: string }[]
+  others: { took: string; minutes: number | null; chancePct: number | null; because: string[] }[]
   near: Sentence[]
 }
 
@@ -108,10 +108,10 @@ function tookWords(about: Decision['about'], took: string, { job, kind }: Of): s
 
 function becauseWords(code: string, { kind }: Of): string | null {
   const own = OTHERS[code] ?? WHOLE_WORDS[code]
-  if (own) return own.replace(/\.$/, '')
+  if (own) return own
   if (!kind) return null
   try {
-    return wordsFor(kind, code).replace(/\.$/, '')
+    return wordsFor(kind, code)
   } catch {
     return null
   }
@@ -130,13 +130,17 @@ function readingOf(path: string, job: Job): { label: string; unit: UnitKey } {
   return { label: field?.label ?? key, unit: field?.unit ?? 'number' }
 }
 
+/** Nearer than this, a length in millimetres to a tenth reads the same, mm. */
+const CLOSE_MM = 0.1
 type Other = ShownDecision['others'][number]
 /** What has no figures of its own stands with the rest of which the same is said. */
 function together(others: readonly Other[]): Other[] {
   const rows: Other[] = []
   for (const other of others) {
     const at = rows.findIndex(
-      row => row.because === other.because && [row, other].every(one => one.minutes === null && one.chancePct === null),
+      row =>
+        row.because.join() === other.because.join() &&
+        [row, other].every(one => one.minutes === null && one.chancePct === null),
     )
     const same = rows[at]
     if (same) rows[at] = { ...same, took: `${same.took}, ${other.took}` }
@@ -162,19 +166,19 @@ export const shownDecisions = (job: Job, decisions: readonly Decision[]): ShownD
           took: tookWords(about, other.took, told),
           minutes: other.minutes ?? null,
           chancePct: other.chancePct ?? null,
-          because: other.because
-            .map(code => becauseWords(code, told) ?? '')
-            .filter(Boolean)
-            .join('; '),
+          because: other.because.flatMap(code => becauseWords(code, told) ?? []),
         })),
       ),
       near: near.map((line): Sentence => {
         const { label, unit } = readingOf(line.reading, job)
+        // Where a line is so near that both would read the same, they are said to thousandths.
+        const isClose = unit === 'mm' && Math.abs(line.turnsAt - line.now) < CLOSE_MM
+        const read = (value: number) => (isClose ? fine(value) : figure(value, unit))
         return [
           `${label}, now `,
-          figure(line.now, unit),
+          read(line.now),
           ': from ',
-          figure(line.turnsAt, unit),
+          read(line.turnsAt),
           ` it would be “${tookWords(about, line.tookThen, told)}”.`,
         ]
       }),

@@ -38,7 +38,6 @@ const STEPS: Readonly<Record<string, string>> = {
 const BECAUSE: Readonly<Record<string, string>> = {
   interpass: 'until the metal may take the next pass',
   duty: 'for the duty of the machine',
-  'by-itself': 'by itself',
   'worked-cold': 'it is measured and machined cold',
   'fit-heat': 'down to the heat of the fit',
   'cool-to-hand': 'before it is measured',
@@ -65,9 +64,6 @@ export interface ShownStep {
   because: string | null
 }
 
-/** A sentence that is one step of several: without its stop. */
-const bare = (text: string) => text.replace(/\.$/, '')
-
 function saying({ code, mend }: Made, job: Job): string {
   if (code.startsWith('check-')) {
     const check = CHECKS.find(({ id }) => id === CHECK_OF[code.slice('check-'.length)])
@@ -75,12 +71,12 @@ function saying({ code, mend }: Made, job: Job): string {
   }
   if (code.startsWith('protect-')) {
     const row = protectOf(code.slice('protect-'.length))
-    return row ? capital(row.name) : code
+    return row ? `${capital(row.name)}: ${row.how}.` : code
   }
   if (code.startsWith('extra-'))
     return job.handOver.other.find(({ id }) => id === code.slice('extra-'.length))?.name ?? code
   const kind = mend === undefined ? undefined : job.mends.find(({ id }) => id === mend)?.kind
-  return bare(STEPS[code] ?? (kind && kindOf(kind).words[code]) ?? SHARED_WORDS[code] ?? code)
+  return STEPS[code] ?? (kind && kindOf(kind).words[code]) ?? SHARED_WORDS[code] ?? code
 }
 
 const reason = (because: string | undefined): string | null =>

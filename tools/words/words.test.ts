@@ -200,7 +200,16 @@ describe('the made-up shop in German', () => {
             { path: 'record', text: line.text },
           ]),
       ])
-      for (const { path, text } of [...shown, ...record]) if (left(text) > 0) wanted.set(text.replace(PART, '#'), path)
+      const { steps, decisions } = plan.mends
+      const planned = leaves(
+        {
+          steps: steps.map(({ says, because }) => [says, because]),
+          decisions: decisions.map(({ about, took, because, others }) => [about, took, because, others]),
+        },
+        'planned',
+      )
+      for (const { path, text } of [...shown, ...planned, ...record])
+        if (left(text) > 0) wanted.set(text.replace(PART, '#'), path)
     }
     expect([...wanted]).toEqual([])
   })

@@ -65,7 +65,7 @@ const more = (minutes: number | null, chancePct: number | null) =>
                   more(other.minutes, other.chancePct)
                 }}</span>
               </td>
-              <td>{{ other.because }}</td>
+              <td><span v-for="(why, n) in other.because" :key="n" class="why">{{ why }}</span></td>
             </tr>
           </template>
         </tbody>
@@ -75,10 +75,17 @@ const more = (minutes: number | null, chancePct: number | null) =>
 </template>
 
 <style scoped>
+th:first-child {
+  width: 22%;
+}
+th:last-child {
+  width: 44%;
+}
 .gap {
   margin-top: 16px;
 }
 .why {
   display: block;
+  margin-bottom: 2px;
 }
 </style>
