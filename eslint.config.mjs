@@ -17,7 +17,8 @@ const TOPICS = {
   words: [],
   // Pictures that are measured and read; a groove's template is cut along what was traced in one.
   photo: [...BASE, 'words'],
-  groove: [...BASE, 'photo', 'words'],
+  // A groove is filled by an arc's beads.
+  groove: [...BASE, 'arc', 'photo', 'words'],
   solid: BASE,
   // Arithmetic that is compiled beforehand, and how it is started.
   kernel: [],

@@ -162,7 +162,7 @@ function signalBracket(): Job {
       'crack',
       'broken lug',
       { lengthMm: '42 mm', sides: '2', keepBreak: true, landMm: '1.5 mm', rodMm: '2.4 mm' },
-      { done: ['uncoat', 'find-ends', 'stop-holes', 'groove', 'wipe', 'pass-1', 'pass-2'] },
+      { done: ['uncoat', 'find-ends', 'stop-holes', 'groove', 'wipe', 'pass-1'] },
     ),
     mend('bolt', 'thread', 'bolt thread', {
       thread: 'M8',

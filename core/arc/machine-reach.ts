@@ -22,3 +22,10 @@ export function mostCurrent(machine: MachineRating): { a: number; by: 'machine' 
   const a = Math.min(highA, torchA, mains)
   return { a, by: a === highA ? 'machine' : a === torchA ? 'torch' : 'mains' }
 }
+
+/** What alone keeps a machine from a current, A; the machine itself where more than its torch or its mains does. */
+export function heldBackBy(machine: MachineRating, a: number): 'machine' | 'torch' | 'mains' {
+  const without = (change: Partial<MachineRating>) => mostCurrent({ ...machine, ...change }).a >= a
+  if (without({ supplyV: null })) return 'mains'
+  return without({ torchA: Infinity }) ? 'torch' : 'machine'
+}

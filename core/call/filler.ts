@@ -1,5 +1,6 @@
 import type { Step } from '../ask/question'
 import type { Alloy } from '../metal/alloys.table'
+import { notUnderLoad } from '../metal/not-under-load'
 import { ALLOYS } from '../metal/alloys.table'
 import { familyById } from '../metal/families.table'
 import { mix } from '../crack/chemistry'
@@ -71,9 +72,7 @@ export function chooseFiller(
   const bases = baseA.name === baseB.name ? [baseA] : [baseA, baseB]
   const families = bases.map(base => familyById(base.family))
   const notFused = families.some(family => family?.id === 'magnesium' || family?.id === 'zinc-alloy')
-  const strong = bases.some(
-    base => base.family === 'wrought-7xxx-copper' || (base.family === 'wrought-2xxx' && base.name !== '2219'),
-  )
+  const strong = bases.some(notUnderLoad)
   const cast = bases.some(base => base.form === 'cast')
   const castSilicon = bases.some(base => base.form === 'cast' && (base.pct.Si ?? 0) > CAST_SILICON_PCT)
   const baseMg = Math.max(...bases.map(base => base.pct.Mg ?? 0))

@@ -41,6 +41,8 @@ export interface JudgeInput {
   newWeeks?: number | undefined
   /** Whether the cause of the failure is known and put right; left out, it does not count. */
   cause?: keyof typeof CAUSE_POINTS | undefined
+  /** Nothing is melted: neither the metal, nor the oil in it, nor its wall counts then. */
+  cold?: boolean | undefined
   /** How it is mended, where that is known: each counts only where it is given. */
   process?: ProcessId | undefined
   warmed?: 'none' | 'chill' | 'preheat' | undefined
@@ -106,7 +108,7 @@ function howParts(input: JudgeInput): { reason: string; effect: number }[] {
  * table.
  */
 export function judge(input: JudgeInput): Judged {
-  const { families, soak, earlierRepair, load, safetyCritical, wallMm, newPrice, repairPrice } = input
+  const { families, soak, earlierRepair, load, safetyCritical, wallMm, newPrice, repairPrice, cold = false } = input
   const total = families.reduce((sum, entry) => sum + entry.probability, 0)
   const ofFamily = (id: FamilyId) => FAMILIES.find(family => family.id === id)!
   const metal = families.reduce(
@@ -116,8 +118,8 @@ export function judge(input: JudgeInput): Judged {
   const likeliest = [...families].sort((a, b) => b.probability - a.probability)[0]!
   const parts = [
     { reason: 'a clean, sound, weldable part', effect: SOUND_CHANCE_PCT },
-    { reason: `metal: ${ofFamily(likeliest.id).name}`, effect: metal },
-    { reason: soak === 'dry' ? 'never held oil' : soak, effect: SOAK_POINTS[soak] },
+    { reason: `metal: ${ofFamily(likeliest.id).name}`, effect: cold ? 0 : metal },
+    { reason: soak === 'dry' ? 'never held oil' : soak, effect: cold ? 0 : SOAK_POINTS[soak] },
     {
       reason: earlierRepair === 'none' ? 'no earlier repair' : `earlier repair: ${earlierRepair}`,
       effect: EARLIER_POINTS[earlierRepair],
@@ -140,8 +142,8 @@ export function judge(input: JudgeInput): Judged {
         ]
       : []),
     ...howParts(input),
-    { reason: 'thin wall', effect: THIN_WALL_POINTS * (1 - ramp(wallMm, THIN_WALL_MM)) },
-    { reason: 'heavy wall', effect: HEAVY_WALL_POINTS * ramp(wallMm, HEAVY_WALL_MM) },
+    { reason: 'thin wall', effect: cold ? 0 : THIN_WALL_POINTS * (1 - ramp(wallMm, THIN_WALL_MM)) },
+    { reason: 'heavy wall', effect: cold ? 0 : HEAVY_WALL_POINTS * ramp(wallMm, HEAVY_WALL_MM) },
   ].filter((part, index) => index === 0 || Math.abs(part.effect) > 0.05)
   const raw = parts.reduce((sum, part) => sum + part.effect, 0)
   const chancePct = Math.min(MOST_CHANCE_PCT, Math.max(LEAST_CHANCE_PCT, raw))
@@ -159,7 +161,7 @@ export function judge(input: JudgeInput): Judged {
   const [verdict, because]: [JudgeVerdict, string] =
     safetyCritical !== 'none'
       ? ['refer', `${safetyCritical.replace('-', ' and ')}: needs the maker's approval and licensed practice`]
-      : hopeless > HOPELESS_AT
+      : hopeless > HOPELESS_AT && !cold
         ? ['decline', `${ofFamily(likeliest.id).name} is not fusion welded`]
         : dear
           ? ['decline', 'it comes too near the price of a new one']

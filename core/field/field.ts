@@ -164,6 +164,17 @@ export const sides = (label: string, usual: 1 | 2): Field<1 | 2> => ({
   >,
 })
 
+/** 1 or 2, which may be left to the plan. */
+export const maybeSides = (label: string, help: string): Field<1 | 2 | undefined> => ({
+  kind: 'count',
+  label,
+  words: { 1: 'one', 2: 'both' },
+  usual: undefined,
+  required: false,
+  help,
+  schema: optional(z.union([z.literal(1), z.literal(2)], { error: '1 or 2' })),
+})
+
 /** How many, 1 at least. */
 export const many = (label: string, usual: number, most: number): Field<number> => ({
   kind: 'count',

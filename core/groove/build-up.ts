@@ -1,6 +1,8 @@
 import { NoAnswer, type Step } from '../ask/question'
 import type { Bead } from './beads'
-import { BEAD_TO_ROD_AREA, DEPOSIT_G_MIN_PER_MM2, type GroovePlan } from './plan'
+import { ampsNeed } from '../arc/amps'
+import { beadMm2 as beadOn, rodDepositGMin } from '../arc/bead'
+import type { GroovePlan } from './plan'
 
 export interface BuildUpInput {
   /** Of the lost edge or corner: along it, across it, and how much of it is gone. */
@@ -23,8 +25,8 @@ const OVERLAP = 0.3
 /**
  * A lost edge or corner built up in layers of overlapping beads, proud all round.
  *
- * A bead of section s (rod section × a hand's usual) and width w = √(aspect × s × 3/2) (a parabola) lies at pitch w (1
- * − overlap); a layer rises by s ÷ pitch, which conserves metal. Layers run alternately one way and the other. Metal:
+ * A bead of section s (a hand's usual on so thick an edge) and width w = √(aspect × s × 3/2) (a parabola) lies at
+ * pitch w (1 − overlap); a layer rises by s ÷ pitch, which conserves metal. Layers run alternately one way and the other. Metal:
  * exact; passes: common practice, to a third.
  * @throws NoAnswer past 500 beads
  */
@@ -34,7 +36,7 @@ export function planBuildUp(
   const { longMm, fillerMm, rodMm, efficiencyPct, proudMm } = input
   const [wide, high, long] = [input.wideMm + 2 * proudMm, input.highMm + proudMm, longMm + 2 * proudMm]
   const rodMm2 = (Math.PI / 4) * fillerMm ** 2
-  const beadMm2 = BEAD_TO_ROD_AREA * rodMm2
+  const beadMm2 = beadOn(input.wideMm, fillerMm)
   const beadWideMm = Math.sqrt(BEAD_ASPECT * beadMm2 * 1.5)
   const beadsPerLayer = Math.max(1, Math.round(wide / (beadWideMm * (1 - OVERLAP))))
   const risePerLayerMm = beadMm2 / (wide / beadsPerLayer)
@@ -60,7 +62,8 @@ export function planBuildUp(
       halfHeightMm: (high / layers / 2) * 1.1,
     }
   })
-  const arcMin = massG / (DEPOSIT_G_MIN_PER_MM2 * fillerMm ** 2)
+  const depositGMin = rodDepositGMin(ampsNeed(input.wideMm, 20, 'ac-tig', 'flat').a, fillerMm)
+  const arcMin = massG / depositGMin
   const step = (label: string, formula: string, value: number, unit: string, source = 'plane geometry'): Step => ({
     label,
     formula,
@@ -96,7 +99,7 @@ export function planBuildUp(
       step('Its mass', `× ${input.fillerDensityGcm3} g/cm³`, massG, 'g', 'ASM Handbook vol. 2, recalled from memory'),
       step(
         'Width of one bead',
-        `√(${BEAD_ASPECT} × 3/2 × ${BEAD_TO_ROD_AREA} × rod section)`,
+        `√(${BEAD_ASPECT} × 3/2 × ${beadMm2.toFixed(1)} mm² a bead)`,
         beadWideMm,
         'mm',
         'common practice, no source',
@@ -105,7 +108,7 @@ export function planBuildUp(
       step('Layers', 'height ÷ rise of one layer', layers, 'layers'),
       step(
         'Arc time',
-        `mass ÷ (${DEPOSIT_G_MIN_PER_MM2} × ${fillerMm}² g/min)`,
+        `mass ÷ ${depositGMin.toFixed(1)} g/min at the current that so thick an edge wants`,
         arcMin,
         'min',
         'common practice, no source',

@@ -1,3 +1,4 @@
+import { beadMm2, rodPasses } from '../arc/bead'
 import { NoAnswer, type Step } from '../ask/question'
 import type { End } from './run'
 import { capAreaMm2, grooveSection } from './section'
@@ -41,14 +42,6 @@ export interface GroovePlan {
   beads: Bead[]
 }
 
-/** A hand-fed bead's section over the rod's own: judgement, from common practice. */
-export const BEAD_TO_ROD_AREA = 1.75
-/**
- * Hand-fed deposit in g/min over the rod's diameter squared in mm²; 2.4 mm rod lays about 2 g a minute: common
- * practice, no source.
- */
-export const DEPOSIT_G_MIN_PER_MM2 = 0.36
-
 /**
  * Groove, metal, rods, passes and arc time for a crack.
  *
@@ -77,14 +70,14 @@ export function planGroove(input: GrooveInput): GroovePlan & { working: Step[] }
   const rodsNeeded = volumeMm3 / (efficiencyPct / 100) / rodVolumeMm3
   // A whole number that came out a hair over, by rounding alone, is that number.
   const rods = Math.max(1, Math.ceil(rodsNeeded - 1e-9))
-  const passesPerSide = Math.max(1, Math.ceil(areaMm2 / sides / (BEAD_TO_ROD_AREA * rodMm2) - 1e-9))
+  const ofSide = rodPasses({ volumeMm3: volumeMm3 / sides, runMm }, wallMm, fillerMm, input.fillerDensityGcm3)
+  const passesPerSide = ofSide.passes
   if (passesPerSide > 500)
     throw new NoAnswer(
       `filling this groove with a ${fillerMm} mm rod would take over 500 passes a side; take a thicker rod or fit a patch`,
     )
   const passes = passesPerSide * sides
-  const depositGMin = DEPOSIT_G_MIN_PER_MM2 * fillerMm ** 2
-  const arcMin = massG / depositGMin
+  const arcMin = ofSide.arcMin * sides
   const stopHoles = closed
     ? []
     : [...(startsIn === 'tip' ? [-input.pastTipMm] : []), ...(endsIn === 'tip' ? [crackMm + input.pastTipMm] : [])].map(
@@ -141,14 +134,14 @@ export function planGroove(input: GrooveInput): GroovePlan & { working: Step[] }
       ),
       step(
         'Passes, one side',
-        `section ÷ (${BEAD_TO_ROD_AREA} × rod section), rounded up`,
+        `section ÷ ${beadMm2(wallMm, fillerMm).toFixed(1)} mm² a bead on this wall with this rod, rounded up`,
         passesPerSide,
         'passes',
-        'judgement, from common practice',
+        'published procedures of butts, from memory; common practice',
       ),
       step(
         'Arc time',
-        `mass ÷ (${DEPOSIT_G_MIN_PER_MM2} × ${fillerMm}² g/min)`,
+        "each pass as long as its travel takes, no faster than a hand goes and the wall's current melts its rod",
         arcMin,
         'min',
         'common practice, no source',

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { beadMm2 } from '../arc/bead'
 import { describe, expect, it } from 'vitest'
 import { questions } from '../questions'
 import { planBuildUp } from './build-up'
@@ -41,9 +42,10 @@ describe('a lost edge built up', () => {
     expect(plan.massG).toBeCloseTo(11 * 13.5 * 33 * 2.69e-3, 9)
     expect(plan.passes).toBe(plan.layers * plan.beadsPerLayer)
     // Beads of the usual section must fill the height: within one layer.
-    const laid = ((plan.passes * 1.75 * Math.PI) / 4) * 2.4 ** 2
+    const bead = beadMm2(input.wideMm, input.fillerMm)
+    const laid = plan.passes * bead
     expect(laid).toBeGreaterThanOrEqual(plan.areaMm2 - 1e-6)
-    expect(laid).toBeLessThan(plan.areaMm2 + ((plan.beadsPerLayer * 1.75 * Math.PI) / 4) * 2.4 ** 2)
+    expect(laid).toBeLessThan(plan.areaMm2 + plan.beadsPerLayer * bead)
   })
   it('turns about from layer to layer', () => {
     const { beads, beadsPerLayer } = planBuildUp(input)

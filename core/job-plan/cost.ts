@@ -5,6 +5,7 @@ import type { Kit } from '../job/job.schema'
 import { WIRE_MM } from '../lay/process.table'
 import { findAlloy } from '../metal/find-alloy'
 import { VOLTS } from '../warm/current'
+import { heldRod, heldRods, rodLongMm } from './rods'
 import type { PlanStep, StepKind, Uses } from './step'
 
 /** A rod of a filler that the kit does not hold, and a gram of wire: common practice, no source. */
@@ -33,9 +34,8 @@ const volumeOf = ({ diameterMm, lengthMm }: { diameterMm: number; lengthMm: numb
 
 /** Rods in money: by what they weigh, at what the kit's own rod of that filler cost. */
 export function rodsPrice(kit: Kit, { filler, diameterMm, count }: Uses['rods'][number]): number {
-  const held = kit.rods.filter(isOf(filler))
-  const own = held.find(rod => Math.abs(rod.diameterMm - diameterMm) < 0.01) ?? held[0] ?? USUAL_ROD
-  return (count * volumeOf({ diameterMm, lengthMm: USUAL_ROD.lengthMm }) * own.price) / volumeOf(own)
+  const own = heldRod(kit, filler, diameterMm) ?? heldRods(kit, filler)[0] ?? USUAL_ROD
+  return (count * volumeOf({ diameterMm, lengthMm: rodLongMm(kit, filler, diameterMm) }) * own.price) / volumeOf(own)
 }
 
 /** A flame's own gas where the kit has a cylinder of that name; an arc is shielded by the first. */
@@ -84,20 +84,3 @@ export function spentOn(kit: Kit, { kind, minutes, uses, by, filler }: Priced): 
 }
 export const priceOf = (kit: Kit, step: Priced): number =>
   Object.values(spentOn(kit, step)).reduce((total, price) => total + price, 0)
-
-/** Whole rods to hand out and to buy, by filler and thickness: rounded once, for the job. */
-export function wholeRods(steps: readonly Pick<PlanStep, 'uses'>[]): RodsOut[] {
-  const found = new Map<string, RodsOut>()
-  for (const { filler, diameterMm, count } of steps.flatMap(({ uses }) => uses?.rods ?? [])) {
-    const key = `${filler} ${diameterMm}`
-    const before = found.get(key)?.count ?? 0
-    found.set(key, { filler, diameterMm, count: before + count, rods: Math.ceil(before + count - 1e-9) })
-  }
-  return [...found.values()]
-}
-export interface RodsOut {
-  filler: string
-  diameterMm: number
-  count: number
-  rods: number
-}

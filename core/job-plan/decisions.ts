@@ -85,7 +85,7 @@ function ofMend(settled: Settled, one: Readied): Decision[] {
       : []),
     about({ about: 'finish', took: finish.took, others: [], because: [{ code: finish.because }] }),
     ...(laid ? [about({ about: 'passes', took: String(passesOf(one)), others: [], because: [] })] : []),
-    about({ about: 'checks', took: mendChecks(one, settled.job.part).join(' '), others: [], because: [] }),
+    about({ about: 'checks', took: mendChecks(one, settled.job).join(' '), others: [], because: [] }),
   ]
 }
 

@@ -6,6 +6,8 @@ export interface Doing {
   again: Readonly<Record<string, number>>
   /** Whatever else is on the bill. */
   extras: readonly { id: string; name: string; price: number }[]
+  /** Checks that the shop leaves out, with its reason in the record. */
+  leftOut: readonly string[]
   /** Set on the machine by hand: the arc's current and the shielding gas. */
   currentA: number | null
   flowLMin: number | null

@@ -175,7 +175,7 @@ function moreIsNotLess(job: DrawnJob, plan: Answer): string[] {
     ...(heavier &&
     heavier.warm.toC === plan.warm.toC &&
     !differ(heavier, plan).length &&
-    heavier.warm.minutes < plan.warm.minutes - 1e-6
+    heavier.warm.minutes < plan.warm.minutes * (1 - 1e-5) - 1e-6
       ? [`heavier warms in ${heavier.warm.minutes} for ${plan.warm.minutes}`]
       : []),
     ...job.mends.flatMap((mend, n) => {

@@ -5,7 +5,7 @@ import type { Order, WantedLay } from '../lay/lays'
 import type { KindId } from '../mend/registry'
 import type { BodyGiven } from '../part/bodies'
 import type { PartSizes } from '../part/mass'
-import type { Does, Moves, Stakes } from '../part/words.table'
+import type { Does, Mind, Moves, Stakes } from '../part/words.table'
 import type { WarmAsk, Warmth } from '../warm/decide'
 import type { Doing } from './doing'
 
@@ -26,6 +26,7 @@ export interface PartGiven extends PartSizes {
   causeCured?: boolean | undefined
   safetyCritical: SafetyCritical
   stakes: Stakes
+  minds: readonly Mind[]
   /** Parts alike that are mended together. */
   alike: number
   pressureMPa?: number | undefined

@@ -1,5 +1,6 @@
 import { TOO_DEAR_SHARE, LONG_WAIT_WEEKS } from '../call/judge.table'
 import type { JudgeVerdict } from '../call/judge'
+import { allowedTorches, flameBarred } from '../flame/allowed'
 import type { PartFacts } from '../mend/kind'
 import { familyById } from '../metal/families.table'
 import { metalHazards } from '../metal/identify/identify'
@@ -40,6 +41,11 @@ function partDecision(decided: readonly MendDecided[]): JudgeVerdict {
     ? 'repair-with-limits'
     : 'repair'
 }
+
+/** Whether a mend is brought to a heat of its own before it is laid. */
+const isWarmedForFit = ({ opening }: Readied['work']) => opening.some(({ at }) => at !== undefined)
+/** Heats that a mend's own work wants. */
+const heatsOf = ({ opening, rebuild }: Readied['work']) => [...opening, ...rebuild].flatMap(({ at }) => at ?? [])
 
 /** Where a mend lies, and how far it reaches from there. */
 const placeOf = ({ given: { atMm }, work }: Readied) =>
@@ -116,7 +122,8 @@ export function decide(job: JobGiven, stopped: ReadonlyMap<string, string>, memo
   const limitC = Math.min(metalC, keptC)
   const able = mends.filter(({ trouble, given }) => !trouble && !stopped.has(given.id))
   const arcs: WarmAsk['arcs'] = able
-    .filter(({ lays }) => lays.some(({ lay }) => isArc(lay.process)))
+    // What is warmed for its fit is welded at that heat.
+    .filter(({ lays, work }) => lays.some(({ lay }) => isArc(lay.process)) && !isWarmedForFit(work))
     .map(one => ({
       leastC: one.process.leastC,
       easyC: one.process.easyC,
@@ -129,7 +136,13 @@ export function decide(job: JobGiven, stopped: ReadonlyMap<string, string>, memo
     school: job.warmSchool,
     startC: job.startC,
     torches: kit.torches,
-    part: { ...mass, protect: part.protect },
+    part: {
+      ...mass,
+      protect: part.protect,
+      earlierWeld: part.earlierRepair === 'weld',
+      flameBarred: flameBarred(part),
+    },
+    heats: able.flatMap(({ work }) => heatsOf(work)),
     body: main,
     arcs,
     cap: { c: limitC, why: keptC < metalC ? 'kept-on' : 'metal-limit' },
@@ -139,8 +152,10 @@ export function decide(job: JobGiven, stopped: ReadonlyMap<string, string>, memo
   const warmedC = warm.need !== 'none' && warm.reaches ? warm.toC : startC
   const decided = new Map(
     mends.map(one => {
-      const cold = one.lays.some(({ lay }) => isArc(lay.process)) && one.process.leastC > warmedC + 1
-      const held = stopped.get(one.given.id) ?? (cold ? coldBecause(caps, one) : null)
+      const ownC = Math.max(warmedC, ...heatsOf(one.work).map(({ c }) => c))
+      const cold = one.lays.some(({ lay }) => isArc(lay.process)) && one.process.leastC > ownC + 1
+      const tooHot = ownC > Math.max(keptC, warmedC)
+      const held = stopped.get(one.given.id) ?? (cold ? coldBecause(caps, one) : tooHot ? 'kept-on-limit' : null)
       const known = memo.decided.get(one)
       if (known && known.part === part && known.warmedC === warmedC && known.held === held)
         return [one.given.id, known.found] as const
@@ -244,8 +259,9 @@ function tooDear({ part: { newPrice, newWeeks = 0 }, doing }: JobGiven, price: n
 }
 
 /** A part and its mends worked out as one job: decisions with the lines near them, steps, and what they come to. */
-export function planWhole(job: JobGiven, looksNear = true): JobPlanned {
+export function planWhole(given: JobGiven, looksNear = true): JobPlanned {
   const memo: Memo = new Memo()
+  const job = { ...given, kit: { ...given.kit, torches: allowedTorches(given.kit.torches, given.part) } }
   const settled = settle(job, memo)
   const decisions = decisionsOf(settled)
   // Looking for the lines near it takes several times as long as the plan.

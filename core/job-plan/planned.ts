@@ -1,5 +1,5 @@
 import type { Step } from '../ask/question'
-import { wholeRods } from './cost'
+import { wholeRods } from './rods'
 import type { Decision } from './decision'
 import type { JobPlanned, PlannedMend, PlannedWork } from './job-planned'
 import { mendChecks } from './decide/checks'
@@ -44,7 +44,7 @@ function mendOf(one: Readied, { decided, steps, job, decision }: Settled, foundC
   const found = decided.get(given.id)
   if (!found) throw new Error(`mend ${given.id} was not decided`)
   const took = decision === 'decline' && found.took !== 'refer' ? 'decline' : found.took
-  const arcs = own.filter(({ kind, code }) => kind === 'arc' && code !== 'boil-out' && code !== 'lay-again')
+  const arcs = own.filter(({ kind, pass }) => kind === 'arc' && pass !== undefined)
   const laid = mended ? lays : []
   const [firstArc] = arcs
   return {
@@ -85,7 +85,7 @@ function mendOf(one: Readied, { decided, steps, job, decision }: Settled, foundC
     gasL: used(own, 'gasL'),
     opening: worksOf(own, 'opening'),
     rebuild: worksOf(own, 'rebuild'),
-    checks: mended ? mendChecks(one, job.part) : [],
+    checks: mended ? mendChecks(one, job) : [],
     cautions: [...new Set(own.flatMap(({ cautions }) => cautions))],
     price: sum(own.map(({ price }) => price)),
   }
@@ -97,7 +97,7 @@ export function planned(settled: Settled, decisions: Decision[]): JobPlanned {
   const startC = job.startC ?? warm.toC
   const found = mends.map(one => mendOf(one, settled, warm.need === 'none' ? startC : warm.toC))
   const all = [...steps]
-  const rodsOut = wholeRods(all)
+  const rodsOut = wholeRods(all, job.kit)
   const price = sum(all.map(step => step.price))
   const { newPrice } = job.part
   const warming = all.filter(({ code }) => code === 'warm')

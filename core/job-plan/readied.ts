@@ -3,19 +3,22 @@ import { NoAnswer } from '../ask/question'
 import type { ProcessId, Soak } from '../call/process.table'
 import type { Fields } from '../field/field'
 import { laysOf, type Lay } from '../lay/lays'
-import { meansOf, nearestRodMm, rodForWall, ROD_LONG_MM, type Means } from '../lay/means'
+import { meansOf, nearestRodMm, rodForWall, type Means } from '../lay/means'
 import { LAYS_BY } from '../lay/process.table'
 import type { KindInput, MendKind, MendWork, PartFacts, Work } from '../mend/kind'
-import { UNCOAT_MIN } from '../mend/minutes.table'
+import { UNCOAT } from '../mend/minutes.table'
+import { flatSeat } from '../mend/steps'
 import { kindOf } from '../mend/registry'
 import { findAlloy } from '../metal/find-alloy'
 import type { Alloy } from '../metal/alloys.table'
+import { notUnderLoad } from '../metal/not-under-load'
 import type { Body } from '../part/bodies'
 import { decideProcess, isArc, type ProcessDecided } from './decide/process'
 import type { DecideFiller, FillerDecided } from './decide/filler'
-import { finishOf, type Finished } from './decide/finish'
+import { finishOf, isFlatSeat, type Finished } from './decide/finish'
 import type { JobGiven, MendGiven } from './job-given'
 import { MOST_PASSES } from './most-passes'
+import { heldRods, rodLongMm } from './rods'
 import { sum } from './sum'
 
 /** A lay with what it takes and the rod that it is fed with. */
@@ -35,6 +38,7 @@ export interface Common {
   after: readonly string[]
   elsewhere: readonly string[]
   bought: boolean
+  runOver: boolean
 }
 /** Everything that one mend asks for by itself, but its place among the others. */
 export interface Readied {
@@ -49,19 +53,22 @@ export interface Readied {
   lays: ReadyLay[]
   /** Why it can't be mended, as a code; null where it can. */
   trouble: string | null
+  /** What that falls short by. */
+  falls: ProcessDecided['falls']
 }
 
 const textsOf = (value: unknown): string[] =>
   Array.isArray(value) ? value.filter((one): one is string => typeof one === 'string') : []
 
 /** What may be said of any mend, out of its readings. */
-const commonOf = ({ on, alongWeld, unweldedMm, after, elsewhere, supplied }: MendGiven['values']): Common => ({
+const commonOf = ({ on, alongWeld, unweldedMm, after, elsewhere, supplied, runOver }: MendGiven['values']): Common => ({
   on: textsOf(on),
   alongWeld: alongWeld === true,
   unweldedMm: typeof unweldedMm === 'number' ? unweldedMm : 0,
   after: textsOf(after),
   elsewhere: textsOf(elsewhere),
   bought: supplied === 'bought',
+  runOver: runOver === true,
 })
 
 /** Metal laid but for the stretch that is left alone, side by side. */
@@ -78,7 +85,10 @@ const isCoated = (coating: string | undefined) => Boolean(coating && coating !==
 
 /** A piece that is bought is not made; what is coated is bared first. */
 function opened(work: MendWork, { bought }: Common, coated: boolean): Work[] {
-  const coat: Work[] = coated ? [{ code: 'uncoat', trade: 'cut', handMin: UNCOAT_MIN }] : []
+  const baredCm2 = sum(work.laid.map(({ runMm, wideMm }) => (runMm * (wideMm + 2 * UNCOAT.besideMm)) / 100))
+  const coat: Work[] = coated
+    ? [{ code: 'uncoat', trade: 'cut', handMin: UNCOAT.startMin + UNCOAT.perCm2 * baredCm2 }]
+    : []
   return [...coat, ...work.opening.filter(step => !(bought && step.makes))]
 }
 
@@ -88,16 +98,15 @@ const BOILED: ReadonlySet<Soak> = new Set(['oily', 'oil-soaked'])
 export const isBoiled = (process: ProcessId | undefined, soak: Soak): boolean =>
   process !== undefined && LAYS_BY[process] === 'rod' && BOILED.has(soak)
 
-/** Rods of this filler that the kit has, mm across. */
-const heldMm = ({ kit }: JobGiven, filler: string) =>
-  kit.rods.filter(rod => findAlloy(rod.filler)?.name === filler || rod.filler === filler).map(rod => rod.diameterMm)
-
-function readyLay(job: JobGiven, lay: Lay, base: Alloy, wallMm: number, saidMm: number | undefined): ReadyLay {
+function readyLay({ kit }: JobGiven, lay: Lay, base: Alloy, work: MendWork, saidMm: number | undefined): ReadyLay {
   const filler = findAlloy(lay.filler) ?? base
-  const wantedMm = saidMm ?? rodForWall(wallMm)
-  const means = meansOf(lay, filler, wallMm, wantedMm)
-  const rodMm = saidMm ?? nearestRodMm(wantedMm, heldMm(job, lay.filler))
-  return { lay, means, filler, rodMm, rods: means.rodMm3 / ((Math.PI / 4) * rodMm ** 2 * ROD_LONG_MM) }
+  const heavyMm = work.rodWallMm ?? work.wallMm
+  const wantedMm = saidMm ?? rodForWall(heavyMm)
+  const means = meansOf(lay, filler, work.wallMm, wantedMm, heavyMm)
+  const held = heldRods(kit, lay.filler).map(({ diameterMm }) => diameterMm)
+  const rodMm = saidMm ?? nearestRodMm(wantedMm, held)
+  const rodMm3 = (Math.PI / 4) * rodMm ** 2 * rodLongMm(kit, lay.filler, rodMm)
+  return { lay, means, filler, rodMm, rods: means.rodMm3 / rodMm3 }
 }
 
 /** @throws NoAnswer where a mend names a body that there is not */
@@ -137,6 +146,7 @@ export function readied(
   const work: MendWork = {
     ...whole,
     opening: opened(whole, common, coated),
+    rebuild: isFlatSeat(common.on) ? flatSeat(whole.rebuild, whole.laid) : whole.rebuild,
     risks: [...whole.risks, ...(common.alongWeld ? [{ code: 'along-weld', points: ALONG_WELD_POINTS }] : [])],
   }
   const process = decideProcess({
@@ -152,12 +162,16 @@ export function readied(
   })
   const rodMm = typeof given.values.rodMm === 'number' ? given.values.rodMm : undefined
   const fused = process.wanted.some(lay => isArc(lay.process) || LAYS_BY[lay.process] === 'rod')
-  const against = work.refused ?? process.trouble ?? (fused && filler.verdict === 'never' ? 'filler-never' : null)
+  const weldedUnderLoad =
+    fused && (job.part.does !== 'seal' || job.part.stakes === 'person') && notUnderLoad(first.alloy)
+  const against =
+    work.refused ??
+    (weldedUnderLoad ? 'not-under-load' : null) ??
+    process.trouble ??
+    (fused && filler.verdict === 'never' ? 'filler-never' : null)
   const laid = against
     ? []
-    : laysOf(work.laid, process.wanted, given.order).map(lay =>
-        readyLay(job, lay, rod, work.rodWallMm ?? work.wallMm, rodMm),
-      )
+    : laysOf(work.laid, process.wanted, given.order).map(lay => readyLay(job, lay, rod, work, rodMm))
   const tooMany = sum(laid.map(({ means }) => means.passes)) > MOST_PASSES
   const [trouble, lays] = tooMany ? ['too-many-passes', []] : [against, laid]
   return {
@@ -171,6 +185,7 @@ export function readied(
     finish,
     lays,
     trouble,
+    falls: process.falls,
   }
 }
 

@@ -2,6 +2,7 @@ import type { JudgeVerdict } from '../call/judge'
 import type { Body } from '../part/bodies'
 import type { PartMass } from '../part/mass'
 import type { Warmth } from '../warm/decide'
+import type { AskedCheck } from './decide/checks'
 import type { MendDecided } from './decide/mend-or-not'
 import type { Ordered } from './decide/order'
 import type { JobGiven } from './job-given'
@@ -17,7 +18,7 @@ export interface Settled {
   decided: ReadonlyMap<string, MendDecided>
   warm: Warmth
   order: readonly Ordered[]
-  checks: readonly { code: string; mends: number }[]
+  checks: readonly AskedCheck[]
   steps: readonly Made[]
   decision: JudgeVerdict
   /** What turned the part as a whole; null where its mends decide. */

@@ -9,6 +9,8 @@ export interface ArcSet {
   a: number
   gasLMin: number
   postflowS: number
+  /** How fast the part is turned under it, where it is turned. */
+  rpm?: number
 }
 export interface RodsUsed {
   filler: string

@@ -10,7 +10,16 @@ export const WHOLE_WORDS: Readonly<Record<string, string>> = {
   'cold-last': 'Cold work last.',
   ...WARM_WHY,
   'no-machine': 'There is no machine of that kind in the kit.',
-  'does-not-melt-in': 'No machine here melts in on this wall, even warmed as far as this torch and metal bear.',
+  'does-not-melt-in':
+    'No machine here melts in on this wall, even warmed as far as this torch and metal bear: a stronger one does, or a bigger torch.',
+  'mains-too-small':
+    'The mains here do not carry the current that this wall wants, even warmed: on a stronger supply the same machine does it.',
+  'torch-too-small': 'The torch of that machine does not stand the current that this wall wants: a bigger one does.',
+  'not-under-load':
+    'This metal cracks as it is welded, or later under its load: it is not welded where it carries any. Bolt it, or make it new.',
+  'made-to-break': 'It was made to break on purpose: ask its maker before it is made stronger.',
+  'pressure-port': 'A port under pressure: ask what it holds, and write that down, before it is touched.',
+  'hollow-bolt': 'A hollow bolt holds less than a solid one: tighten it by its own figure.',
   'nothing-reaches': 'Nothing in the kit does it.',
   'not-mended-so': 'This metal is not mended with an arc or a flame.',
   'not-fusion-welded': 'This metal is not fusion welded.',
@@ -27,6 +36,7 @@ export const WHOLE_WORDS: Readonly<Record<string, string>> = {
   'repeated-load': 'Repeated load: look at it again after a short run.',
   'along-weld': 'It runs along an old weld, whose soft edge is what breaks.',
   'ranked-first': 'First in rank of what is there.',
+  'saves-minutes': 'A gun lays it in a small part of the time, and the metal is clean.',
   'school-magnesium-first': 'By your school: magnesium first.',
   'by-kind': 'As such a mend usually is.',
   'on-seat': 'It lies on a seat.',

@@ -1,4 +1,4 @@
-import { BEAD_TO_ROD_AREA, DEPOSIT_G_MIN_PER_MM2 } from '../groove/plan'
+import { rodPasses } from '../arc/bead'
 import { ROOM_C } from '../arc/least-preheat'
 import { migSetup, type MigMode } from '../arc/mig'
 import { NoAnswer } from '../ask/question'
@@ -50,17 +50,14 @@ export const nearestRodMm = (wantedMm: number, held: readonly number[]): number 
 export const migModeFor = (process: string, wallMm: number): MigMode =>
   process === 'mig-pulse' ? 'pulse' : wallMm <= COLD_TO_SPRAY_MM[0] ? 'cold' : 'spray'
 
-export const ROD_LONG_MM = 914
-/** Arc until there is a puddle that takes rod, and back off at the end, for each pass. Common practice, no source. */
-const PUDDLE_MIN = 0.15
 const NONE: Means = { passes: 0, beads: 0, massG: 0, rodMm3: 0, wireM: 0, arcMin: 0, flameMin: 0 }
 
 /** Section of the bead that a gun lays at its usual travel, mm². */
 export const gunBeadMm2 = (depositGMin: number, densityGcm3: number): number =>
   ((depositGMin / densityGcm3) * 1000) / GUN_TRAVEL_MM_MIN
 
-/** Passes of beads of one section over a volume: at least one. */
-function passesFor(lay: Lay, beadMm2: number): Pick<Means, 'passes' | 'beads'> {
+/** Passes of a gun's beads of one section over a volume: at least one. */
+function gunPasses(lay: Lay, beadMm2: number): Pick<Means, 'passes' | 'beads'> {
   const beads = lay.volumeMm3 / (beadMm2 * Math.max(1, lay.runMm))
   return { beads, passes: Math.max(1, Math.ceil(beads - 1e-9)) }
 }
@@ -76,34 +73,36 @@ function gunDepositGMin(filler: Alloy, wallMm: number, process: string): number 
 }
 
 /**
- * What a lay takes, by what lays it: rods in beads of the section of the rod that suits the wall, wire in beads of the
- * gun's own laying, a flame's rod by the volume it fills; a brazing rod runs in as one puddle. Rates: common practice,
- * no source, to about a third. @throws NoAnswer where the wire does not bear the current
+ * What a lay takes, by what lays it: rods in a hand's beads (`arc/bead.ts`), wire in beads of the gun's own laying, a
+ * flame's rod by the volume it fills; a brazing rod runs in as one puddle. `heavyMm`: the wall that a gun is set for,
+ * where that is not the one that the current goes by. Rates: common practice, no source, to about a third.
+ * @throws NoAnswer where the wire does not bear the current
  */
-export function meansOf(lay: Lay, filler: Alloy, wallMm: number, rodMm = rodForWall(wallMm)): Means {
+export function meansOf(lay: Lay, filler: Alloy, wallMm: number, rodMm = rodForWall(wallMm), heavyMm = wallMm): Means {
   const by = LAYS_BY[lay.process]
   if (by === 'wire') {
-    const depositGMin = gunDepositGMin(filler, wallMm, lay.process)
+    const depositGMin = gunDepositGMin(filler, heavyMm, lay.process)
     const massG = (lay.volumeMm3 * filler.densityGcm3) / 1000
     return {
       ...NONE,
       massG,
       wireM: massG / LANDS_SHARE.wire / filler.densityGcm3 / ((Math.PI / 4) * WIRE_MM ** 2),
       arcMin: massG / depositGMin,
-      ...passesFor(lay, gunBeadMm2(depositGMin, filler.densityGcm3)),
+      ...gunPasses(lay, gunBeadMm2(depositGMin, filler.densityGcm3)),
     }
   }
   const brazed = BRAZE_ROD_OF[lay.process]
   const massG = (lay.volumeMm3 * (brazed ? BRAZE_RODS[brazed].densityGcm3 : filler.densityGcm3)) / 1000
+  const { arcMin, ...beads } = rodPasses(lay, wallMm, rodMm, filler.densityGcm3)
   const common = {
     ...NONE,
     massG,
     rodMm3: lay.volumeMm3 / LANDS_SHARE.rod,
-    ...(brazed ? { passes: 1, beads: 1 } : passesFor(lay, BEAD_TO_ROD_AREA * (Math.PI / 4) * rodMm ** 2)),
+    ...(brazed ? { passes: 1, beads: 1 } : beads),
   }
-  if (by === 'flame')
-    return { ...common, flameMin: lay.volumeMm3 / 1000 / FLAME_CM3_MIN[lay.process as keyof typeof FLAME_CM3_MIN] }
-  return { ...common, arcMin: massG / (DEPOSIT_G_MIN_PER_MM2 * rodMm ** 2) + common.passes * PUDDLE_MIN }
+  return by === 'flame'
+    ? { ...common, flameMin: lay.volumeMm3 / 1000 / FLAME_CM3_MIN[lay.process as keyof typeof FLAME_CM3_MIN] }
+    : { ...common, arcMin }
 }
 
 /** A gun's settings with the thinnest wire that bears the current. @throws NoAnswer where none does */

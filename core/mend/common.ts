@@ -12,6 +12,7 @@ export const common = onDemand({
   rodMm: maybe('mm', 'Rod', { min: 0.5, max: 10, help: 'empty: by the wall' }),
   alongWeld: flag('It runs along an old weld', false),
   unweldedMm: usually('mm', 'A stretch left unwelded', 0, { min: 0, max: 20_000 }),
+  runOver: flag('Run over once more without rod, when it is dressed', false),
   supplied: maybeChoice('The piece for it', SUPPLIED, { help: 'empty: made here' }),
   after: namesGiven('Only after'),
   elsewhere: namesGiven('Done by another shop'),

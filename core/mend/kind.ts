@@ -46,6 +46,7 @@ export interface Laid {
   /** Width of the face left by it, for dressing. */ readonly wideMm: number
   /** How the run goes about the mend's place: round it, about a rectangle; straight through where nothing is said. */
   readonly goes?: Goes
+  /** Laid into a corner, and left as it is but for high spots. */ readonly fillet?: true
 }
 export type Goes = 'round' | { readonly longMm: number; readonly wideMm: number }
 
@@ -62,7 +63,8 @@ export interface Work {
   /** Makes a piece that could be bought. */ readonly makes?: boolean
   /** Done after the first side is laid and before the second. */ readonly betweenSides?: boolean
   /** Goes by itself, and how long, min. */ readonly aloneMin?: number
-  /** The heat that the place is brought to for it, °C; left out, as it comes. */ readonly atC?: number
+  /** The heat that the place is brought to for it, °C, and what for; left out, as it comes. */
+  readonly at?: { readonly c: number; readonly why: 'fit-heat' | 'press-heat' }
   /** Begun before anything else of the mend, since it waits. */ readonly ahead?: boolean
   /** Wants the part at room heat: it is measured, bored or pressed. */ readonly cold?: boolean
 }
@@ -133,6 +135,8 @@ export interface MendKind<Id extends string = string, F extends Fields = Fields>
   readonly turn?: 'first' | 'moved-by-others' | 'covers'
   /** Another mend may lie over it, which must then wait until it is finished. */
   readonly coverable?: boolean
+  /** The part is turned under the arc, once round a pass. */
+  readonly turned?: boolean
   /** Heat gets away from it one way only. */
   readonly atEdge?: boolean
   /** What its readings must be together, said at the reading; nothing where they are. */

@@ -8,14 +8,19 @@ export const STOP_HOLE_MIN = 0.6
 export const CUT_START_MIN = 0.7
 export const CUT_MIN_PER_CM3 = 2.2
 export const WIPE_MIN = 0.6
-/** Setting a broken piece, clamping and tacking. */
+/** Setting a broken piece, clamping and tacking: to begin, and for each mm of the break. */
 export const LOCATE_MIN = 6
+export const LOCATE_BREAK = { startMin: 3.5, perMm: 0.05 } as const
 /** Grinding the far side of a kept break back to sound weld. */
-export const BACK_GRIND_MIN = 4
+export const BACK_GRIND = { startMin: 1.5, perMm: 0.04 } as const
 /** Dressing by hand: to begin and for each cm²; roughly, blended, and a seat to size. */
 export const ROUGH = { startMin: 0.4, perCm2: 0.3 } as const
 export const BLEND = { startMin: 3, perCm2: 1 } as const
 export const SEAT = { startMin: 22, perCm2: 2 } as const
+/** A flat face, to a straightedge. */
+export const FLAT_SEAT = { startMin: 6, perCm2: 1 } as const
+/** High spots of a fillet, which is left as it is laid but for them. */
+export const ROUGH_FILLET = { startMin: 0.4, perCm2: 0.06 } as const
 /** A patch with the hole it goes in; the hole alone. */
 export const PATCH_CUT_MIN = 25
 export const WINDOW_CUT_MIN = 10
@@ -30,6 +35,8 @@ export const PRESS_STEP_MIN = 8
 export const FACE_CUT_MIN = 2
 export const FACE_CUT_MIN_PER_CM2 = 0.04
 export const BORE_MIN = 14
+/** A hole bored for a slug. */
+export const SLUG_BORE_MIN = 6
 export const DRILL_TAP_MIN = 8
 /** Turning a slug, its hours in the freezer, and pressing it home once the body is warm. */
 export const SLUG_TURN_MIN = 6
@@ -47,7 +54,8 @@ export const BRAZE_SET_UP_MIN = 3
 export const DEGREASE_MIN = { dry: 1.5, handled: 2.5, oily: 10, 'oil-soaked': 20 } as const
 /** Taking an earlier repair right out. */
 export const EARLIER_REPAIR_MIN = { none: 0, weld: 10, epoxy: 12, insert: 8, braze: 12 } as const
-export const UNCOAT_MIN = 4
+/** Baring a coated place, a hand's width beyond the bead on each side: to begin and for each cm². */
+export const UNCOAT = { startMin: 0.3, perCm2: 0.1, besideMm: 12 } as const
 export const PROTECT_MIN_EACH = 3
 /** Brushing, turning and looking between passes. */
 export const BETWEEN_PASSES_MIN = 0.25

@@ -7,8 +7,10 @@ import {
   CUT_START_MIN,
   FACE_CUT_MIN,
   FACE_CUT_MIN_PER_CM2,
+  FLAT_SEAT,
   MILL_FIND_MIN,
   ROUGH,
+  ROUGH_FILLET,
   SEAT,
   WIPE_MIN,
 } from './minutes.table'
@@ -39,7 +41,13 @@ const USUAL_PROUD_MM = 1.5
 export function finishing(finish: Finish, laid: readonly Laid[], machined?: readonly Work[]): readonly Work[] {
   if (finish === 'proud' || !laid.length) return []
   if (finish === 'machined') return machined ?? [facing(100 * faceCm2(laid), USUAL_PROUD_MM)]
-  return [
-    { code: `dress-${finish}`, trade: 'dress', handMin: DRESS[finish].startMin + DRESS[finish].perCm2 * faceCm2(laid) },
-  ]
+  const fillet = finish === 'rough' && laid.every(one => one.fillet)
+  return [{ code: `dress-${finish}`, trade: 'dress', handMin: dressMin(fillet ? ROUGH_FILLET : DRESS[finish], laid) }]
 }
+
+const dressMin = ({ startMin, perCm2 }: { startMin: number; perCm2: number }, laid: readonly Laid[]) =>
+  startMin + perCm2 * faceCm2(laid)
+
+/** A seat that is a flat face is dressed to a straightedge, which is sooner done than one turned or bored. */
+export const flatSeat = (rebuild: readonly Work[], laid: readonly Laid[]): Work[] =>
+  rebuild.map(step => (step.code === 'dress-seat' ? { ...step, handMin: dressMin(FLAT_SEAT, laid) } : step))

@@ -4,11 +4,11 @@ import { mechanicalOf } from './mechanical.table'
 import { FAMILY_IDS, FAMILIES } from './families.table'
 import { findAlloy } from './find-alloy'
 
-/** The alloys the contract asks for. */
+/** The alloys the contract asks for, and the forged piston alloys. */
 const WANTED =
   `1100 2014 2017 2024 2219 3003 3004 5005 5052 5083 5086 5154 5454 5456 6005A 6060 6061 6063 6082 7005 7020 7075
 201 295 308 319 332 355 356 A356 357 A357 360 A360 380 A380 383 384 390 413 A413 443 514 518 535 712 713
-4043 4047 4643 4145 5183 5356 5554 5556 2319 AZ91D AG40A`.split(/\s+/)
+4043 4047 4643 4145 5183 5356 5554 5556 2319 AZ91D AG40A 2618 4032`.split(/\s+/)
 
 /**
  * Main alloying limits, typed independently of the table: wrought and fillers, Aluminum Association "Teal sheets";
@@ -64,7 +64,8 @@ const EVERY = `
 380 Si7.5-9.5,Cu3.0-4.0 538-593 | A380 Si7.5-9.5,Cu3.0-4.0 538-593 | 383 Si9.5-11.5,Cu2.0-3.0 516-582 | 384 Si10.5-12.0,Cu3.0-4.5 516-582 | 390 Si16.0-18.0,Cu4.0-5.0 507-649 | 413 Si11.0-13.0 574-582 | A413 Si11.0-13.0 574-582
 443 Si4.5-6.0 574-632 | 514 Mg3.5-4.5 599-640 | 518 Mg7.5-8.5 535-621 | 535 Mg6.2-7.5 549-630 | 712 Zn5.0-6.5,Mg.50-.65,Cr.40-.6 600-640 | 713 Zn7.0-8.0,Cu.40-1.0 595-630
 4043 Si4.5-6.0 574-632 | 4047 Si11.0-13.0 577-582 | 4643 Si3.6-4.6,Mg.10-.30 574-635 | 4145 Si9.3-10.7,Cu3.3-4.7 521-585 | 5183 Mg4.3-5.2,Mn.50-1.0 579-638 | 5356 Mg4.5-5.5 571-635
-5554 Mg2.4-3.0,Mn.50-1.0 602-646 | 5556 Mg4.7-5.5,Mn.50-1.0 568-635 | 2319 Cu5.8-6.8,Ti.10-.20 543-643 | AZ91D Al8.3-9.7,Zn.35-1.0 470-595 | AG40A Al3.5-4.3 381-387`
+5554 Mg2.4-3.0,Mn.50-1.0 602-646 | 5556 Mg4.7-5.5,Mn.50-1.0 568-635 | 2319 Cu5.8-6.8,Ti.10-.20 543-643 | AZ91D Al8.3-9.7,Zn.35-1.0 470-595 | AG40A Al3.5-4.3 381-387
+2618 Cu1.9-2.7,Mg1.3-1.8,Ni.9-1.2 549-638 | 4032 Si11.0-13.5,Cu.50-1.3,Mg.8-1.3,Ni.50-1.3 532-571`
   .trim()
   .split(/\s*[|\n]\s*/)
   .map(entry => entry.split(' ') as [name: string, ranges: string, melting: string])
@@ -77,7 +78,9 @@ const CONDUCTIVITY: readonly (readonly [alloy: string, iacs: number])[] = [
   ['2014', 39],
   ['2024', 30],
   ['2219', 31],
+  ['2618', 37],
   ['3003', 46],
+  ['4032', 35],
   ['5052', 35],
   ['5083', 29],
   ['5086', 31],
@@ -100,7 +103,9 @@ const CONDUCTIVITY: readonly (readonly [alloy: string, iacs: number])[] = [
 const PHYSICAL: readonly (readonly [alloy: string, solidus: number, liquidus: number, density: number])[] = [
   ['1100', 643, 657, 2.71],
   ['2024', 502, 638, 2.78],
+  ['2618', 549, 638, 2.76],
   ['3003', 643, 654, 2.73],
+  ['4032', 532, 571, 2.68],
   ['5052', 607, 649, 2.68],
   ['5083', 591, 638, 2.66],
   ['6061', 582, 652, 2.7],

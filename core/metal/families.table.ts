@@ -48,7 +48,7 @@ const family = (
 
 export const FAMILIES: readonly Family[] = [
   family('wrought-1xxx', 'pure aluminium sheet', 0.03, 'good', ['1100'], '1100'),
-  family('wrought-2xxx', 'wrought Al-Cu', 0.04, 'poor', ['2014', '2017', '2024', '2219'], '2024'),
+  family('wrought-2xxx', 'wrought Al-Cu', 0.04, 'poor', ['2014', '2017', '2024', '2219', '2618'], '2024'),
   family('wrought-3xxx', 'wrought Al-Mn sheet', 0.04, 'good', ['3003', '3004'], '3003'),
   family('wrought-5xxx', 'wrought Al-Mg', 0.12, 'good', ['5005', '5052', '5083', '5086', '5454'], '5052'),
   family('wrought-6xxx', 'wrought Al-Mg-Si', 0.2, 'good', ['6005A', '6060', '6061', '6063', '6082'], '6061'),

@@ -22,6 +22,12 @@ export function findAlloy(written: string): Alloy | undefined {
   return BY_NAME.get(bare)
 }
 
+/**
+ * Names that a mistyped one may have meant: fillers for one that is written like a rod, else metals that parts are of.
+ */
+const namesFor = (written: string): string[] =>
+  ALLOYS.filter(({ form }) => (form === 'filler') === /^er/i.test(written.trim())).map(({ name }) => name)
+
 /** A Zod schema for an alloy's name; comes out as its row. Refuses an unknown one with the nearest names. */
 export const alloyName = z
   .string({ error: 'an alloy name such as "6061-T6"' })
@@ -32,7 +38,7 @@ export const alloyName = z
     context.issues.push({
       code: 'custom',
       input: written,
-      message: `"${written}" is not in the alloy table; nearest: ${nearest(written, [...BY_NAME.keys()]).join(', ')}`,
+      message: `"${written}" is not in the alloy table; nearest: ${nearest(written, namesFor(written)).join(', ')}`,
     })
     return z.NEVER
   })

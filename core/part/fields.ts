@@ -1,8 +1,8 @@
 import { z } from 'zod'
 import { EARLIER_WORDS, SAFETY_WORDS } from '../call/judge.table'
 import { SOAK_WORDS } from '../call/process.table'
-import { choice, flag, many, maybe, usually, type Field } from '../field/field'
-import { DOES, MOVES, STAKES } from './words.table'
+import { choice, choices, flag, many, maybe, usually, type Field } from '../field/field'
+import { DOES, MINDS, MOVES, STAKES } from './words.table'
 
 const names = (label: string): Field<readonly string[]> => ({
   kind: 'choices',
@@ -29,6 +29,7 @@ export const fields = {
   cause: name('Why it broke'),
   safetyCritical: choice('Is it one of these', SAFETY_WORDS, 'none'),
   stakes: choice('Who is hurt', STAKES, 'nothing'),
+  minds: choices('Mind: it is', MINDS, []),
   alike: many('Parts alike', 1, 1000),
   pressureMPa: maybe('mPa', 'Pressure at work', { min: 0, max: 100 }),
   hotC: usually('c', 'Runs as hot as', 40, { min: -60, max: 500 }),

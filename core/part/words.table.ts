@@ -15,6 +15,14 @@ export const MUST_NOT_MOVE = {
   'pivot-line': 'pivot alignment',
 } as const
 
+/** What is asked about before it is made strong or put under pressure again. */
+export const MINDS = {
+  'made-to-break': 'made to break on purpose: a notch, a shear place',
+  'pressure-port': 'a port under pressure',
+  'hollow-bolt': 'takes a hollow bolt',
+} as const
+export type Mind = keyof typeof MINDS
+
 /** Who is hurt if it breaks. */
 export const STAKES = {
   nothing: 'nobody, and nothing else breaks',

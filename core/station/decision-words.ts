@@ -117,6 +117,12 @@ function becauseWords(code: string, { kind }: Of): string | null {
   }
 }
 
+/** By how much a machine, its torch or its mains is too small; null of what is not. */
+const shortOf = ({ wantsA, hasA }: Record<string, number> = {}): string | null =>
+  wantsA === undefined || hasA === undefined
+    ? null
+    : `It wants ${Math.ceil(wantsA)} A cold, and has ${Math.floor(hasA)} A.`
+
 /** What a reading is called, and its unit, by its path in a question. */
 function readingOf(path: string, job: Job): { label: string; unit: UnitKey } {
   const of = /^mends\[(\d+)\]\.(\w+)$/.exec(path)
@@ -160,7 +166,11 @@ export const shownDecisions = (job: Job, decisions: readonly Decision[]): ShownD
       mend: of === undefined ? null : named(job, of),
       isNamed: !!job.mends.find(({ id }) => id === of)?.name,
       took: capital(tookWords(about, took, told)),
-      because: [...new Set(because.flatMap(({ code }) => becauseWords(code, told) ?? []))],
+      because: [
+        ...new Set(
+          because.flatMap(one => [becauseWords(one.code, told), shortOf(one.figures)].flatMap(said => said ?? [])),
+        ),
+      ],
       others: together(
         others.map(other => ({
           took: tookWords(about, other.took, told),

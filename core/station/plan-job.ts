@@ -21,6 +21,7 @@ import { basisOf, changesSince, type Change } from './stale'
 import { planTakeIn } from './take-in/take-in'
 import { handsAt } from './hands.table'
 import { planWarm, type WarmData } from './warm/warm'
+import { isDone } from './prove/left-out'
 import { decideWarm, weighedBody } from './warm/warm-decision'
 import { planWeld } from './weld/weld'
 import type { WeldData } from './weld/weld-data'
@@ -73,7 +74,7 @@ function standing(job: Job, { id, outcomes, call, cautions }: StationPlan): Stan
 function unmetBefore(job: Job, plans: readonly StationPlan[], prove: ProveData): Unmet[] {
   const unmet = new Map<string, string>()
   if (prove.failed) unmet.set('checks-failed', `${prove.failed} of the checks failed`)
-  const open = prove.checks.filter(check => check.result === null).length
+  const open = prove.checks.filter(check => !isDone(check)).length
   if (open) unmet.set('checks-open', `${open} of the checks not done`)
   for (const plan of plans) {
     const { held, changed } = standing(job, plan)

@@ -53,7 +53,7 @@ describe("a job's plan", () => {
       rods: Math.ceil(planned!.rods),
     })
     expect((asked as { answer: GroovePlan }).answer.massG).toBeCloseTo(planned!.depositG, 6)
-    expect(said(flange, 'open')).toMatch(/^Groove it from one side, 6\.0 mm deep at 70°; seven passes, 1\.6 rods\.$/)
+    expect(said(flange, 'open')).toMatch(/^Groove it from one side, 6\.0 mm deep at 70°; three passes, 1\.6 rods\.$/)
     expect(said(cover, 'call')).toMatch(/^Mend it, with limits: AC TIG with 4043/)
     expect(plan.know.data.identified!.families[0]!.id).toBe('cast-al-si-mg')
   })
@@ -243,7 +243,7 @@ describe('pieces of the plan', () => {
       'Price',
     ])
     expect(JSON.stringify(record)).toMatch(/gusset/)
-    expect(record.log.length).toBeGreaterThan(3)
+    expect(record.log.length).toBeGreaterThan(2)
     expect(record.acknowledged[0]).toMatchObject({ name: 'Wren Tolliver' })
   })
 })

@@ -27,6 +27,8 @@ const STEPS: Readonly<Record<string, string>> = {
   root: 'Root pass',
   fill: 'Fill pass',
   cap: 'Cap pass',
+  'run-over': 'Run over it once more without rod',
+  insulate: 'Lay it on two strips that hold no heat',
   'lay-again': 'Lay again what was ground out',
   'brush-pass': 'Brush it, look at it',
   'flame-heat': 'Bring the place to the heat at which the rod flows',

@@ -33,7 +33,9 @@ describe('whether to warm', () => {
     ['a 2 mm frame joint', ask('6061', 2, 200), 'none', 'thin-wrought'],
     ['a clean cast cover of 3 mm', ask('356', 3, 200), 'none', 'thin-clean'],
     ['a casting of 5 mm', ask('356', 5, 200), 'chill', 'chill-off'],
-    ['a casting of 8 mm', ask('356', 8, 250), 'preheat', 'thick-wall'],
+    ['a heavy casting of 8 mm, current to spare', ask('356', 8, 350), 'chill', 'thick-wall'],
+    ['a casting of 8 mm at the end of its machine', ask('356', 8, 200), 'preheat', 'eases-machine'],
+    ['half-inch wrought plate on a strong machine', ask('6061', 12.7, 350), 'none', 'thick-wrought'],
     ['6 mm wrought with current to spare', ask('6061', 6, 300), 'none', 'thin-wrought'],
     ['6 mm wrought on a machine that only just does it', ask('6061', 6, 180), 'preheat', 'eases-machine'],
     ['140 A on a 10 mm casting', ask('356', 10, 140), 'preheat', 'small-machine'],
@@ -62,7 +64,7 @@ describe('whether to warm', () => {
 
   // Common practice, no source: 54 to 60 °C beside parts that mind heat.
   it('beside what minds heat no more than the chill is taken off', () => {
-    const given = ask('356', 8, 250)
+    const given = ask('356', 8, 200)
     const found = warmFor({ ...given, part: { ...given.part, protect: ['lip-seal'] } })
     expect(found.toC).toBeLessThanOrEqual(CHILL_C)
     expect(found.why).toContain('kept-cool-near')

@@ -10,14 +10,12 @@ export const CHILL_C = 58
 const CHILL_TO_C = 70
 /** Colder than this, water stands on the metal and its first inch is slow: the chill is taken off whatever it is. */
 const COLD_C = 8
-/**
- * Castings from this wall are warmed, cleaner and truer for it; wrought metal from this one. Common practice, no
- * source.
- */
-const CAST_WARM_MM = 6
-const WROUGHT_WARM_MM = 10
-/** A clean casting thinner than this is not warmed. */
+/** A casting of this wall holds moisture and drinks the arc: soft heat until it is dry. Common practice, no source. */
+const HEAVY_CAST_MM = 6
+/** An oily casting is dried whatever its wall; a clean one thinner than this is not warmed. */
 const THIN_CAST_MM = 4
+/** Wrought metal over this wall is thick, and still wants no heat where the machine melts in. Judgement. */
+const WROUGHT_THICK_MM = 9
 /** Protected things that stand no more than the chill taken off. */
 const COOL_THINGS = ['fuel', 'electronics', 'lip-seal']
 
@@ -41,14 +39,30 @@ export interface WarmAsk {
   /** No hotter than this whatever is wanted, °C, and why. */
   cap?: { c: number; why: WarmWhy } | undefined
   torches: readonly (Torch & { id: string })[]
-  part: { massG: number; skinMm2: number; protect: readonly string[] }
+  /** `earlierWeld`: one that failed there before; `flameBarred`: hot air alone may go there. */
+  part: {
+    massG: number
+    skinMm2: number
+    protect: readonly string[]
+    earlierWeld?: boolean | undefined
+    flameBarred?: boolean | undefined
+  }
   body: { alloy: Alloy; wallMm: number }
+  /** Heats that the mends' own work wants: a fit, pressing something back. */
+  heats?: readonly { c: number; why: WarmWhy }[]
   /**
    * Mends that an arc or a flame lays metal in: the least heat that the machine wants for each, the heat at which its
    * usual current is enough, its wall and how long it runs.
    */
   arcs: readonly { leastC: number; easyC?: number; wallMm: number; soak: string; runMm?: number }[]
 }
+
+/** The hottest of the reasons that hold, the later one where two ask for the same. */
+const hottest = (reasons: readonly (readonly [holds: boolean, toC: number, why: WarmWhy])[]): [number, WarmWhy[]] =>
+  reasons.reduce<[number, WarmWhy[]]>(
+    (best, [holds, toC, why]) => (holds && toC >= best[0] ? [toC, [why]] : best),
+    [-Infinity, []],
+  )
 
 /** How far, where nobody has said: by the school, the machine, wall, metal, oil, cold and what is near. */
 function wantedHeat({ school = 'decide', startC = ROOM_C, part, body, arcs }: WarmAsk): {
@@ -69,23 +83,31 @@ function wantedHeat({ school = 'decide', startC = ROOM_C, part, body, arcs }: Wa
   if (school === 'always') return { toC: Math.max(PREHEAT_C, machineC), why: ['school-always'] }
   // A machine that does not melt in cold decides alone: less heat would be no weld.
   if (machineC > ROOM_C) return { toC: Math.max(PREHEAT_C, Math.min(mostC, machineC)), why: ['small-machine'] }
-  const [toC, why]: [number, WarmWhy[]] =
-    wallMm >= (cast ? CAST_WARM_MM : WROUGHT_WARM_MM)
-      ? [PREHEAT_C, ['thick-wall']]
-      : arcs.some(arc => arc.soak === 'oil-soaked')
-        ? [PREHEAT_C, ['drives-oil-out']]
-        : easyC > ROOM_C
-          ? [Math.min(PREHEAT_C, easyC), ['eases-machine']]
-          : cast && (wallMm >= THIN_CAST_MM || arcs.some(arc => arc.soak === 'oily'))
-            ? [CHILL_C, ['chill-off']]
-            : startC < COLD_C
-              ? [CHILL_C, ['cold-part']]
-              : [startC, [cast ? 'thin-clean' : 'thin-wrought']]
+  const [toC, why] = hottest([
+    [true, startC, cast ? 'thin-clean' : wallMm > WROUGHT_THICK_MM ? 'thick-wrought' : 'thin-wrought'],
+    [startC < COLD_C, CHILL_C, 'cold-part'],
+    [cast && (wallMm >= THIN_CAST_MM || arcs.some(arc => arc.soak === 'oily')), CHILL_C, 'chill-off'],
+    [cast && wallMm >= HEAVY_CAST_MM, CHILL_C, 'thick-wall'],
+    [easyC > ROOM_C, Math.min(PREHEAT_C, easyC), 'eases-machine'],
+    [arcs.some(arc => arc.soak === 'oil-soaked'), PREHEAT_C, 'drives-oil-out'],
+    [cast && part.earlierWeld === true, PREHEAT_C, 'earlier-weld'],
+  ])
   const kept = near && toC > CHILL_C
   return {
     toC: Math.min(kept ? CHILL_C : toC, mostC),
     why: [...(beyond ? (['machine-beyond'] as const) : []), ...why, ...(kept ? (['kept-cool-near'] as const) : [])],
   }
+}
+
+interface Wish {
+  toC: number
+  why: WarmWhy[]
+}
+/** The one heat for the part: what its arcs want, or the hotter one that a fit or a press wants. */
+function hottestOf(school: WarmSchool | undefined, arcs: Wish | null, heats: NonNullable<WarmAsk['heats']>): Wish {
+  const own = heats.map(({ c, why }): Wish => ({ toC: c, why: [why] }))
+  if (arcs && school === 'never') return arcs
+  return [...(arcs ? [arcs] : []), ...own].reduce((best, one) => (one.toC > best.toC ? one : best))
 }
 
 /**
@@ -107,13 +129,16 @@ export function warmFor(ask: WarmAsk): Warmth {
     why,
   })
   if (wanted === 'none') return none(['not-wanted'])
-  if (typeof wanted !== 'object' && !arcs.length) return none(['nothing-laid'])
+  const { heats = [] } = ask
+  if (typeof wanted !== 'object' && !arcs.length && !heats.length) return none(['nothing-laid'])
   const torch =
     typeof wanted === 'object' && wanted.torch
       ? (torches.find(entry => entry.id === wanted.torch) ?? null)
       : (torches[0] ?? null)
-  const wish: { toC: number; why: WarmWhy[] } =
-    typeof wanted === 'object' ? { toC: wanted.toC, why: ['as-wanted'] } : wantedHeat(ask)
+  const wish: Wish =
+    typeof wanted === 'object'
+      ? { toC: wanted.toC, why: ['as-wanted'] }
+      : hottestOf(ask.school, arcs.length ? wantedHeat(ask) : null, heats)
   const capped = cap !== undefined && wish.toC > cap.c
   const toC = capped ? Math.max(startC, cap.c) : wish.toC
   const why = capped ? [...wish.why, cap.why] : wish.why
@@ -127,6 +152,6 @@ export function warmFor(ask: WarmAsk): Warmth {
     where: found?.where ?? 'whole',
     wallMm,
     runMm,
-    why: torch ? why : [...why, 'no-torch'],
+    why: torch ? why : [...why, part.flameBarred ? 'flame-barred' : 'no-torch'],
   }
 }

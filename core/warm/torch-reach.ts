@@ -30,7 +30,7 @@ export const BRAZED_RUN_MM = 60
 /** How far to each side of a run a flame is kept moving where a place is warmed and not melted, mm. Judgement. */
 const SWEPT_MM = 60
 /** Longer with a torch in the hand is given up, min: judgement. */
-const MOST_MIN = 240
+const MOST_MIN = 60
 
 /** Deviation of the spot that a torch heats, mm. */
 export const spotMm = ({ gas }: Torch): number => (fuelOf(gas).oxygen ? SPOT_MM.oxygen : SPOT_MM.air)

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useJob } from '~/stores/job'
 import StationFrame from '~/bench/StationFrame.vue'
 import WordsField from '~/bench/WordsField.vue'
+import { RESULTS } from '#core/station/prove/result-words'
 import { STATION_NAMES } from '#core/job/stations.table'
 import LeakPiece from './LeakPiece.vue'
 import ProveReadings from './ProveReadings.vue'
@@ -11,7 +12,7 @@ import WhereProved from './WhereProved.vue'
 
 const store = useJob()
 const checks = computed(() => store.plan?.prove.data.checks ?? [])
-const put = (id: string, result: 'pass' | 'fail' | null) =>
+const put = (id: string, result: keyof typeof RESULTS | null) =>
   store.edit(
     ['prove', 'results', id],
     result ? { result, note: store.job!.prove.results[id]?.note ?? '', at: new Date().toISOString() } : undefined,
@@ -29,7 +30,7 @@ const note = (id: string, text: string) => store.edit(['prove', 'results', id, '
           :mandatory="false"
           :aria-label="check.name"
           @update:model-value="put(check.id, $event ?? null)"
-          ><v-btn value="pass">passed</v-btn><v-btn value="fail">failed</v-btn></v-btn-toggle
+          ><v-btn v-for="(name, id) in RESULTS" :key="id" :value="id">{{ name }}</v-btn></v-btn-toggle
         >
         <p v-if="check.within !== null" class="small" :class="check.within ? 'quiet' : 'over'">
           The readings say {{ check.within ? 'within its limit' : 'over its limit' }}.
@@ -44,7 +45,11 @@ const note = (id: string, text: string) => store.edit(['prove', 'results', id, '
         <v-text-field
           v-if="check.result"
           :model-value="check.note"
-          :label="`What was seen: ${check.name.toLowerCase()}`"
+          :label="
+            check.result === 'left-out'
+              ? `Why it is left out: ${check.name.toLowerCase()}`
+              : `What was seen: ${check.name.toLowerCase()}`
+          "
           maxlength="400"
           @update:model-value="note(check.id, $event ?? '')"
         />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useDrawing } from '~/composables/use-drawing'
+import { RESULTS } from '#core/station/prove/result-words'
 import { useJob } from '~/stores/job'
 
 const store = useJob()
@@ -15,7 +16,7 @@ const h = computed(() => sizes.value.heightMm * scale.value)
 /** The longest run that is welded on it. */
 const runMm = computed(() => Math.max(0, ...(store.plan?.mends.rows ?? []).map(row => row.planned?.run?.longMm ?? 0)))
 const run = computed(() => Math.min(w.value * 0.92, runMm.value * scale.value))
-const MARKS = { pass: '✓', fail: '✗' }
+const MARKS = { pass: '✓', fail: '✗', 'left-out': '–' }
 </script>
 
 <template>
@@ -47,7 +48,7 @@ const MARKS = { pass: '✓', fail: '✗' }
         <td>{{ check.where }}</td>
         <td class="small">{{ check.how }}</td>
         <td>
-          {{ check.result ? `${MARKS[check.result]} ${check.result === 'pass' ? 'passed' : 'failed'}` : 'to do'
+          {{ check.result ? `${MARKS[check.result]} ${RESULTS[check.result]}` : 'to do'
           }}<span v-if="check.note" class="quiet small">, {{ check.note }}</span>
         </td>
       </tr>

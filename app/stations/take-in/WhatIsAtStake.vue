@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import PickField from '~/bench/PickField.vue'
+import PickMany from '~/bench/PickMany.vue'
 import ReadingField from '~/bench/ReadingField.vue'
 import WordsField from '~/bench/WordsField.vue'
 import { useJob } from '~/stores/job'
@@ -9,7 +10,11 @@ import { useJob } from '~/stores/job'
 const store = useJob()
 const kept = computed(() => store.job?.takeIn.keptOn ?? [])
 const said = computed(
-  () => kept.value.length > 0 || store.job?.takeIn.stakes !== 'nothing' || Boolean(store.job?.takeIn.pressureMPa.typed),
+  () =>
+    kept.value.length > 0 ||
+    store.job?.takeIn.stakes !== 'nothing' ||
+    Boolean(store.job?.takeIn.minds.length) ||
+    Boolean(store.job?.takeIn.pressureMPa.typed),
 )
 const add = () =>
   store.edit(
@@ -27,6 +32,7 @@ const remove = (id: string) =>
   <details :open="said" data-testid="at-stake">
     <summary>Who is hurt, pressure, what stays on it</summary>
     <PickField path="takeIn.stakes" />
+    <PickMany path="takeIn.minds" />
     <ReadingField path="takeIn.pressureMPa" />
     <p class="label">Stays on the part while it is mended</p>
     <div v-for="one in kept" :key="one.id" class="kept">

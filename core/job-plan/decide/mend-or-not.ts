@@ -34,18 +34,21 @@ export const judgedPart = ({ part, kit }: JobGiven): Omit<JudgeInput, 'families'
     : { cause: part.cause === 'unknown' ? 'unknown' : part.causeCured ? 'put-right' : 'known' }),
 })
 
+/** Nobody has decided it. */
+const NOTHING_DONE = { decision: null }
 /** A pressure at work that a mend is not trusted with unasked, MPa: six bar. Judgement. */
 const LIMITED_FROM_MPA = 0.6
 
 /** Whether it is mended: its chance by what is judged of the part, its way and state, under what is in the way. */
 export function decideMend(one: Readied, job: JobGiven, warmC: number, stopped: string | null): MendDecided {
-  const { part, doing } = job
+  const { part, doing = NOTHING_DONE } = job
   const { work, process, filler, lays, bodies, given } = one
   const input: JudgeInput = {
     ...judgedPart(job),
     families: bodies[0].families,
     wallMm: Math.max(0.5, work.wallMm),
     process: lays[0]?.lay.process,
+    ...(lays.length ? {} : { cold: true }),
     warmed: warmC >= PREHEAT_C ? 'preheat' : warmC > ROOM_C ? 'chill' : 'none',
     ...(lays.length && filler.verdict && process.took ? { fillerVerdict: filler.verdict } : {}),
     state: statesOf(given.values),
@@ -55,9 +58,16 @@ export function decideMend(one: Readied, job: JobGiven, warmC: number, stopped: 
   const trouble = one.trouble ?? stopped
   const chancePct = trouble ? LEAST_CHANCE_PCT : judged.chancePct
   const against = work.risks.filter(risk => risk.points < 0).map(risk => risk.code)
-  const limited = part.stakes === 'person' || (part.pressureMPa ?? 0) >= LIMITED_FROM_MPA
+  const limited =
+    part.stakes === 'person' || (part.pressureMPa ?? 0) >= LIMITED_FROM_MPA || part.minds.includes('hollow-bolt')
+  // Asked about before anything is cut: what it was made for is not known here.
+  const asked = [
+    ...(part.minds.includes('made-to-break') ? ['made-to-break'] : []),
+    ...(part.minds.includes('pressure-port') && part.pressureMPa === undefined ? ['pressure-port'] : []),
+  ]
   const because: Because[] = [
-    ...(trouble ? [{ code: trouble }] : []),
+    ...(trouble ? [{ code: trouble, ...(one.falls && trouble === one.trouble ? { figures: one.falls } : {}) }] : []),
+    ...[...asked, ...part.minds.filter(id => !asked.includes(id))].map(code => ({ code })),
     ...(part.safetyCritical === 'none' ? [] : [{ code: `safety-${part.safetyCritical}` }]),
     ...(part.stakes === 'person' ? [{ code: 'person' }] : []),
     ...((part.pressureMPa ?? 0) >= LIMITED_FROM_MPA
@@ -70,9 +80,10 @@ export function decideMend(one: Readied, job: JobGiven, warmC: number, stopped: 
   const found = { chancePct, trouble, against, because, judged: input }
   if (part.safetyCritical !== 'none') return { ...found, took: 'refer' }
   if (trouble) return { ...found, took: 'decline' }
-  if (doing?.decision === 'refer') return { ...found, took: 'refer', because: [{ code: 'as-wanted' }, ...because] }
-  if (doing?.decision === 'decline') return { ...found, took: 'decline', because: [{ code: 'as-wanted' }, ...because] }
-  if (doing?.decision === 'mend')
+  if (asked.length && doing.decision === null) return { ...found, took: 'refer' }
+  if (doing.decision === 'refer') return { ...found, took: 'refer', because: [{ code: 'as-wanted' }, ...because] }
+  if (doing.decision === 'decline') return { ...found, took: 'decline', because: [{ code: 'as-wanted' }, ...because] }
+  if (doing.decision === 'mend')
     return {
       ...found,
       took: judged.verdict === 'repair' && !limited ? 'repair' : 'repair-with-limits',

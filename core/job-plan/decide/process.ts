@@ -1,7 +1,7 @@
 import type { Step } from '../../ask/question'
-import { mostCurrent, strongest } from '../../arc/machine-reach'
+import { heldBackBy, mostCurrent, strongest } from '../../arc/machine-reach'
 import { easyPreheatC, leastPreheatC, ROOM_C } from '../../arc/least-preheat'
-import type { ArcProcess } from '../../arc/amps'
+import { ampsNeed, type ArcProcess } from '../../arc/amps'
 import { BRAZE_RODS } from '../../braze/rods.table'
 import { BRAZE_ROD_OF } from '../../call/braze-rod.table'
 import { chooseProcess, type KitProcess, type ProcessCode, type RankedProcess } from '../../call/process'
@@ -16,6 +16,7 @@ import type { Body } from '../../part/bodies'
 import { heatOf } from '../../warm/heat'
 import type { JobGiven, MendGiven } from '../job-given'
 import { faceOf, runOf } from '../run'
+import { gunInstead } from './by-minutes'
 import { brazeTrouble } from './braze-trouble'
 import { rodOf } from './filler'
 
@@ -52,6 +53,8 @@ export interface ProcessDecided {
   wanted: WantedLay[]
   /** Why it can't be laid, as a code; null where it can. */
   trouble: string | null
+  /** What it wants and what there is, where a machine, its torch or its mains is too small. */
+  falls: { wantsA: number; hasA: number } | null
   /** The most current there is, the least heat that lets it melt in, and that at which it is the usual one. */
   limitA: number
   machine: Kit['machines'][number] | null
@@ -66,6 +69,7 @@ const NOTHING_LAID: ProcessDecided = {
   because: 'nothing-laid',
   wanted: [],
   trouble: null,
+  falls: null,
   limitA: 0,
   machine: null,
   leastC: ROOM_C,
@@ -76,14 +80,32 @@ const NOTHING_LAID: ProcessDecided = {
 const WHY_NOTHING: Partial<Record<ProcessCode, string>> = {
   'not-mended-so': 'not-mended-so',
   'not-fusion-welded': 'not-fusion-welded',
-  'past-the-metal': 'does-not-melt-in',
-  'nothing-brings-it': 'does-not-melt-in',
   'never-melts-rod': 'nothing-reaches',
 }
 function whyNothing(ranked: readonly RankedProcess[]): string {
   const codes = ranked.filter(row => row.inKit).flatMap(row => row.codes)
   const found = Object.entries(WHY_NOTHING).find(([code]) => codes.some(each => each === code))
   return found?.[1] ?? 'nothing-reaches'
+}
+
+/** The arc that the kit is likeliest to do it with. */
+const firstArc = ({ machines }: Kit): ArcProcess => machines.map(({ process }) => process).find(isArc) ?? 'ac-tig'
+
+const TOO_SMALL = { machine: 'does-not-melt-in', torch: 'torch-too-small', mains: 'mains-too-small' } as const
+/** What is too small where nothing melts in: the machine, its torch or the mains; and by how much. */
+function tooSmall(
+  kit: Kit,
+  process: ArcProcess,
+  { wallMm, joint }: MendWork,
+  hotC: number,
+): Pick<ProcessDecided, 'trouble' | 'falls'> {
+  const machine = strongest(kit.machines, process)
+  const warmA = ampsNeed(wallMm, hotC, process, joint).lowA
+  const wantsA = ampsNeed(wallMm, ROOM_C, process, joint).lowA
+  const hasA = machine ? mostCurrent(machine).a : 0
+  // Where it would do on a part as hot as that, it is the heat that is missing.
+  const by = machine && hasA < warmA ? heldBackBy(machine, warmA) : 'machine'
+  return { trouble: machine ? TOO_SMALL[by] : 'no-machine', falls: { wantsA, hasA } }
 }
 
 /** What a flame brings the place to, °C; nothing of an arc, which heats a spot alone. */
@@ -138,8 +160,10 @@ export function decideProcess({
     heat,
   })
   const asked = given.lays?.find(lay => lay.process)?.process
-  const took =
-    asked ?? ranked.find(row => row.verdict !== 'never' && flameC(row.process, body) <= keptC)?.process ?? null
+  const first = ranked.find(row => row.verdict !== 'never' && flameC(row.process, body) <= keptC)?.process ?? null
+  const rod = findAlloy(filler)
+  const gun = !asked && first && rod ? gunInstead(first, ranked, part.soak, rod, work) : null
+  const took = asked ?? gun ?? first
   const layOf = (process: ProcessId, said: string | undefined, upTo: WantedLay['upTo']): WantedLay => ({
     process,
     filler: laidFiller(process, said ? (rodOf(said)?.name ?? said) : filler),
@@ -157,7 +181,7 @@ export function decideProcess({
     took,
     ranked,
     working,
-    because: asked ? 'as-wanted' : 'ranked-first',
+    because: asked ? 'as-wanted' : gun ? 'saves-minutes' : 'ranked-first',
     wanted,
     limitA,
     machine,
@@ -180,5 +204,14 @@ export function decideProcess({
     }
     return null
   }
-  return { ...found, trouble: trouble() }
+  const short = (['past-the-metal', 'nothing-brings-it'] as const).some(code =>
+    ranked.some(row => row.inKit && row.codes.includes(code)),
+  )
+  const why = trouble()
+  if (why !== 'does-not-melt-in' && !(why === 'nothing-reaches' && short))
+    return { ...found, trouble: why, falls: null }
+  return {
+    ...found,
+    ...tooSmall(kit, wanted.map(lay => lay.process).find(isArc) ?? firstArc(kit), work, Math.min(480, heat.mostC)),
+  }
 }

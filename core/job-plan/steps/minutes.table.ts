@@ -5,6 +5,8 @@ export const LOOK_AT_MIN = 1.5
 export const EARTH_MIN = 0.5
 export const CLEAN_LOOK_MIN = 0.5
 export const FLUX_MIN = 0.5
+/** Off the cold bench on to two strips, before it is warmed. */
+export const INSULATE_MIN = 0.3
 export const TORCH_OUT_MIN = 1.5
 export const WIPE_AGAIN_MIN = 0.6
 /** Warming a boss for its slug where there is no torch: in an oven or with hot water. */

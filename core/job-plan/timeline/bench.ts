@@ -1,6 +1,7 @@
 import type { Kit } from '../../job/job.schema'
 import { MILL_SET_UP_MIN } from '../../mend/minutes.table'
 import type { Warmth } from '../../warm/decide'
+import type { AskedCheck } from '../decide/checks'
 import type { Ordered } from '../decide/order'
 import type { JobGiven } from '../job-given'
 import type { Readied } from '../readied'
@@ -25,7 +26,7 @@ export interface LayOut {
   kept: readonly Kept[]
   /** What the metal itself can do, said where it is cut or heated. */
   hazards: readonly string[]
-  checks: readonly { code: string; mends: number }[]
+  checks: readonly AskedCheck[]
 }
 
 /** The bench while a job is laid out on it: what was done, for the part and for each mend, and the heat it left. */

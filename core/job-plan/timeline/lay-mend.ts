@@ -1,126 +1,34 @@
-import { ampsNeed } from '../../arc/amps'
-import { mostCurrent, strongest } from '../../arc/machine-reach'
-import { postflowS } from '../../arc/setup'
-import { PROCESSES, type ProcessId } from '../../call/process.table'
-import type { Kit } from '../../job/job.schema'
+import type { ProcessId } from '../../call/process.table'
 import { BETWEEN_PASSES_MIN } from '../../mend/minutes.table'
-import { currentFor, ENTERS, VOLTS } from '../../warm/current'
-import { arcKWh } from '../cost'
+import { currentFor } from '../../warm/current'
 import { isArc } from '../decide/process'
 import { isBoiled, type Readied, type ReadyLay } from '../readied'
-import { NOTHING_USED, type ArcSet } from '../step'
+import { NOTHING_USED } from '../step'
 import { sum } from '../sum'
-import type { Draft } from '../steps/maker'
 import { BOIL_OUT, BOIL_SHARE } from '../steps/minutes.table'
 import { passByPass } from '../steps/pass-order'
+import { arcOn } from './arc-on'
 import type { Bench } from './bench'
-import { MOST_WAIT_MIN } from './heat'
 import { layByFlame } from './lay-by-flame'
-import { keptCap, metalLimitC } from './limits'
 import { ownWork } from './own-work'
 
-/** Shielding gas, where nobody set it: a No. 5 to 6 cup. Common practice, no source. */
-const FLOW_L_MIN = 7
-/** Below this an arc's heat leaves hardly any room under a limit, as a share of what the limit is over the air. */
-const LEAST_ROOM = 0.3
 /** Less than this share of what a wall wants is no current to lay with, whatever somebody sets. */
 const LEAST_SHARE = 0.2
 
 /** A mend laid pass by pass under every limit, boiled out first where it is dirty; what was ground out laid again. */
 export function layMend(bench: Bench, mend: Readied): void {
   const {
-    job: { kit, part, doing },
+    job: { part, doing },
     mass,
-    warm,
     heat,
-    kept,
-    stopped,
     addFor,
-    dutyOf,
   } = bench
   const { given, work: planned, bodies, lays } = mend
   const { id } = given
   const [body, second] = bodies
   const { alloy } = body
   const ready = bench.shared
-  const metalC = Math.max(doing?.interpassC ?? metalLimitC(alloy), warm.need === 'none' ? 0 : warm.toC)
-  const cap = keptCap(kept, given.atMm, heat)
-  /** What the wall wants at the heat that the place will be at once it may begin. */
-  const need = (process: ProcessId) =>
-    isArc(process) ? ampsNeed(planned.wallMm, Math.min(heat.c, metalC, 480), process, planned.joint).a : 0
-
-  /** Waits until an arc may begin; what holds it up longest is named. Says what the place may stand at. */
-  const waited = (machine: Kit['machines'][number] | null, a: number, minutes: number, joule: number): number => {
-    const rise = heat.riseK(joule)
-    const keptC = cap ? Math.max(heat.airC + LEAST_ROOM * (cap.c - heat.airC), cap.c - rise) : Infinity
-    const limitC = Math.min(metalC, keptC)
-    const held = cap && keptC < metalC ? `kept-${cap.id}` : 'interpass'
-    const cool = heat.c > limitC ? heat.coolMin(limitC) : 0
-    // What one pass brings over what may be is let off in stitches.
-    const over = cap && keptC + rise > cap.c ? (joule * (keptC + rise - cap.c)) / rise / heat.lossJMin(cap.c) : 0
-    const minutesWaited = cool + over
-    if (minutesWaited > MOST_WAIT_MIN || (cap && cap.c <= heat.airC)) stopped.set(id, cap ? 'kept-on-limit' : 'limit')
-    if (Number.isFinite(minutesWaited) && minutesWaited > 0) {
-      addFor(id, {
-        code: 'rest',
-        kind: 'wait',
-        stage: 'laying',
-        minutes: minutesWaited,
-        because: held,
-        hot: true,
-        after: [ready],
-      })
-      heat.to(Math.min(heat.c, limitC))
-    }
-    const rests = machine ? dutyOf(machine).restMin(a, minutes) : 0
-    if (rests > 0)
-      addFor(id, {
-        code: 'rest',
-        kind: 'wait',
-        stage: 'laying',
-        minutes: rests,
-        because: 'duty',
-        hot: true,
-        after: [ready],
-      })
-    return limitC
-  }
-  const setOf = (a: number): ArcSet => ({
-    a,
-    gasLMin: doing?.flowLMin ?? FLOW_L_MIN,
-    postflowS: postflowS(Math.max(1, a)),
-  })
-  const arc = (draft: Draft & { process: ProcessId }, a: number, minutes: number, uses = NOTHING_USED) => {
-    const { process } = draft
-    if (!isArc(process)) return
-    const machine = strongest(kit.machines, process)
-    const joule = a * VOLTS[process] * ENTERS[process] * minutes * 60
-    const limitC = waited(machine, a, minutes, joule)
-    const set = setOf(a)
-    const gasL = set.gasLMin * (minutes + set.postflowS / 60)
-    addFor(id, {
-      ...draft,
-      kind: 'arc',
-      stage: 'laying',
-      minutes,
-      set,
-      hot: true,
-      limitC,
-      ...(machine ? { by: machine.id } : {}),
-      uses: { ...uses, gasL, kWh: arcKWh(process, a, minutes) },
-      after: [ready],
-      cautions: PROCESSES[process].cautions,
-    })
-    if (machine) dutyOf(machine).arc(a, minutes)
-    heat.put(joule)
-  }
-  const currentOf = (process: ProcessId) => {
-    const machine = isArc(process) ? strongest(kit.machines, process) : null
-    const limitA = machine ? mostCurrent(machine).a : Infinity
-    const wants = need(process)
-    const a = Math.min(doing?.currentA ?? wants, limitA)
-    return { a, wants, limitA }
-  }
+  const { metalC, currentOf, run: arc } = arcOn(bench, mend)
 
   const boiled = isBoiled(lays[0]?.lay.process, part.soak)
   if (boiled && lays[0]) {
@@ -189,7 +97,9 @@ export function layMend(bench: Bench, mend: Readied): void {
         zoneWallMm: Math.min(body.wallMm, second?.wallMm ?? body.wallMm),
         limitA,
       })
-      arc({ ...common, kind: 'arc', minutes, easedA: Math.min(a, easedA) }, a, minutes, uses)
+      // A part that is turned under its arc goes round once a pass.
+      const turns = mend.kind.turned ? { rpm: 1 / minutes } : {}
+      arc({ ...common, kind: 'arc', minutes, easedA: Math.min(a, easedA) }, a, minutes, uses, turns)
     } else {
       flamed = process
       layByFlame(bench, mend, of, { ...common, uses }, n === 0, ready)

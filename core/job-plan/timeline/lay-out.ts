@@ -6,6 +6,7 @@ import { benchFor, type LayOut } from './bench'
 import { layMend } from './lay-mend'
 import { coolAll, driveOut, setUp, takeItIn, warmUp } from './make-ready'
 import { ownWork } from './own-work'
+import { runOver } from './run-over'
 
 export interface LaidOut {
   steps: Made[]
@@ -52,7 +53,7 @@ export function layOut(given: LayOut): LaidOut {
     )
     bench.gate = [...chain.values()]
     for (const { mend, step } of openings.filter(one => one.step.ahead)) ownWork(bench, mend, step, 'opening', waits)
-    for (const { mend, step } of openings.filter(one => !one.step.ahead && one.step.atC === undefined))
+    for (const { mend, step } of openings.filter(one => !one.step.ahead && !one.step.at))
       ownWork(bench, mend, step, 'opening', waits)
     if (n === 0) {
       driveOut(bench)
@@ -62,7 +63,7 @@ export function layOut(given: LayOut): LaidOut {
     for (const mend of round.filter(({ kind }) => kind.turn === 'first'))
       for (const step of mend.work.rebuild.filter(each => !each.cold)) ownWork(bench, mend, step, 'rebuild', waits)
     for (const mend of round) {
-      for (const { step } of openings.filter(one => one.mend === mend && one.step.atC !== undefined))
+      for (const { step } of openings.filter(one => one.mend === mend && one.step.at))
         ownWork(bench, mend, step, 'opening', waits)
       if (mend.lays.length) layMend(bench, mend)
     }
@@ -71,8 +72,10 @@ export function layOut(given: LayOut): LaidOut {
       for (const step of mend.work.rebuild.filter(each => each.cold || mend.kind.turn !== 'first'))
         ownWork(bench, mend, step, 'rebuild', waits)
   })
+  const again = bench.laying.map(mend => runOver(bench, mend))
+  if (again.some(Boolean)) coolAll(bench, 'cool-to-hand')
   const all = [...chain.values()]
-  for (const { code, mends: asking } of checks)
+  for (const { code, mends: asking, weldMm2 } of checks)
     bench.addShared(
       {
         code: `check-${code}`,
@@ -80,7 +83,7 @@ export function layOut(given: LayOut): LaidOut {
         trade: 'check',
         phase: 'prove',
         stage: 'check',
-        minutes: checkMin(code, asking),
+        minutes: checkMin(code, asking, weldMm2),
         cautions: CHECK_CAUTIONS[code] ?? [],
       },
       all,

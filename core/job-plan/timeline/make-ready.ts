@@ -19,6 +19,7 @@ import {
   CLEAN_LOOK_MIN,
   EARTH_MIN,
   FLUX_MIN,
+  INSULATE_MIN,
   LEAST_BAKE_C,
   LOOK_AT_MIN,
   TORCH_OUT_MIN,
@@ -140,6 +141,10 @@ export function setUp({ laying, share, addShared }: Bench): void {
     addShared({ ...hand, code: 'flux', trade: 'clean', minutes: FLUX_MIN, cautions: ['welding-flux'] })
 }
 
+/** Whether a mend is laid, or worked at a heat. */
+const wantsHeat = ({ lays, work }: Readied): boolean =>
+  lays.length > 0 || [...work.opening, ...work.rebuild].some(({ at }) => at)
+
 /** The part warmed for a round of mends, from what it stands at: a share of what warming it from the start takes. */
 export function warmUp(
   { warm, warmLimitC, heat, torch, chain, addShared }: Bench,
@@ -147,9 +152,11 @@ export function warmUp(
   startC: number,
 ): void {
   const before = round.map(({ given }) => chain.get(given.id))
-  if (warm.need !== 'none' && warm.reaches && round.some(({ lays }) => lays.length) && heat.c < warm.toC) {
+  if (warm.need !== 'none' && warm.reaches && round.some(wantsHeat) && heat.c < warm.toC) {
     const minutes = (warm.minutes * (warm.toC - heat.c)) / Math.max(1e-6, warm.toC - startC)
     const by = torch?.id
+    if (heat.c <= startC)
+      addShared({ code: 'insulate', kind: 'hand', trade: 'fit', phase: 'warm', minutes: INSULATE_MIN }, before)
     addShared(
       {
         code: 'warm',

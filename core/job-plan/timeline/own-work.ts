@@ -43,29 +43,30 @@ export function ownWork(
     return
   }
   if (step.cold) cooled(id, HAND_C, 'worked-cold')
-  if (step.atC !== undefined) {
-    cooled(id, step.atC + FIT_WITHIN_K, 'fit-heat')
-    if (heat.c < step.atC - FIT_WITHIN_K) {
+  if (step.at) {
+    const { c: atC, why } = step.at
+    if (why === 'fit-heat') cooled(id, atC + FIT_WITHIN_K, why)
+    if (heat.c < atC - FIT_WITHIN_K) {
       const reach =
         torch &&
-        torchReach(torch, mass, mend.bodies[0].alloy, mend.work.wallMm, step.atC, {
+        torchReach(torch, mass, mend.bodies[0].alloy, mend.work.wallMm, atC, {
           startC: heat.c,
           runMm: runOf(mend.work),
         })
       const minutes = reach ? reach.minutes : OVEN_WARM_MIN
       addFor(id, {
         ...common,
-        code: 'warm-boss',
+        code: why === 'fit-heat' ? 'warm-boss' : 'warm-place',
         kind: 'flame',
         minutes,
         hot: true,
         ...(torch ? { by: torch.id, uses: { ...NOTHING_USED, fuelL: fuelL(torch, minutes) } } : {}),
       })
-      heat.to(step.atC)
+      heat.to(atC)
     }
   }
-  const warmed = step.cold || step.atC !== undefined
-  const after = [step.mill ? readyMill() : undefined, step.atC === undefined ? undefined : waits.get(id)]
+  const warmed = step.cold || step.at !== undefined
+  const after = [step.mill ? readyMill() : undefined, step.at ? waits.get(id) : undefined]
   if (step.machineMin) {
     if (step.handMin > 0)
       addFor(id, { ...common, trade: 'fit', code: 'find-on-mill', kind: 'hand', minutes: step.handMin, after })

@@ -3,7 +3,11 @@ import { ROOM_C } from '../../arc/least-preheat'
 import { idText, moment, text } from '../text'
 import { list, map, reading, schemaOf } from './declared'
 
-export const checkResultSchema = z.strictObject({ result: z.enum(['pass', 'fail']), note: text(), at: moment })
+export const checkResultSchema = z.strictObject({
+  result: z.enum(['pass', 'fail', 'left-out']),
+  note: text(),
+  at: moment,
+})
 
 const dial = reading('mm', 'Dial')
 /** One thing that may not move, measured when it came in and again. */

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { fields as part } from '../../part/fields'
 import { CAUSES, COATINGS, COMEBACKS, MUST_NOT_MOVE, PROTECT_NAMES } from '../words.table'
-import { DOES, MOVES, STAKES } from '../../part/words.table'
+import { DOES, MINDS, MOVES, STAKES } from '../../part/words.table'
 import { storedReading } from '../reading.schema'
 import { idText, text } from '../text'
 import { EARLIER_WORDS, SAFETY_WORDS } from '../../call/judge.table'
@@ -25,6 +25,7 @@ export const takeIn = {
   finishAfter: pick('Finish afterwards', COATINGS, 'none'),
   saltWater: flag(part.saltWater.label, part.saltWater.usual),
   stakes: pick(part.stakes.label, STAKES, part.stakes.usual),
+  minds: picks(part.minds.label, MINDS, 3),
   pressureMPa: sameAs(part.pressureMPa),
   keptOn: list(
     'Stays on the part',

@@ -1,3 +1,4 @@
+import { INTERPASS_C } from '../../arc/interpass.table'
 import { straighten } from '../../face/straighten'
 import { mechanicalOf } from '../../metal/mechanical.table'
 import { KIND_POINTS } from '../../call/judge.table'
@@ -8,6 +9,8 @@ import { fields } from './fields'
 import { words } from './words'
 
 const MEASURE_MIN = 4
+/** Warmed to this before it is pressed, where the metal bears it, °C. Common practice, no source. */
+const PRESSED_AT_C = 150
 /** Bent further than this share of its length it has been drawn too far to trust: judgement. */
 const TOO_FAR_SHARE = 0.15
 const [PRESSED_POINTS] = KIND_POINTS.bent
@@ -34,7 +37,12 @@ export const bent = mendKind({
       risks: [{ code: 'pressed', points: PRESSED_POINTS }],
       opening: [],
       rebuild: [
-        { code: 'press-back', trade: 'fit', handMin: steps.length * PRESS_STEP_MIN },
+        {
+          code: 'press-back',
+          trade: 'fit',
+          handMin: steps.length * PRESS_STEP_MIN,
+          at: { c: Math.min(PRESSED_AT_C, INTERPASS_C[body.alloy.family].mostC), why: 'press-heat' },
+        },
         { code: 'measure-bend', trade: 'check', handMin: MEASURE_MIN, cold: true },
       ],
       checks: ['look', 'dye', part.moves === 'spins' ? 'run-out' : 'alignment'],

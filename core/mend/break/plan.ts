@@ -1,6 +1,6 @@
 import { drawn, mendKind, PLAIN } from '../kind'
 import { grooved } from '../grooved'
-import { BACK_GRIND_MIN, LOCATE_MIN } from '../minutes.table'
+import { BACK_GRIND, LOCATE_BREAK } from '../minutes.table'
 import { cutting, finishing, wipe } from '../steps'
 import { cut, handles, section, sketch } from './drawing'
 import { fields } from './fields'
@@ -29,9 +29,16 @@ export const broken = mendKind({
       opening: [
         ...(opened ? [] : cutting('bevel', removedMm3)),
         wipe,
-        { code: 'locate', trade: 'fit', handMin: LOCATE_MIN },
+        { code: 'locate', trade: 'fit', handMin: LOCATE_BREAK.startMin + LOCATE_BREAK.perMm * values.lengthMm },
         ...(values.keepBreak && laid.length > 1
-          ? [{ code: 'back-grind', trade: 'cut', handMin: BACK_GRIND_MIN, betweenSides: true } as const]
+          ? [
+              {
+                code: 'back-grind',
+                trade: 'cut',
+                handMin: BACK_GRIND.startMin + BACK_GRIND.perMm * values.lengthMm,
+                betweenSides: true,
+              } as const,
+            ]
           : []),
       ],
       rebuild: finishing(finish, laid),

@@ -27,7 +27,7 @@ export const edge = mendKind({
     const laid = [{ side: 1 as const, volumeMm3: long * wide * high, runMm: long, wideMm: wide + 2 * high }]
     return {
       ...PLAIN,
-      wallMm: Math.min(body.wallMm, values.wideMm),
+      wallMm: Math.min(body.wallMm, wide),
       rodWallMm: body.wallMm,
       joint: 'edge',
       laid,

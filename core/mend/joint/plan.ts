@@ -58,6 +58,7 @@ export const joint = mendKind({
       volumeMm3: filletMm3(legMm, values.lengthMm),
       runMm: values.lengthMm,
       wideMm: legMm * Math.SQRT2,
+      fillet: true as const,
     }))
     return {
       ...common,

@@ -22,7 +22,16 @@ export const overlay = mendKind({
     const wallMm = Math.min(body.wallMm, values.patchMm ?? body.wallMm)
     const runMm = 2 * (values.wideMm + values.highMm)
     const goes = { longMm: values.wideMm, wideMm: values.highMm }
-    const laid = [{ side: 1 as const, volumeMm3: filletMm3(wallMm, runMm), runMm, wideMm: wallMm * Math.SQRT2, goes }]
+    const laid = [
+      {
+        side: 1 as const,
+        volumeMm3: filletMm3(wallMm, runMm),
+        runMm,
+        wideMm: wallMm * Math.SQRT2,
+        goes,
+        fillet: true as const,
+      },
+    ]
     return {
       ...PLAIN,
       wallMm,

@@ -29,6 +29,7 @@ export const plate = mendKind({
       volumeMm3: filletMm3(legMm, runMm),
       runMm,
       wideMm: legMm * Math.SQRT2,
+      fillet: true as const,
       goes,
     }))
     return {

@@ -4,13 +4,13 @@ import { castDeepMm } from '../../thread/cast-depth'
 import type { Thread } from '../../thread/thread'
 import type { Laid, Work } from '../kind'
 import {
-  BORE_MIN,
   DRILL_TAP_MIN,
   FACE_CUT_MIN,
   FREEZE_MIN,
   INSERT_OUT_MIN,
   MILL_FIND_MIN,
   SHRINK_MIN,
+  SLUG_BORE_MIN,
   SLUG_TURN_MIN,
   STUD_OUT_MIN,
 } from '../minutes.table'
@@ -24,7 +24,15 @@ export interface GivenBack {
   opening: Work[]
   rebuild: Work[]
   wallMm: number
+  /** What the current goes by, where that is a rim and not the wall. */
+  rimMm?: number
 }
+
+/**
+ * The lip round a slug that an arc melts is as good as a wall of this, mm. Common practice (100 to 125 A there), no
+ * source.
+ */
+const LEAST_RIM_MM = 3
 
 export interface ToGiveBack {
   thread: Thread
@@ -83,6 +91,8 @@ export function givenBack(
       const rim = weldGroove(slug.chamferMm, slug.chamferMm, 0)
       return {
         wallMm: Math.max(3, (bossMm - slugMm) / 2),
+        // The arc runs round a lip of the chamfers' depth, not through the boss.
+        rimMm: Math.max(LEAST_RIM_MM, rim.deepMm),
         removedMm3: ringMm3(slugMm, majorMm, deepMm),
         laid: (through ? ([1, 2] as const) : ([1] as const)).map(side => ({
           side,
@@ -103,8 +113,13 @@ export function givenBack(
           },
           { code: 'freeze-slug', trade: 'fit', handMin: 0, aloneMin: FREEZE_MIN, ahead: true },
           ...out,
-          { code: 'bore-slug', ...find, machineMin: BORE_MIN },
-          { code: 'shrink-slug', trade: 'fit', handMin: SHRINK_MIN, ...(hubC === null ? {} : { atC: hubC }) },
+          { code: 'bore-slug', ...find, machineMin: SLUG_BORE_MIN },
+          {
+            code: 'shrink-slug',
+            trade: 'fit',
+            handMin: SHRINK_MIN,
+            ...(hubC === null ? {} : { at: { c: hubC, why: 'fit-heat' } }),
+          },
         ],
         rebuild: [{ code: 'face-boss', ...find, machineMin: FACE_CUT_MIN * 2 }, tap],
       }

@@ -11,6 +11,8 @@ import { RULED_OUT, WAYS, type State, type Way } from './states.table'
 const USUAL_BOSS_THREADS = 2.5
 const SHEAR_SHARE = 1 / Math.sqrt(3)
 const BOLT_UTS_MPA = 800
+/** A thread is cast round a screw no deeper than this many times its width. Common practice, no source. */
+const MOUTH_THREADS = 1.5
 /** The least wall round a slug, as a share of it: below it the boss only spreads. Judgement. */
 export const LEAST_SLUG_WALL = 0.08
 /** Minutes and heat weighed against one another: a way that is good and asks less comes first. */
@@ -81,7 +83,14 @@ export function judgeWays(input: {
   const rows = new Map<Way, WayRow>(
     ranked.map(({ method, stripN, possible, minutes, heat, wallLeftMm, reasons }) => {
       const holdsN = stripN + (method === 'cast-on-screw' ? soundN : 0)
-      const why = possible ? null : method === 'cast-on-screw' ? 'mouth-only' : 'wall-too-thin'
+      const cast = method === 'cast-on-screw'
+      const why = cast
+        ? input.damagedMm <= MOUTH_THREADS * thread.majorMm
+          ? null
+          : 'mouth-only'
+        : possible
+          ? null
+          : 'wall-too-thin'
       return [method, { way: method, stripN: holdsN, factor: holdsN / loadN, why, minutes, heat, wallLeftMm, reasons }]
     }),
   )

@@ -46,7 +46,7 @@ export function planThread(
     return { ...common, wallMm: body.wallMm, laid: [], way: null, refused: values.way ? 'way-ruled-out' : 'no-way' }
   const slug = chosen.way === 'pressed-slug' ? slugOf(values, body.alloy, part.hotC) : null
   if (slug && 'reason' in slug) return { ...common, wallMm: body.wallMm, laid: [], way: chosen.way, refused: 'no-slug' }
-  const { laid, removedMm3, opening, rebuild, wallMm } = givenBack(chosen.way, {
+  const { laid, removedMm3, opening, rebuild, wallMm, rimMm } = givenBack(chosen.way, {
     thread: values.thread,
     deepMm: values.deepMm,
     damagedMm: damagedOf(values),
@@ -60,7 +60,7 @@ export function planThread(
   const welded = laid.length + before.length > 0
   return {
     ...common,
-    wallMm: Math.max(body.wallMm, wallMm),
+    wallMm: rimMm ?? Math.max(body.wallMm, wallMm),
     way: chosen.way,
     laid: [...before.map(each => each.laid), ...laid],
     removedMm3,

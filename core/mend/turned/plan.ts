@@ -18,6 +18,7 @@ export const turned = mendKind({
   words,
   finish: 'machined',
   turn: 'moved-by-others',
+  turned: true,
   sketch,
   section,
   plan: ({ values, bodies: [body], opened, finish }) => {
@@ -33,10 +34,12 @@ export const turned = mendKind({
         checks: ['look', 'fit', 'run-out'],
       }
     const volumeMm3 = ringMm3(turnedMm + 2 * proudMm, Math.max(0, turnedMm - 2 * deepMm), wideMm)
-    const laid = [{ side: 1 as const, volumeMm3, runMm: Math.PI * (turnedMm - deepMm), wideMm, goes: 'round' as const }]
+    // The arc lies on what is under the groove, and on more of it the more is laid.
+    const wallMm = Math.min(body.wallMm, deepMm + 2 * proudMm)
+    const laid = [{ side: 1 as const, volumeMm3, runMm: Math.PI * turnedMm, wideMm, goes: 'round' as const }]
     return {
       ...PLAIN,
-      wallMm: Math.min(body.wallMm, deepMm),
+      wallMm,
       rodWallMm: body.wallMm,
       joint: 'groove',
       laid,

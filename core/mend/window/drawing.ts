@@ -6,15 +6,19 @@ import { patchRoundMm } from '../../groove/run'
 
 export const sketch: KindSketch = { metal: 'M4 8h40v16H4z', fresh: 'M17 12h14v8H17z' }
 
+/** From this wall on a patch is rooted from both sides, mm. Common practice, no source. */
+const BOTH_FROM_MM = 10
+const thinner = ({ patchMm }: Drawn<typeof fields>['values'], wallMm: number) => Math.min(wallMm, patchMm ?? wallMm)
+
 /** All round the patch, through the thinner of patch and wall. */
 export const cut = ({ values, wallMm }: Drawn<typeof fields>): GrooveCut => ({
   ...ROUND,
-  sides: 1,
+  sides: values.sides ?? (thinner(values, wallMm) >= BOTH_FROM_MM ? 2 : 1),
   landMm: 0,
   includedDeg: values.includedDeg,
   rootRadiusMm: values.rootRadiusMm,
   capMm: values.capMm,
-  wallMm: Math.min(wallMm, values.patchMm ?? wallMm),
+  wallMm: thinner(values, wallMm),
   alongMm: patchRoundMm(values.wideMm, values.highMm, values.cornerMm),
 })
 

@@ -1,4 +1,4 @@
-import { ALLOYS } from '../alloys.table'
+import { alloysOf } from '../alloys-of'
 import { FAMILIES, type FamilyId } from '../families.table'
 import { INSTRUMENTS } from './likelihoods.table'
 
@@ -17,9 +17,7 @@ const RULED_OUT_AT = 3
  */
 export function densityResolves(gcm3: number, uncertaintyGcm3: number): DensityResolves {
   const deviation = Math.hypot(uncertaintyGcm3, INSTRUMENTS.density.scatter)
-  const near = (id: FamilyId) =>
-    Math.min(...ALLOYS.filter(alloy => alloy.family === id).map(alloy => Math.abs(alloy.densityGcm3 - gcm3))) /
-    deviation
+  const near = (id: FamilyId) => Math.min(...alloysOf(id).map(alloy => Math.abs(alloy.densityGcm3 - gcm3))) / deviation
   return {
     cannotTell: FAMILIES.filter(family => near(family.id) <= RULED_OUT_AT).map(family => family.id),
     rulesOut: FAMILIES.filter(family => near(family.id) > RULED_OUT_AT).map(family => family.id),

@@ -1,5 +1,6 @@
 import { normalShare } from '../../quantity/erf'
-import { ALLOYS, type Alloy } from '../alloys.table'
+import type { Alloy } from '../alloys.table'
+import { alloysOf } from '../alloys-of'
 import { FAMILIES, FAMILY_IDS, type FamilyId } from '../families.table'
 import { compositionFit } from './composition-fit'
 import type { Evidence } from './evidence'
@@ -20,9 +21,10 @@ import { USES, useByPart } from './uses.table'
 export type ByFamily = number[]
 
 const N = FAMILY_IDS.length
-const ALLOYS_OF: Record<FamilyId, Alloy[]> = Object.fromEntries(
-  FAMILY_IDS.map(id => [id, ALLOYS.filter(alloy => alloy.family === id)]),
-) as Record<FamilyId, Alloy[]>
+const ALLOYS_OF: Record<FamilyId, Alloy[]> = Object.fromEntries(FAMILY_IDS.map(id => [id, alloysOf(id)])) as Record<
+  FamilyId,
+  Alloy[]
+>
 
 export const isSeenTest = (test: TestId): test is SeenTest => test in SEEN
 export const isMeasuring = (test: TestId): test is MeasuringTest => test in INSTRUMENTS

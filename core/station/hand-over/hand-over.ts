@@ -1,10 +1,12 @@
 import type { AnswerTo } from '../../ask/question'
+import { BRAZE_RODS, BRAZE_ROD_IDS } from '../../braze/rods.table'
 import { jobQuote } from '../../shop/question'
 import type { Job, Kit } from '../../job/job.schema'
 import { askFor } from '../ask-core'
 import { inOrder } from '../../job/rests-on'
 import type { MendsData } from '../mends/mend-row'
 import { spentOn, type Spent } from '../../job-plan/cost'
+import { wholeRods } from '../../job-plan/rods'
 import type { Made } from '../../job-plan/step'
 import { capital, count, figure, list, words, type Sentence, type StationPlan } from '../parts'
 import type { Phase } from './phases'
@@ -41,6 +43,22 @@ function billOf(kit: Kit, steps: readonly Made[]) {
     other: [...line('Wire', 'wire'), ...line('Discs, brushes and wipes', 'abrasives')],
   }
 }
+
+/** A rod's own name, where it is no alloy of the table. */
+const laidName = (filler: string): string => {
+  const rod = BRAZE_ROD_IDS.find(id => id === filler)
+  return rod ? BRAZE_RODS[rod].name : filler
+}
+
+/** Rods that the kit lacks for this job: said before they are wanted at the arc. */
+const toBuy = (kit: Kit, steps: readonly Made[]): Sentence[] =>
+  wholeRods(steps, kit)
+    .filter(({ buy }) => buy > 0)
+    .map(({ filler, diameterMm, buy }) => [
+      `To buy: ${count(buy, 'rod')} of ${laidName(filler)}, `,
+      figure(diameterMm, 'mm'),
+      ' across: the kit has too few.',
+    ])
 
 /** Hand over: the quote, what was taken, and what the record must still hold. */
 export function planHandOver(
@@ -90,6 +108,7 @@ export function planHandOver(
       words(money(quote.materials, kit.currency), 'quote'),
       ' for rods, gas, power and extras. The hours are the price.',
     ])
+    if (!job.settled.weld) why.push(...toBuy(kit, steps))
     if (actualTotalMin !== null)
       why.push([
         'Taken so far: ',

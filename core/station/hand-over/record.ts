@@ -1,3 +1,4 @@
+import { RESULTS } from '../prove/result-words'
 import { mendNamed } from '../../job/mend-named'
 import { PICTURE_STAGES } from '../../job/picture.schema'
 import type { StationId } from '../../job/stations.table'
@@ -163,9 +164,7 @@ export function recordOf(job: Job, plan: JobPlan, kit: Kit, system: ReadingSyste
       lines: [
         ...plan.prove.data.checks.map(check => ({
           label: check.name,
-          text: check.result
-            ? `${check.result === 'pass' ? 'passed' : 'failed'}${check.note ? `: ${check.note}` : ''}`
-            : 'not done',
+          text: check.result ? `${RESULTS[check.result]}${check.note ? `: ${check.note}` : ''}` : 'not done',
         })),
         ...plan.prove.data.compared.flatMap(entry =>
           entry.said ? [{ label: 'Before and after', text: sentenceText(entry.said, system) }] : [],

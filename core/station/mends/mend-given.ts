@@ -93,6 +93,7 @@ export function partOf(job: Job, know: KnowData): { part: JobGiven['part']; assu
       causeCured: takeIn.causeCure.trim() !== '',
       safetyCritical: takeIn.safetyCritical,
       stakes: takeIn.stakes,
+      minds: takeIn.minds,
       alike: job.handOver.alike,
       pressureMPa: takeIn.pressureMPa.value ?? undefined,
       keptOn: takeIn.keptOn.flatMap(({ id, name, limitC }) =>

@@ -184,7 +184,7 @@ describe('the groove of a mend', () => {
   it('has a bead for each pass of its log, on the side and with the number that the log gives it', () => {
     for (const order of ['alternate', 'one-then-other', 'roots-then-fills'] as const) {
       const { groove, log } = row({ order, readings: { lengthMm: reading(60), sides: '2' } })
-      expect(log.passes.length).toBeGreaterThan(2)
+      expect(log.passes.length).toBeGreaterThan(1)
       expect(
         groove!.beads.map(({ number, side }) => ({ number, side })).toSorted((a, b) => a.number - b.number),
       ).toEqual(log.passes.map(({ number, side }) => ({ number, side })))
@@ -264,7 +264,7 @@ describe('a bend that is a mend', () => {
     const [row] = planJob({ ...named('signal-bracket'), mends: [bend] }, kit).mends.rows
     const found = row!.bend
     if (!found || !('answer' in found)) throw new Error('not pressed back')
-    const [press] = row!.planned!.rebuild
+    const press = row!.planned!.rebuild.find(({ code }) => code === 'press-back')
     expect(press!.handMin).toBe(found.answer.steps.length * 8)
     expect(sentenceText(rebuildWhy(row!)[0]!, 'metric')).toMatch(/^Press it back in \w+ steps: it springs back/)
     expect(rebuildWorkings(row!).bend!.steps).toHaveLength(2)

@@ -10,6 +10,7 @@ import { findAlloy } from '../../metal/find-alloy'
 import type { JobGiven, MendGiven } from '../../job-plan/job-given'
 import type { JobPlanned } from '../../job-plan/job-planned'
 import { planWhole } from '../../job-plan/plan'
+import { leftOutOf } from '../prove/left-out'
 import type { Doing } from '../../job-plan/doing'
 import { groundOutPasses } from '../../puddle/next-move'
 import { warmedOnCells } from '../warm/warm-on-part'
@@ -64,6 +65,7 @@ function doingOf(job: Job): Doing {
     decision: job.call.decision,
     again: Object.fromEntries(again.filter(([, passes]) => passes > 0)),
     extras: job.handOver.other.map(({ id, name, price }) => ({ id, name, price })),
+    leftOut: leftOutOf(job),
     currentA: job.weld.currentA.value || null,
     flowLMin: said(job, 'weld').flowLMin,
     interpassC: job.weld.interpassC.value,

@@ -12,6 +12,7 @@ import { checkMin, partChecks } from '../../job-plan/checks.table'
 import type { Made } from '../../job-plan/step'
 import { caution } from '../../safety/cautions.table'
 import { CHECKS, CHECK_OF } from './checks.table'
+import { isDone } from './left-out'
 import { comparedOf, type Compared } from './compared'
 import { leakOf, runOutOf, unbalanceOf, type MeasuredOrReason } from './measured'
 import { capital, count, list, type Sentence, type StationPlan, type Working } from '../parts'
@@ -23,7 +24,7 @@ export interface ProveCheck {
   how: string
   back: StationId
   minutes: number
-  result: 'pass' | 'fail' | null
+  result: 'pass' | 'fail' | 'left-out' | null
   note: string
   /** What the readings say of it, where there are any. */ within: boolean | null
 }
@@ -90,7 +91,8 @@ export function planProve(
   }))
   const passed = checks.filter(check => check.result === 'pass').length
   const failed = checks.filter(check => check.result === 'fail')
-  const open = checks.filter(check => check.result === null)
+  const open = checks.filter(check => !isDone(check))
+  const leftOut = checks.filter(check => check.result === 'left-out' && isDone(check)).length
   const call: Sentence = failed.length
     ? [
         `${capital(list(failed.map(check => check.name.toLowerCase())))} failed: back to ${list([...new Set(failed.map(check => STATION_NAMES[check.back]))])} before anything else.`,
@@ -100,7 +102,9 @@ export function planProve(
           `${capital(count(open.length, 'check'))} to go${passed ? `, ${passed} passed` : ''}: next, ${open[0]!.name.toLowerCase()}.`,
         ]
       : checks.length
-        ? [`All ${checks.length} checks passed.`]
+        ? leftOut
+          ? [`${capital(count(passed, 'check'))} passed, ${leftOut} left out.`]
+          : [`All ${checks.length} checks passed.`]
         : ['Nothing is mended, so there is nothing to prove.']
   const found = [measured.runOut, measured.leak, measured.balance].filter(entry => entry !== null)
   const workings: Record<string, Working> = {}

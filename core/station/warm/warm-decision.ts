@@ -2,12 +2,23 @@ import { ASSUMED_WALL_MM } from '../../job/fields/take-in'
 import { said } from '../../job/fields/said'
 import type { Job, Kit } from '../../job/job.schema'
 import type { Alloy } from '../../metal/alloys.table'
+import { allowedTorches } from '../../flame/allowed'
 import { plateSkinMm2 } from '../../warm/heat'
 import { warmFor, type WarmAsk, type Warmth } from '../../warm/decide'
 import { weighedG, type Body } from '../take-in/body'
 
 /** A part of which nothing is known weighs about this, g: a hand-sized casting. Judgement. */
 export const ASSUMED_G = 1500
+
+/** The torch that this job's part is warmed with: the one picked, else the first that may go near it. */
+export const torchOf = (kit: Kit, job: Job): Kit['torches'][number] | null =>
+  allowedTorches(torchFirst(kit, job).torches, flameGiven(job))[0] ?? null
+
+/** What says whether a flame may go near a job's part. */
+const flameGiven = ({ takeIn }: Job) => ({
+  protect: takeIn.protect,
+  keptOn: takeIn.keptOn.flatMap(({ limitC }) => (limitC.value === null ? [] : [{ limitC: limitC.value }])),
+})
 
 /** The kit with the torch that this job goes by first. */
 export const torchFirst = (kit: Kit, { warm }: Job): Kit => ({
@@ -58,7 +69,7 @@ export function warmWish(job: Job): Pick<WarmAsk, 'wanted' | 'school' | 'startC'
 export function decideWarm(job: Job, kit: Kit, body: Body | null, alloy: Alloy): Warmth {
   return warmFor({
     ...warmWish(job),
-    torches: torchFirst(kit, job).torches,
+    torches: allowedTorches(torchFirst(kit, job).torches, flameGiven(job)),
     part: { ...weighed(body, job, alloy), protect: job.takeIn.protect },
     body: { alloy, wallMm: job.takeIn.wallMm.value || ASSUMED_WALL_MM },
     arcs: [],

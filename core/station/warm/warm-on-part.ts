@@ -7,6 +7,7 @@ import type { Triple } from '../../solid/forms'
 import { shapeOfCells } from '../../solid/stored/mesh-cells'
 import { pathLongMm, pathOf, shapeOfSolid } from '../../solid/stored/to-shape'
 import type { Warmth } from '../../warm/decide'
+import { torchOf } from './warm-decision'
 import { onCells, type CellsAsk, type OnCells } from '../../warm/on-cells'
 import { BRAZED_RUN_MM, MOST_RUN_MM, type Torch } from '../../warm/torch-reach'
 import { partSolid, watchedPlaces, type PartSolid } from '../take-in/part-solid'
@@ -129,8 +130,8 @@ export function warmedAsOnPart(warmth: Warmth, zones: readonly WarmZone[]): Warm
 }
 
 /** What was decided for a job's part, as its own cells have it where it has a shape. */
-export function warmedOnCells(job: Job, { torches }: Kit, alloy: Alloy, warm: Warmth, hot: readonly string[]): Warmth {
-  const torch = torches.find(({ id }) => id === job.warm.torch) ?? torches[0]
+export function warmedOnCells(job: Job, kit: Kit, alloy: Alloy, warm: Warmth, hot: readonly string[]): Warmth {
+  const torch = torchOf(kit, job)
   if (!torch || warm.need === 'none') return warm
   return warmedAsOnPart(warm, warmOnPart(job, alloy, torch, warm, said(job, 'warm').startC, hot))
 }

@@ -13,7 +13,7 @@ import { askFor } from '../ask-core'
 import { GUARDED } from './heat-bench'
 import { onPartWhy, warmCall, warmShort } from './warm-call'
 import { warmedAsOnPart, warmOnPart, type WarmZone } from './warm-on-part'
-import { weighed, weighedBody } from './warm-decision'
+import { torchOf, weighed, weighedBody } from './warm-decision'
 import type { Body } from '../take-in/body'
 import { capital, count, figure, type Sentence, type StationPlan } from '../parts'
 import { PROTECTS, type Protect } from '../../job/words.table'
@@ -71,7 +71,7 @@ export function planWarm(
 ): StationPlan<WarmData> {
   const { warm, takeIn } = job
   const body = sized ?? weighedBody(job, alloy)
-  const torch = kit.torches.find(entry => entry.id === warm.torch) ?? kit.torches[0] ?? null
+  const torch = torchOf(kit, job)
   const targetC = warm.targetC.value ?? decided.toC
   const startC = said(job, 'warm').startC
   const warms = decided.need !== 'none'

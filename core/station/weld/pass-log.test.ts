@@ -97,8 +97,9 @@ describe('the passes of a mend', () => {
   })
   it('are never more than a log can number: past that it says no', () => {
     const job = cover(one => void (one.mends[0]!.readings.capMm = { typed: '20 mm', value: 20 }))
-    job.mends[0]!.readings.includedDeg = { typed: '150°', value: 150 }
+    job.mends[0]!.readings.includedDeg = { typed: '160°', value: 160 }
     job.mends[0]!.readings.rodMm = { typed: '0.5 mm', value: 0.5 }
+    job.takeIn.wallMm = { typed: '12 mm', value: 12 }
     expect(rowOf(job, 'crack')).toMatchObject({
       planned: { decision: 'decline', because: ['too-many-passes'] },
       log: { passes: [] },

@@ -177,7 +177,7 @@ describe('minutes, gas and price of another way than TIG', () => {
       planJob(edit(whole, 'mends.#bolt.readings.way', way), kit)['hand-over'].data.phases.find(
         phase => phase.mend === 'bolt',
       )!.minutes
-    expect(boltMin('pressed-slug') - boltMin('wire-insert')).toBeGreaterThan(25)
+    expect(boltMin('pressed-slug') - boltMin('wire-insert')).toBeGreaterThan(20)
   })
 })
 
