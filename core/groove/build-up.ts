@@ -25,9 +25,9 @@ const OVERLAP = 0.3
 /**
  * A lost edge or corner built up in layers of overlapping beads, proud all round.
  *
- * A bead of section s (a hand's usual on so thick an edge) and width w = √(aspect × s × 3/2) (a parabola) lies at
- * pitch w (1 − overlap); a layer rises by s ÷ pitch, which conserves metal. Layers run alternately one way and the other. Metal:
- * exact; passes: common practice, to a third.
+ * Beads of section s, a hand's usual on so thick an edge, and of width w = √(aspect × s × 3/2), a parabola's, lie at
+ * pitch w (1 − overlap); a layer rises by s ÷ pitch, which conserves metal. Layers run alternately one way and the
+ * other. Metal: exact; passes: common practice, to a third.
  * @throws NoAnswer past 500 beads
  */
 export function planBuildUp(
