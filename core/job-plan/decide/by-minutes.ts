@@ -8,7 +8,7 @@ import type { Alloy } from '../../metal/alloys.table'
 import { sum } from '../sum'
 
 /** A gun is taken for a rod where it saves so many minutes of arc, and this share of them. Judgement. */
-const SAVES_MIN = 15
+const SAVES_MIN = 10
 const SAVES_SHARE = 2 / 3
 /** And where it ranks no further behind than this. Judgement. */
 const NEAR_SCORE = 0.25

@@ -10,9 +10,10 @@ const rod = (filler: string, diameterMm = 2.4) => ({
   count: 20,
 })
 const RODS = ['4043', '5356'].flatMap(filler => [1.6, 2.4, 3.2].map(mm => rod(filler, mm)))
-const TORCH = { id: 't', name: 'propylene torch', gas: 'propylene', powerW: 2000, efficiencyPct: 35 }
-const HOT_AIR = { id: 'h', name: 'hot-air gun', gas: 'hot air', powerW: 2000, efficiencyPct: 12 }
-const kit = (machines: object[], torches: object[] = [TORCH], rods: object[] = RODS) => ({
+export const TORCH = { id: 't', name: 'propylene torch', gas: 'propylene', powerW: 2000, efficiencyPct: 35 }
+export const HOT_AIR = { id: 'h', name: 'hot-air gun', gas: 'hot air', powerW: 2000, efficiencyPct: 12 }
+/** A bench of these machines, torches and rods. */
+export const kit = (machines: object[], torches: object[] = [TORCH], rods: object[] = RODS) => ({
   machines,
   rods,
   torches,
