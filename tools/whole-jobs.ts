@@ -29,5 +29,5 @@ for (const job of WHOLE_JOBS) {
   ]
   const told = figures.flatMap(([what, trade, here]) => (trade ? [{ what, trade: to(trade), here }] : []))
   const side = (of: 'trade' | 'here') => told.map(one => `${one.what} ${one[of]}`).join(', ')
-  console.log(`| ${job.name} | ${side('trade')} | ${side('here')} |`)
+  console.log(`| ${job.name}${job.judged ? ' (judgement)' : ''} | ${side('trade')} | ${side('here')} |`)
 }

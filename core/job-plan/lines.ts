@@ -1,3 +1,4 @@
+import { fields } from '../part/fields'
 import { LONG_WAIT_WEEKS, TOO_DEAR_SHARE } from '../call/judge.table'
 import type { Decision, NearLine } from './decision'
 import type { JobGiven } from './job-given'
@@ -34,7 +35,8 @@ const OTHERS = ['hotC', 'pressureMPa'] as const
 function partReadings(job: JobGiven, keys: readonly (typeof SIZES | typeof OTHERS)[number][]): Reading[] {
   return keys.flatMap(key => {
     const now = job.part[key]
-    return typeof now === 'number' && now !== 0
+    // What stands at its usual value nobody measured.
+    return typeof now === 'number' && now !== 0 && now !== fields[key].usual
       ? [{ path: `part.${key}`, now, moved: (value: number) => ({ ...job, part: { ...job.part, [key]: value } }) }]
       : []
   })

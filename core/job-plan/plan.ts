@@ -9,7 +9,7 @@ import { massOf, type PartMass } from '../part/mass'
 import { warmFor, type WarmAsk, type Warmth } from '../warm/decide'
 import { capOf } from '../warm/heat'
 import { fillerFor } from './decide/filler'
-import { decideMend, type MendDecided } from './decide/mend-or-not'
+import { decideMend, warmedAs, type MendDecided, type Warmed } from './decide/mend-or-not'
 import { checksOf } from './decide/checks'
 import { orderOf, type Ordered } from './decide/order'
 import { isArc } from './decide/process'
@@ -59,7 +59,7 @@ export class Memo {
   readonly ready = new WeakMap<MendGiven, { part: JobGiven['part']; capC: number; found: Readied }>()
   readonly decided = new WeakMap<
     Readied,
-    { part: JobGiven['part']; warmedC: number; held: string | null; found: MendDecided }
+    { part: JobGiven['part']; warmed: Warmed; held: string | null; found: MendDecided }
   >()
 }
 
@@ -150,6 +150,7 @@ export function decide(job: JobGiven, stopped: ReadonlyMap<string, string>, memo
   const hot = able.filter(({ lays }) => lays.length).map(({ given }) => given.id)
   const warm = job.onCells?.(decidedWarm, hot) ?? decidedWarm
   const warmedC = warm.need !== 'none' && warm.reaches ? warm.toC : startC
+  const warmed = warmedAs(warmedC)
   const decided = new Map(
     mends.map(one => {
       const ownC = Math.max(warmedC, ...heatsOf(one.work).map(({ c }) => c))
@@ -157,10 +158,10 @@ export function decide(job: JobGiven, stopped: ReadonlyMap<string, string>, memo
       const tooHot = ownC > Math.max(keptC, warmedC)
       const held = stopped.get(one.given.id) ?? (cold ? coldBecause(caps, one) : tooHot ? 'kept-on-limit' : null)
       const known = memo.decided.get(one)
-      if (known && known.part === part && known.warmedC === warmedC && known.held === held)
+      if (known && known.part === part && known.warmed === warmed && known.held === held)
         return [one.given.id, known.found] as const
-      const found = decideMend(one, job, warmedC, held)
-      memo.decided.set(one, { part, warmedC, held, found })
+      const found = decideMend(one, job, warmed, held)
+      memo.decided.set(one, { part, warmed, held, found })
       return [one.given.id, found] as const
     }),
   )

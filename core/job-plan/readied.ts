@@ -6,7 +6,7 @@ import { laysOf, type Lay } from '../lay/lays'
 import { meansOf, nearestRodMm, rodForWall, type Means } from '../lay/means'
 import { LAYS_BY } from '../lay/process.table'
 import type { KindInput, MendKind, MendWork, PartFacts, Work } from '../mend/kind'
-import { UNCOAT } from '../mend/minutes.table'
+import { COPPER, UNCOAT } from '../mend/minutes.table'
 import { flatSeat } from '../mend/steps'
 import { kindOf } from '../mend/registry'
 import { findAlloy } from '../metal/find-alloy'
@@ -92,6 +92,13 @@ function opened(work: MendWork, { bought }: Common, coated: boolean): Work[] {
   return [...coat, ...work.opening.filter(step => !(bought && step.makes))]
 }
 
+/** Copper behind thin metal, the less of it the thicker that is. */
+function copper(wallMm: number): Work[] {
+  const { handMin, belowMm, aboveMm } = COPPER
+  const share = Math.min(1, Math.max(0, (aboveMm - wallMm) / (aboveMm - belowMm)))
+  return share > 0 ? [{ code: 'copper-behind', trade: 'fit', handMin: handMin * share }] : []
+}
+
 /** Dirt that only an arc without rod brings out. */
 const BOILED: ReadonlySet<Soak> = new Set(['oily', 'oil-soaked'])
 /** Whether the arc that lays it boils it out first. */
@@ -174,10 +181,11 @@ export function readied(
     : laysOf(work.laid, process.wanted, given.order).map(lay => readyLay(job, lay, rod, work, rodMm))
   const tooMany = sum(laid.map(({ means }) => means.passes)) > MOST_PASSES
   const [trouble, lays] = tooMany ? ['too-many-passes', []] : [against, laid]
+  const arcs = lays.some(({ lay }) => isArc(lay.process))
   return {
     given,
     kind,
-    work,
+    work: kind.backed && arcs ? { ...work, opening: [...work.opening, ...copper(work.wallMm)] } : work,
     common,
     bodies: second ? [first, second] : [first],
     filler,

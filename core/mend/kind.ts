@@ -135,6 +135,8 @@ export interface MendKind<Id extends string = string, F extends Fields = Fields>
   readonly turn?: 'first' | 'moved-by-others' | 'covers'
   /** Another mend may lie over it, which must then wait until it is finished. */
   readonly coverable?: boolean
+  /** Copper can be held behind it where it is thin. */
+  readonly backed?: boolean
   /** The part is turned under the arc, once round a pass. */
   readonly turned?: boolean
   /** Heat gets away from it one way only. */

@@ -8,6 +8,8 @@ export const STOP_HOLE_MIN = 0.6
 export const CUT_START_MIN = 0.7
 export const CUT_MIN_PER_CM3 = 2.2
 export const WIPE_MIN = 0.6
+/** Copper held behind thin metal, over the walls where it is wanted less and less, mm. */
+export const COPPER = { handMin: 0.5, belowMm: 3.5, aboveMm: 4.5 } as const
 /** Setting a broken piece, clamping and tacking: to begin, and for each mm of the break. */
 export const LOCATE_MIN = 6
 export const LOCATE_BREAK = { startMin: 3.5, perMm: 0.05 } as const

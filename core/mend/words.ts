@@ -8,6 +8,7 @@ export const SHARED_WORDS: Readonly<Record<string, string>> = {
   'dress-seat': 'Dress the seat by hand to size, with blue and a straightedge; leave the rest proud.',
   'face-cuts': 'Face it in light cuts, the last a quarter of a millimetre.',
   'drill-tap': 'Drill under, open with an end mill, tap slowly in line, chamfer the first thread.',
+  'copper-behind': 'Hold copper behind it, and under its edges: thin metal then neither drops nor burns away.',
   locate: 'Set the piece by its break, clamp it, tack it hot at both ends.',
   'back-grind': 'Grind the far side back to sound weld, and look for what is left before filling it.',
   'thin-wall': 'a thin wall',

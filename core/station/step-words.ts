@@ -9,6 +9,7 @@ import { CHECKS, CHECK_OF } from './prove/checks.table'
 /** What a step is called that no kind of mend has words of its own for, by code. */
 const STEPS: Readonly<Record<string, string>> = {
   'take-in': 'Take it in, look at it, write it down',
+  'measure-before': 'Measure what may not move, and write it down',
   look: 'Look at it: it is not mended',
   degrease: 'Degrease it all over',
   'earlier-repair': 'Take the earlier repair right out',

@@ -39,8 +39,12 @@ const NOTHING_DONE = { decision: null }
 /** A pressure at work that a mend is not trusted with unasked, MPa: six bar. Judgement. */
 const LIMITED_FROM_MPA = 0.6
 
+export type Warmed = NonNullable<JudgeInput['warmed']>
+/** What a heat counts as where the odds are weighed. */
+export const warmedAs = (warmC: number): Warmed => (warmC >= PREHEAT_C ? 'preheat' : warmC > ROOM_C ? 'chill' : 'none')
+
 /** Whether it is mended: its chance by what is judged of the part, its way and state, under what is in the way. */
-export function decideMend(one: Readied, job: JobGiven, warmC: number, stopped: string | null): MendDecided {
+export function decideMend(one: Readied, job: JobGiven, warmed: Warmed, stopped: string | null): MendDecided {
   const { part, doing = NOTHING_DONE } = job
   const { work, process, filler, lays, bodies, given } = one
   const input: JudgeInput = {
@@ -49,7 +53,7 @@ export function decideMend(one: Readied, job: JobGiven, warmC: number, stopped: 
     wallMm: Math.max(0.5, work.wallMm),
     process: lays[0]?.lay.process,
     ...(lays.length ? {} : { cold: true }),
-    warmed: warmC >= PREHEAT_C ? 'preheat' : warmC > ROOM_C ? 'chill' : 'none',
+    warmed,
     ...(lays.length && filler.verdict && process.took ? { fillerVerdict: filler.verdict } : {}),
     state: statesOf(given.values),
     also: work.risks.map(({ code, points }) => ({ reason: saidOf(given.kind, code), effect: points })),

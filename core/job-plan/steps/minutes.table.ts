@@ -1,5 +1,7 @@
 /** Minutes of what is done once for a part. Common practice, no source. */
 export const LOOK_MIN = 6
+/** Each thing that may not move, measured before anything is heated. */
+export const MEASURE_BEFORE_MIN = 1
 /** Looking at one place of a part that is mended elsewhere. */
 export const LOOK_AT_MIN = 1.5
 export const EARTH_MIN = 0.5

@@ -22,6 +22,7 @@ import {
   INSULATE_MIN,
   LEAST_BAKE_C,
   LOOK_AT_MIN,
+  MEASURE_BEFORE_MIN,
   TORCH_OUT_MIN,
   WIPE_AGAIN_MIN,
 } from '../steps/minutes.table'
@@ -49,6 +50,14 @@ export function takeItIn(bench: Bench): void {
     minutes: TAKE_IN_MIN,
     cautions: [...hazards, ...(part.safetyCritical === 'none' ? [] : [`safety-${part.safetyCritical}`])],
   })
+  if (part.mustNotMove.length)
+    addShared({
+      code: 'measure-before',
+      kind: 'hand',
+      trade: 'check',
+      phase: 'open',
+      minutes: part.mustNotMove.length * MEASURE_BEFORE_MIN,
+    })
   for (const { given } of refused)
     add({
       mend: given.id,

@@ -289,6 +289,7 @@ export const WHOLE_JOBS: readonly WholeJob[] = [
   },
   {
     name: 'flange of 10 mm beside fuel parts that stay on, hot air',
+    judged: true,
     input: {
       kit: kit([machine('ac-tig', 250)], [HOT_AIR]),
       part: {
@@ -374,6 +375,7 @@ export const WHOLE_JOBS: readonly WholeJob[] = [
   },
   {
     name: 'old casting, three cracks, fuel parts left on, hot air, air-cooled torch of 150 A',
+    judged: true,
     input: {
       kit: kit([machine('ac-tig', 150)], [HOT_AIR]),
       part: {
@@ -396,6 +398,7 @@ export const WHOLE_JOBS: readonly WholeJob[] = [
   },
   {
     name: 'tube of 2.5 mm, crack along the maker’s weld',
+    judged: true,
     input: {
       kit: TIG_200,
       part: { does: 'cyclic', soak: 'dry', massG: 2200, bodies: [{ id: 'a', alloy: '6061', wallMm: 2.5 }] },
@@ -418,6 +421,7 @@ export const WHOLE_JOBS: readonly WholeJob[] = [
   },
   {
     name: 'hole in a cast ear crushed: built up round a stainless bolt',
+    judged: true,
     input: {
       kit: TIG_200,
       part: { does: 'static', soak: 'dry', massG: 1500, bodies: cast(8) },
@@ -438,6 +442,7 @@ export const WHOLE_JOBS: readonly WholeJob[] = [
   },
   {
     name: 'bowed flange after its crack is welded free: lapped, no metal laid',
+    judged: true,
     input: {
       kit: TIG_200,
       part: { does: 'seal', soak: 'dry', lengthMm: 250, widthMm: 80, heightMm: 40, bodies: cast(8) },
@@ -449,6 +454,7 @@ export const WHOLE_JOBS: readonly WholeJob[] = [
   },
   {
     name: 'end bell broken in two: kept break, a stretch on the register left unwelded',
+    judged: true,
     input: {
       kit: TIG_200,
       part: {
@@ -466,6 +472,7 @@ export const WHOLE_JOBS: readonly WholeJob[] = [
   },
   {
     name: 'bent lip of a cast cover, warmed and pressed',
+    judged: true,
     input: {
       kit: TIG_200,
       part: { does: 'static', soak: 'dry', massG: 1500, bodies: cast(4) },
@@ -477,6 +484,7 @@ export const WHOLE_JOBS: readonly WholeJob[] = [
   },
   {
     name: 'a crack and its stud hole in a casting of 10 mm, clean, 250 A',
+    judged: true,
     input: {
       kit: kit([machine('ac-tig', 250)]),
       part: { does: 'static', soak: 'handled', massG: 5000, bodies: cast(10) },
@@ -490,6 +498,7 @@ export const WHOLE_JOBS: readonly WholeJob[] = [
   },
   {
     name: 'six short cracks of a clean cover, one dye run',
+    judged: true,
     input: {
       kit: TIG_200,
       part: { does: 'seal', soak: 'handled', lengthMm: 300, widthMm: 200, heightMm: 60, bodies: cast(6) },

@@ -11,6 +11,8 @@ export type Spread = readonly [low: number, high: number]
 /** A whole job of the trade with what it takes there; sizes that it does not tell are ours. */
 export interface WholeJob {
   readonly name: string
+  /** The trade tells of the job and not of its minutes: these are judgement. */
+  readonly judged?: boolean
   readonly input: Record<string, unknown>
   /** All that hands, arc and machine tools do, min, for one part. */
   readonly active?: Spread

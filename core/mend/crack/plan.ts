@@ -26,6 +26,7 @@ export const crack = mendKind({
   words,
   finish: 'rough',
   coverable: true,
+  backed: true,
   sketch,
   cut,
   handles,

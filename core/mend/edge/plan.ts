@@ -16,6 +16,7 @@ export const edge = mendKind({
   words,
   finish: 'blend',
   atEdge: true,
+  backed: true,
   sketch,
   section,
   plan: ({ values, bodies: [body], opened, finish }) => {

@@ -65,6 +65,7 @@ export const hole = mendKind({
   },
   finish: 'rough',
   coverable: true,
+  backed: true,
   sketch,
   cut,
   section,

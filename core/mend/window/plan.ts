@@ -14,6 +14,7 @@ export const window = mendKind({
   words,
   finish: 'blend',
   coverable: true,
+  backed: true,
   sketch,
   cut,
   handles,
