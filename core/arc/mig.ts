@@ -104,7 +104,8 @@ export function migSetup({
     v,
     depositGMin,
     sprayFromA: from,
-    sprays: a >= from,
+    // Run cold it is stitched short of any spray, whatever its current.
+    sprays: mode !== 'cold' && a >= from,
     heldByWire,
     working: [
       {

@@ -14,6 +14,7 @@ const CHECK_MIN: Readonly<Record<string, readonly [once: number, eachMore: numbe
   alignment: [3, 1],
   'bolt-pattern': [3, 0],
   leak: [12, 0],
+  hose: [4, 0],
   'run-out': [8, 1],
   balance: [9, 0],
   torque: [1.5, 1],
@@ -55,7 +56,11 @@ export function partChecks({ does, moves, mustNotMove, cause, pressureMPa = 0, m
   return [
     // Whatever it is, it goes back where it came from.
     'fit',
-    ...(does === 'seal' || pressureMPa > 0 || minds.includes('pressure-port') ? ['leak'] : []),
+    ...(pressureMPa > 0 || minds.includes('pressure-port')
+      ? ['leak']
+      : does !== 'seal'
+        ? []
+        : [minds.includes('rain-only') ? 'hose' : 'leak']),
     ...(moves === 'spins' ? ['run-out', 'balance'] : moves === 'to-and-fro' ? ['weight'] : []),
     ...(keeps('gasket-face') ? ['flatness'] : []),
     ...(keeps('bearing-bore', 'locating-diameter', 'pivot-line') ? ['alignment'] : []),

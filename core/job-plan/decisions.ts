@@ -30,6 +30,12 @@ function otherProcesses({ job }: Settled, one: Readied): Decision['others'] {
     }))
 }
 
+/** Which side of a mend is welded first, where it has two and one of them must end flush. */
+const sidesOf = ({ lays, common }: Readied): Omit<Decision, 'of' | 'near'>[] =>
+  new Set(lays.map(({ lay }) => lay.side)).size > 1 && common.on.length > 0
+    ? [{ about: 'order', took: 'flush-side', others: [], because: [{ code: 'flush-first' }] }]
+    : []
+
 /** Every decision about one mend. */
 function ofMend(settled: Settled, one: Readied): Decision[] {
   const { id } = one.given
@@ -83,6 +89,7 @@ function ofMend(settled: Settled, one: Readied): Decision[] {
           }),
         ]
       : []),
+    ...sidesOf(one).map(about),
     about({ about: 'finish', took: finish.took, others: [], because: [{ code: finish.because }] }),
     ...(laid ? [about({ about: 'passes', took: String(passesOf(one)), others: [], because: [] })] : []),
     about({ about: 'checks', took: mendChecks(one, settled.job).join(' '), others: [], because: [] }),

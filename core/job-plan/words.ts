@@ -7,6 +7,7 @@ export const WHOLE_WORDS: Readonly<Record<string, string>> = {
   'most-heat-first': 'Most heat first: the next is then laid on a warm part.',
   'true-places-after': 'After the others: their pull moves it.',
   'covers-after': 'After what lies under it: that is finished first.',
+  'flush-first': 'Weld first the side that must end flush: the side of the root wants less dressing.',
   'cold-last': 'Cold work last.',
   ...WARM_WHY,
   'no-machine': 'There is no machine of that kind in the kit.',

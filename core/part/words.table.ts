@@ -20,6 +20,7 @@ export const MINDS = {
   'made-to-break': 'made to break on purpose: a notch, a shear place',
   'pressure-port': 'a port under pressure',
   'hollow-bolt': 'takes a hollow bolt',
+  'rain-only': 'keeps rain out, and no more',
 } as const
 export type Mind = keyof typeof MINDS
 

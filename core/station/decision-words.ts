@@ -95,6 +95,7 @@ function tookWords(about: Decision['about'], took: string, { job, kind }: Of): s
     case 'passes':
       return count(Number(took), 'pass', 'passes')
     case 'order':
+      if (took === 'flush-side') return 'the side that must end flush first'
       return took
         .split(' ')
         .map(id => named(job, id))

@@ -23,6 +23,7 @@ const STEPS: Readonly<Record<string, string>> = {
   clean: 'See that it is clean',
   flux: 'Flux joint and rod',
   warm: 'Warm it',
+  soak: 'Keep it warm until nothing more leaves it',
   'boil-out': 'Boil it out with a gentle arc, no rod',
   'grind-out': 'Grind out what came up',
   root: 'Root pass',
@@ -43,6 +44,7 @@ const BECAUSE: Readonly<Record<string, string>> = {
   duty: 'for the duty of the machine',
   'worked-cold': 'it is measured and machined cold',
   'fit-heat': 'down to the heat of the fit',
+  'until-dry': 'judged by what comes out of it',
   'cool-to-hand': 'before it is measured',
   'drives-oil-out': 'drives the oil out',
 }
@@ -79,7 +81,7 @@ function saying({ code, mend }: Made, job: Job): string {
   if (code.startsWith('extra-'))
     return job.handOver.other.find(({ id }) => id === code.slice('extra-'.length))?.name ?? code
   const kind = mend === undefined ? undefined : job.mends.find(({ id }) => id === mend)?.kind
-  return STEPS[code] ?? (kind && kindOf(kind).words[code]) ?? SHARED_WORDS[code] ?? code
+  return (kind && kindOf(kind).words[code]) ?? STEPS[code] ?? SHARED_WORDS[code] ?? code
 }
 
 const reason = (because: string | undefined): string | null =>

@@ -34,6 +34,8 @@ export const judgedPart = ({ part, kit }: JobGiven): Omit<JudgeInput, 'families'
     : { cause: part.cause === 'unknown' ? 'unknown' : part.causeCured ? 'put-right' : 'known' }),
 })
 
+/** What is said of a part that counts in whether it is mended. */
+const WEIGHED: ReadonlySet<string> = new Set(['made-to-break', 'pressure-port', 'hollow-bolt'])
 /** Nobody has decided it. */
 const NOTHING_DONE = { decision: null }
 /** A pressure at work that a mend is not trusted with unasked, MPa: six bar. Judgement. */
@@ -71,7 +73,7 @@ export function decideMend(one: Readied, job: JobGiven, warmed: Warmed, stopped:
   ]
   const because: Because[] = [
     ...(trouble ? [{ code: trouble, ...(one.falls && trouble === one.trouble ? { figures: one.falls } : {}) }] : []),
-    ...[...asked, ...part.minds.filter(id => !asked.includes(id))].map(code => ({ code })),
+    ...[...asked, ...part.minds.filter(id => WEIGHED.has(id) && !asked.includes(id))].map(code => ({ code })),
     ...(part.safetyCritical === 'none' ? [] : [{ code: `safety-${part.safetyCritical}` }]),
     ...(part.stakes === 'person' ? [{ code: 'person' }] : []),
     ...((part.pressureMPa ?? 0) >= LIMITED_FROM_MPA

@@ -9,6 +9,11 @@ export const CLEAN_LOOK_MIN = 0.5
 export const FLUX_MIN = 0.5
 /** Off the cold bench on to two strips, before it is warmed. */
 export const INSULATE_MIN = 0.3
+/**
+ * Kept warm until nothing more leaves it, min, by why it was warmed: moisture, oil, frost. By itself, and judged by
+ * what comes out. Common practice, no source.
+ */
+export const SOAK_MIN: Readonly<Record<string, number>> = { 'thick-wall': 3, 'drives-oil-out': 6, 'cold-part': 2 }
 export const TORCH_OUT_MIN = 1.5
 export const WIPE_AGAIN_MIN = 0.6
 /** Warming a boss for its slug where there is no torch: in an oven or with hot water. */

@@ -22,6 +22,7 @@ import {
   INSULATE_MIN,
   LEAST_BAKE_C,
   LOOK_AT_MIN,
+  SOAK_MIN,
   MEASURE_BEFORE_MIN,
   TORCH_OUT_MIN,
   WIPE_AGAIN_MIN,
@@ -156,7 +157,7 @@ const wantsHeat = ({ lays, work }: Readied): boolean =>
 
 /** The part warmed for a round of mends, from what it stands at: a share of what warming it from the start takes. */
 export function warmUp(
-  { warm, warmLimitC, heat, torch, chain, addShared }: Bench,
+  { warm, warmLimitC, heat, torch, chain, steps, addShared }: Bench,
   round: readonly Readied[],
   startC: number,
 ): void {
@@ -164,8 +165,8 @@ export function warmUp(
   if (warm.need !== 'none' && warm.reaches && round.some(wantsHeat) && heat.c < warm.toC) {
     const minutes = (warm.minutes * (warm.toC - heat.c)) / Math.max(1e-6, warm.toC - startC)
     const by = torch?.id
-    if (heat.c <= startC)
-      addShared({ code: 'insulate', kind: 'hand', trade: 'fit', phase: 'warm', minutes: INSULATE_MIN }, before)
+    const first = steps.every(({ code }) => code !== 'warm')
+    if (first) addShared({ code: 'insulate', kind: 'hand', trade: 'fit', phase: 'warm', minutes: INSULATE_MIN }, before)
     addShared(
       {
         code: 'warm',
@@ -180,6 +181,11 @@ export function warmUp(
       before,
     )
     heat.to(warm.toC)
+    const soakMin = Math.max(0, ...warm.why.map(why => SOAK_MIN[why] ?? 0))
+    if (first && soakMin > 0) {
+      addShared({ code: 'soak', kind: 'wait', phase: 'warm', minutes: soakMin, because: 'until-dry', hot: true })
+      heat.to(warm.toC)
+    }
   }
 }
 

@@ -25,7 +25,7 @@ export const takeIn = {
   finishAfter: pick('Finish afterwards', COATINGS, 'none'),
   saltWater: flag(part.saltWater.label, part.saltWater.usual),
   stakes: pick(part.stakes.label, STAKES, part.stakes.usual),
-  minds: picks(part.minds.label, MINDS, 3),
+  minds: picks(part.minds.label, MINDS, 4),
   pressureMPa: sameAs(part.pressureMPa),
   keptOn: list(
     'Stays on the part',

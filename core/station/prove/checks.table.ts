@@ -72,6 +72,13 @@ export const CHECKS: readonly CheckRow[] = [
     caution: 'pressure-test',
   },
   {
+    id: 'hose',
+    back: 'weld',
+    name: 'Hose',
+    where: 'the whole part, from the weather side',
+    how: 'A hose over every weld for some minutes, then look for a drop inside: it keeps rain out, and need hold no pressure.',
+  },
+  {
     id: 'runout',
     back: 'rebuild',
     name: 'Run-out',
@@ -125,6 +132,7 @@ export const CHECK_OF: Readonly<Record<string, string>> = {
   bore: 'line',
   'bolt-pattern': 'pattern',
   leak: 'leak',
+  hose: 'hose',
   'run-out': 'runout',
   balance: 'balance',
   torque: 'thread',
