@@ -4,8 +4,10 @@ import type { Asked } from '#core/ask/registry'
 import type { Job, Kit } from '#core/job/job.schema'
 import type { ShownDecision } from '#core/station/decision-words'
 import { nearLines } from '#core/station/near-lines'
+import { heatMaps } from '#core/station/warm/heat-maps'
 import { news, type News } from '#core/station/news'
 import { planJob, type JobPlan } from '#core/station/plan-job'
+import type { HeatMap } from '#core/warm/heat-map'
 import { keptWork, takenBack } from './kept-work'
 
 /** Every question there is; read once one is asked by itself, so that the first plan need not wait for them. */
@@ -29,6 +31,11 @@ export const bench = {
   nearLines: async (job: Job, kit: Kit): Promise<ShownDecision[]> => {
     await takenBack
     return nearLines(job, kit)
+  },
+  /** The part in colours, of each zone that is warmed. */
+  heatMaps: async (job: Job, kit: Kit): Promise<HeatMap[]> => {
+    await takenBack
+    return heatMaps(job, kit)
   },
   list: async (): Promise<{ name: string; purpose: string }[]> => {
     const questions = await all()

@@ -13,14 +13,16 @@ import { BRAZED_RUN_MM, MOST_RUN_MM, type Torch } from '../../warm/torch-reach'
 import { partSolid, watchedPlaces, type PartSolid } from '../take-in/part-solid'
 import { measured } from '../../solid/measure'
 
-/** One mend's place under the flame, on the part's own cells. */
-export interface WarmZone extends OnCells {
+/** One mend's place under the flame, on the part's own cells; with the whole part in colours it is a mapped one. */
+export interface WarmZone extends Omit<OnCells, 'map'> {
   /** The mend it is warmed for, by its id. */
   mend: string
   name: string
   /** A long run is warmed a length at a time: how many. */
   lengths: number
 }
+
+export type MappedZone = WarmZone & Pick<OnCells, 'map'>
 
 /** Two stainless strips keep the bench from drinking the heat: what the station tells to do. */
 const STAND = 'strips'
@@ -49,7 +51,7 @@ export function warmOnPart(
   startC: number,
   laid: readonly string[],
   flameStays = false,
-): WarmZone[] {
+): MappedZone[] {
   const part = partSolid(job)
   const marks = job.shape.marks.filter(mark => mark.kind === 'mend' && laid.includes(mark.mend))
   if (!part || !marks.length) return []

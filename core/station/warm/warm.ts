@@ -75,7 +75,10 @@ export function planWarm(
   const targetC = warm.targetC.value ?? decided.toC
   const startC = said(job, 'warm').startC
   const warms = decided.need !== 'none'
-  const zones = torch && warms ? warmOnPart(job, alloy, torch, { toC: targetC }, startC, laidHot) : []
+  // The part in colours is a megabyte: it is asked for where it is looked at (`heat-maps.ts`).
+  const zones = (torch && warms ? warmOnPart(job, alloy, torch, { toC: targetC }, startC, laidHot) : []).map(
+    ({ map: _map, ...zone }): WarmZone => zone,
+  )
   const warmth = warmedAsOnPart(decided, zones)
   const wants = warms ? [...(torch ? [] : ['a torch in the kit']), ...(body ? [] : ['its sizes and wall'])] : []
   const input =
