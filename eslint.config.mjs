@@ -5,7 +5,7 @@ import tseslint from 'typescript-eslint'
 import vueParser from 'vue-eslint-parser'
 
 /** What each topic of the core may use beside itself; job-plan, station, shop and the list of questions sit on top. */
-const BASE = ['ask', 'quantity', 'metal', 'safety']
+const BASE = ['ask', 'quantity', 'metal', 'safety', 'process']
 const TOPICS = {
   ask: ['quantity'],
   quantity: ['ask'],
@@ -26,6 +26,8 @@ const TOPICS = {
   // How a bead pulls a part about: the part in cells, its faces as they are measured, the arc that laid it.
   warp: [...BASE, 'solid', 'flat', 'arc', 'heat', 'kernel'],
   arc: BASE,
+  // A process owns all that is its own; a braze's rod is named by its table.
+  process: ['braze'],
   braze: [...BASE, 'heat'],
   flame: [...BASE, 'heat'],
   // What a coating afterwards does goes by heat and by a brazed joint's rod.
@@ -76,6 +78,21 @@ const topicZones = Object.entries(TOPICS).map(([topic, may]) => ({
   from: ALL.filter(other => other !== topic && !may.includes(other)).map(other => `./core/${other}`),
   message: `core/${topic} may use ${may.join(', ')}; what needs more sits on top, in job-plan, station or shop.`,
 }))
+
+const NO_USUAL_BESIDE_ITS_FIELD = {
+  selector: "LogicalExpression[operator='??'][left.property.name='value'][right.type='Literal'][right.raw=/[1-9]/]",
+  message: 'What an empty reading counts as is declared with its field (core/job/fields): take it by said().',
+}
+/** A process and a kind of mend own what is theirs: elsewhere they are asked, not told apart by their names. */
+const NO_PROCESS_BY_NAME = {
+  selector: 'Literal[value=/^(ac-tig|mig-pulse|mig-spool|zinc-rod-braze|al-si-braze|oxy-fuel)$/]',
+  message: 'A process is named in core/process alone: give it a property there, and ask for that.',
+}
+const NO_KIND_BY_NAME = {
+  selector:
+    "BinaryExpression[operator=/^[!=]==$/][left.object.name=/^(mend|stored)$/][left.property.name='kind'] > Literal",
+  message: 'A kind of mend is named in core/mend alone: give it a trait there, and ask for that.',
+}
 
 const zones = [
   {
@@ -132,14 +149,7 @@ export default tseslint.config(
         { argsIgnorePattern: '^_', varsIgnorePattern: '^_', destructuredArrayIgnorePattern: '^_' },
       ],
       '@typescript-eslint/consistent-type-imports': 'error',
-      'no-restricted-syntax': [
-        'error',
-        {
-          selector:
-            "LogicalExpression[operator='??'][left.property.name='value'][right.type='Literal'][right.raw=/[1-9]/]",
-          message: 'What an empty reading counts as is declared with its field (core/job/fields): take it by said().',
-        },
-      ],
+      'no-restricted-syntax': ['error', NO_USUAL_BESIDE_ITS_FIELD, NO_PROCESS_BY_NAME, NO_KIND_BY_NAME],
       // Sentences stay whole, so that they can be searched for.
       'max-len': [
         'error',
@@ -148,6 +158,18 @@ export default tseslint.config(
       'no-console': 'off',
       eqeqeq: ['error', 'always', { null: 'ignore' }],
     },
+  },
+  {
+    // Their own folders; made-up jobs, kits and examples, which are data; files of versions that told kinds apart.
+    files: [
+      '**/*.{test,fixture}.ts',
+      '{e2e,demo,bench,tools}/**',
+      'core/{process,mend}/**',
+      'core/**/question.ts',
+      'core/job/*.ts',
+      'core/job-plan/starter-kit.ts',
+    ],
+    rules: { 'no-restricted-syntax': ['error', NO_USUAL_BESIDE_ITS_FIELD] },
   },
   {
     files: ['core/**/*.ts'],

@@ -1,3 +1,4 @@
+import { arcOf, type ArcProcess } from '../process/registry'
 import type { Step } from '../ask/question'
 
 /** AC on aluminium, flat joint, cold: 40 A a millimetre (1 A a thou of wall). Common practice, no source. */
@@ -16,9 +17,6 @@ const LEAST_SHARE = 0.6
 const MOST_SHARE = 1.2
 /** Middle of the melting range of common castings and structural alloys, °C. */
 export const MELTING_C = 620
-
-export const PROCESS_SHARE = { 'ac-tig': 1, 'mig-pulse': 0.85, 'mig-spool': 0.8 } as const
-export type ArcProcess = keyof typeof PROCESS_SHARE
 
 /** How a joint sheds heat against a flat butt: common practice, no source. */
 export const JOINT_SHARE = {
@@ -52,7 +50,7 @@ export interface AmpsNeed {
 export function ampsNeed(wallMm: number, startC: number, process: ArcProcess, joint: Joint): AmpsNeed {
   const coldA = (AMPS_PER_MM * wallMm) / (1 + (wallMm / BEND_WALL_MM) ** BEND_SHARPNESS) ** (1 / BEND_SHARPNESS)
   const warm = (MELTING_C - startC) / (MELTING_C - 20)
-  const a = coldA * warm * PROCESS_SHARE[process] * JOINT_SHARE[joint]
+  const a = coldA * warm * arcOf(process).needShare * JOINT_SHARE[joint]
   return {
     a,
     lowA: a * LEAST_SHARE,
@@ -75,8 +73,8 @@ export function ampsNeed(wallMm: number, startC: number, process: ArcProcess, jo
       },
       {
         label: 'Process and joint',
-        formula: `${PROCESS_SHARE[process]} × ${JOINT_SHARE[joint]}`,
-        value: PROCESS_SHARE[process] * JOINT_SHARE[joint],
+        formula: `${arcOf(process).needShare} × ${JOINT_SHARE[joint]}`,
+        value: arcOf(process).needShare * JOINT_SHARE[joint],
         unit: '×',
         source: 'common practice, no source',
       },

@@ -1,3 +1,4 @@
+import { USUAL_ARC } from '../process/registry'
 import { ampsNeed } from './amps'
 
 /**
@@ -53,7 +54,7 @@ export function rodPasses(
   const longMm = Math.max(1, runMm)
   const beads = volumeMm3 / (beadMm2(wallMm, rodMm) * longMm)
   const passes = Math.max(1, Math.ceil(beads - 1e-9))
-  const { coldA } = ampsNeed(wallMm, 20, 'ac-tig', 'flat')
+  const { coldA } = ampsNeed(wallMm, 20, USUAL_ARC, 'flat')
   const meltMin = (volumeMm3 * densityGcm3) / 1000 / passes / rodDepositGMin(coldA, rodMm)
   const starts = 1 + (passes - 1) * Math.min(1, longMm / STARTS_COLD_MM)
   return { passes, beads, arcMin: passes * Math.max(longMm / MOST_TRAVEL_MM_MIN, meltMin) + starts * PUDDLE_MIN }

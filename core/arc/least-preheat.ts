@@ -1,5 +1,6 @@
+import type { ArcProcess } from '../process/registry'
 import type { Alloy } from '../metal/alloys.table'
-import { ampsNeed, MELTING_C, type ArcProcess, type Joint } from './amps'
+import { ampsNeed, MELTING_C, type Joint } from './amps'
 import { INTERPASS_C } from './interpass.table'
 
 /** The part as it lies on the bench, and a usual preheat, °C. Common practice, no source. */

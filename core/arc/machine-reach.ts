@@ -1,4 +1,4 @@
-import type { ArcProcess } from './amps'
+import type { ArcProcess } from '../process/registry'
 import { mainsLimitA } from './mains'
 
 export interface MachineRating {

@@ -1,11 +1,9 @@
+import { arcOf, type ArcProcess } from '../process/registry'
 import { dutyAt } from './duty'
-import type { ArcProcess } from './amps'
 
 /** Of what a machine draws, the share that reaches the arc, and its power factor. Common practice, no source. */
 export const MACHINE_EFFICIENCY = 0.75
 const POWER_FACTOR = 0.75
-/** Load volts by current: IEC 60974-1, 11.1 (TIG 10 + 0.04 I, MIG 14 + 0.05 I), from memory. */
-const LOAD_V = { 'ac-tig': [10, 0.04], 'mig-pulse': [14, 0.05], 'mig-spool': [14, 0.05] } as const
 
 export interface Supply {
   process: ArcProcess
@@ -20,7 +18,7 @@ export interface Supply {
  * are chosen by, I₁ √(duty). Source: IEC 60974-1 (I1eff, no-load current left out), from memory. Accuracy: a fifth.
  */
 export function mainsA({ process, ratedA, ratedPct, supplyV }: Omit<Supply, 'breakerA'>, a: number): number {
-  const [noLoadV, perA] = LOAD_V[process]
+  const [noLoadV, perA] = arcOf(process).loadV
   const drawnA = (a * (noLoadV + perA * a)) / (MACHINE_EFFICIENCY * POWER_FACTOR * supplyV)
   return drawnA * Math.sqrt(dutyAt(ratedA, ratedPct, a, 10).dutyPct / 100)
 }

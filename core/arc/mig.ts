@@ -1,3 +1,4 @@
+import { STITCHED } from '../process/registry'
 import { NoAnswer, type Step } from '../ask/question'
 import type { Alloy } from '../metal/alloys.table'
 import { ampsNeed } from './amps'
@@ -82,7 +83,7 @@ export function migSetup({
   startC?: number
 }): MigSetup {
   const { startV, slopeVA, share } = MODES[mode]
-  const need = ampsNeed(wallMm, startC, 'mig-spool', 'flat')
+  const need = ampsNeed(wallMm, startC, STITCHED, 'flat')
   const sectionMm2 = (Math.PI / 4) * wireMm ** 2
   const mostA = MOST_A_MM2 * sectionMm2
   const leastA = need.lowA * share

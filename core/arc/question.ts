@@ -1,9 +1,10 @@
+import { ARC_IDS, USUAL_ARC, isTig } from '../process/registry'
 import { z } from 'zod'
 import { NoAnswer, question } from '../ask/question'
 import { percent, positive, quantity } from '../quantity/schema'
 import { alloyName } from '../metal/find-alloy'
 import { caution } from '../safety/cautions.table'
-import { ampsNeed, JOINT_SHARE, PROCESS_SHARE, type ArcProcess, type Joint } from './amps'
+import { ampsNeed, JOINT_SHARE, type Joint } from './amps'
 import { DIAL_READINGS, readBalance } from './balance'
 import { dutyAt } from './duty'
 import { gasUse } from './gas'
@@ -28,17 +29,13 @@ export const ampsNeedQuestion = question({
   input: z.strictObject({
     wallMm: positive('mm', { min: 0.3, max: 60 }),
     startC: quantity('c', { min: -60, max: 500 }).default(20),
-    process: z
-      .enum(Object.keys(PROCESS_SHARE) as [ArcProcess, ...ArcProcess[]], {
-        error: `one of ${Object.keys(PROCESS_SHARE).join(', ')}`,
-      })
-      .default('ac-tig'),
+    process: z.enum(ARC_IDS, { error: `one of ${ARC_IDS.join(', ')}` }).default(USUAL_ARC),
     joint: z
       .enum(Object.keys(JOINT_SHARE) as [Joint, ...Joint[]], { error: `one of ${Object.keys(JOINT_SHARE).join(', ')}` })
       .default('flat'),
   }),
   output: answers.ampsNeed,
-  example: { wallMm: '0.315 in', startC: '200 F', process: 'ac-tig', joint: 'flat' },
+  example: { wallMm: '0.315 in', startC: '200 F', process: USUAL_ARC, joint: 'flat' },
   solve: ({ wallMm, startC, process, joint }) => {
     const { working, ...answer } = ampsNeed(wallMm, startC, process, joint)
     return { answer, working, cautions: arcCautions() }
@@ -196,9 +193,7 @@ export const machineSetup = question({
   name: 'machine.setup',
   purpose: "Tungsten, tip, cup, gas, post-flow, rod, balance and frequency for a current, with each school's range",
   input: z.strictObject({
-    process: z
-      .enum(['ac-tig', 'mig-pulse', 'mig-spool'], { error: 'one of ac-tig, mig-pulse, mig-spool' })
-      .default('ac-tig'),
+    process: z.enum(ARC_IDS, { error: `one of ${ARC_IDS.join(', ')}` }).default(USUAL_ARC),
     a: positive('a', { max: 1000 }),
     fillerMm: positive('mm', { min: 0.5, max: 10 }).optional(),
     position: oneOf<Position>(POSITION_SHARE).default('flat'),
@@ -206,9 +201,9 @@ export const machineSetup = question({
     metal: oneOf<BalanceSchool>(BALANCE_SCHOOLS).default('dirty'),
   }),
   output: answers.machineSetup,
-  example: { process: 'ac-tig', a: 160, position: 'flat', school: 'middle' },
+  example: { process: USUAL_ARC, a: 160, position: 'flat', school: 'middle' },
   solve: ({ process, ...input }) => {
-    if (process !== 'ac-tig')
+    if (!isTig(process))
       throw new NoAnswer('MIG has no tungsten, balance or frequency: ask mig.setup for wire feed and voltage')
     const { working, ...answer } = tigSetup(input)
     return { answer, working, cautions: arcCautions() }

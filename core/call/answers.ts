@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { of, plain } from '../ask/output'
-import { PROCESS_IDS } from './process.table'
+import { PROCESS_IDS } from '../process/registry'
 
 /** What `filler.choose` answers. */
 export const fillerChoose = z.strictObject({

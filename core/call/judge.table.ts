@@ -1,5 +1,3 @@
-import type { ProcessId } from './process.table'
-
 /**
  * What raises and lowers the chance that a repair lasts, in percentage points: judgement, from common practice
  * (a part that never held oil welds well, over nine in ten lasting; one that held oil for decades may never stop
@@ -18,18 +16,6 @@ export const EARLIER_WORDS: Readonly<Record<keyof typeof EARLIER_POINTS, string>
 }
 export const FUSION_POINTS = { good: 0, fair: -7, poor: -22, never: -88 } as const
 export const LOAD_POINTS = { seal: -3, static: 0, cyclic: -12 } as const
-/**
- * By what lays the metal, for each load: a gun traps what an arc with a rod boils out, and a zinc joint lets go under
- * repeated load. Judgement, from common practice.
- */
-export const PROCESS_POINTS: Readonly<Record<ProcessId, Readonly<Record<keyof typeof LOAD_POINTS, number>>>> = {
-  'ac-tig': { seal: 0, static: 0, cyclic: 0 },
-  'mig-pulse': { seal: -3, static: -2, cyclic: -4 },
-  'mig-spool': { seal: -3, static: -2, cyclic: -10 },
-  'zinc-rod-braze': { seal: -6, static: -14, cyclic: -55 },
-  'al-si-braze': { seal: -5, static: -8, cyclic: -30 },
-  'oxy-fuel': { seal: -4, static: -4, cyclic: -8 },
-}
 /** A gun on metal that held oil: dirt is laid over, not boiled out. Beside what the oil itself costs. */
 export const GUN_ON_OIL_POINTS = { dry: 0, handled: 0, oily: -4, 'oil-soaked': -8 } as const
 /** A heavy casting struck cold: it starts in pinholes and pulls harder. Judgement. */

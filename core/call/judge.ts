@@ -1,6 +1,7 @@
 import type { Step } from '../ask/question'
 import { FAMILIES, type FamilyId } from '../metal/families.table'
-import { PROCESSES, type ProcessId, type Soak } from './process.table'
+import { PROCESSES, isGun, type ProcessId } from '../process/registry'
+import { type Soak } from './process.table'
 import {
   CAUSE_POINTS,
   COLD_HEAVY_MM,
@@ -8,7 +9,6 @@ import {
   FILLER_POINTS,
   GUN_ON_OIL_POINTS,
   KIND_POINTS,
-  PROCESS_POINTS,
   STATE_POINTS,
   DECLINE_BELOW_PCT,
   EARLIER_POINTS,
@@ -79,12 +79,12 @@ const CAST = /cast/
 function howParts(input: JudgeInput): { reason: string; effect: number }[] {
   const { process, load, soak, wallMm, warmed, fillerVerdict, kind, state = [], record, also = [] } = input
   const cast = isCast(input.families)
-  const gun = process === 'mig-pulse' || process === 'mig-spool'
+  const gun = process !== undefined && isGun(process)
   const worst = state.flatMap(id => (STATE_POINTS[id] ? [STATE_POINTS[id]] : [])).toSorted((a, b) => a[0] - b[0])[0]
   const ofKind = kind !== undefined && kind in KIND_POINTS ? KIND_POINTS[kind as keyof typeof KIND_POINTS] : undefined
   return [
     ...(process
-      ? [{ reason: `${PROCESSES[process].name} for ${FOR_LOAD[load]}`, effect: PROCESS_POINTS[process][load] }]
+      ? [{ reason: `${PROCESSES[process].name} for ${FOR_LOAD[load]}`, effect: PROCESSES[process].points[load] }]
       : []),
     ...(gun ? [{ reason: 'a gun lays over what an arc would boil out', effect: GUN_ON_OIL_POINTS[soak] }] : []),
     ...(process && PROCESSES[process].fusion && warmed === 'none' && cast

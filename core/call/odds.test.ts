@@ -1,7 +1,7 @@
+import { PROCESS_IDS } from '../process/registry'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { judge, type JudgeInput } from './judge'
-import { PROCESS_IDS } from './process.table'
 
 const clean: JudgeInput = {
   families: [{ id: 'cast-al-si-mg', probability: 1 }],

@@ -1,5 +1,5 @@
 import type { Step } from '../ask/question'
-import { ampsNeed, type ArcProcess, type Joint } from '../arc/amps'
+import { ampsNeed, type Joint } from '../arc/amps'
 import { dutyAt, elapsedMin } from '../arc/duty'
 import { easyPreheatC, leastPreheatC, ROOM_C } from '../arc/least-preheat'
 import { brazeRefusal } from '../braze/plan'
@@ -7,21 +7,17 @@ import type { Alloy } from '../metal/alloys.table'
 import { figures } from '../quantity/show'
 import { BRAZE_RODS } from '../braze/rods.table'
 import type { Heat } from '../warm/heat'
-import { BRAZE_ROD_OF } from './braze-rod.table'
 import type { Family } from '../metal/families.table'
+import { PROCESS_IDS, PROCESSES, arcOf, brazeRodOf, type ProcessId, type ArcProcess } from '../process/registry'
 import {
-  ARC_SHARE,
   FUSION_OFF,
   NEEDS_PREHEAT_OFF,
   PREHEAT_MIN,
-  PROCESSES,
-  PROCESS_IDS,
   SHORT_DUTY_OFF,
   SHORT_DUTY_PCT,
   SOAKS,
   USUAL_PREHEAT_C,
   VERDICT_AT,
-  type ProcessId,
   type Soak,
 } from './process.table'
 
@@ -135,7 +131,7 @@ export function chooseProcess(input: ProcessInput): { ranked: RankedProcess[]; w
         because('not-fusion-welded', `${family.name} is not fusion welded`)
       } else take(FUSION_OFF[family.fusion], 'fuses-badly', `${family.name} fuses ${family.fusion}ly`)
     }
-    const rod = BRAZE_ROD_OF[process]
+    const rod = brazeRodOf(process)
     const unfit = rod && inKit && input.base ? brazeRefusal(input.base, rod, input.serviceC ?? 40) : null
     if (unfit) {
       never = true
@@ -148,7 +144,7 @@ export function chooseProcess(input: ProcessInput): { ranked: RankedProcess[]; w
         because('never-melts-rod', `no torch here brings the place to ${Math.round(workingC)} °C, where the rod flows`)
       }
     }
-    if (row.needsAmps && inKit && kit.length > 0) {
+    if (row.arc && inKit && kit.length > 0) {
       const best = machines.reduce((a, b) =>
         Math.min(b.maxA ?? 0, b.torchA ?? Infinity) > Math.min(a.maxA ?? 0, a.torchA ?? Infinity) ? b : a,
       )
@@ -174,10 +170,11 @@ export function chooseProcess(input: ProcessInput): { ranked: RankedProcess[]; w
         const found = toC > ROOM_C && wanted <= input.heat.mostC ? input.heat.reach(wanted) : null
         if (found) preheat = { toC: wanted, minutes: found.minutes }
         needsPreheat = must || found !== null
-        const by = found && `${Math.max(1, Math.round(found.minutes))} min with the ${found.torch}`
+        // How long that takes is the warming's to say, by all that is warmed.
+        const by = found && `with the ${found.torch}`
         const place = found?.where === 'whole' ? 'the part' : 'the zone'
         if (must && found)
-          take(NEEDS_PREHEAT_OFF, 'wants-preheat', `${most} A wants ${place} at ${wanted} °C on ${wall}: ${by}`)
+          take(NEEDS_PREHEAT_OFF, 'wants-preheat', `${most} A wants ${place} at ${wanted} °C on ${wall}, ${by}`)
         else if (must) {
           never = true
           const atMost = Math.ceil(ampsNeed(wallMm, input.heat.mostC, arc, joint).lowA)
@@ -192,7 +189,7 @@ export function chooseProcess(input: ProcessInput): { ranked: RankedProcess[]; w
             NEEDS_PREHEAT_OFF,
             'slow-cold',
             found
-              ? `${most} A is slow to melt in on ${wall} cold; ${place} at ${wanted} °C makes it easy: ${by}`
+              ? `${most} A is slow to melt in on ${wall} cold; ${place} at ${wanted} °C makes it easy, ${by}`
               : `${most} A only just melts in on ${wall} cold: wait for the puddle`,
           )
       } else if (warm.lowA > maxA) {
@@ -210,8 +207,8 @@ export function chooseProcess(input: ProcessInput): { ranked: RankedProcess[]; w
         const duty = dutyAt(ratedA, best.dutyPct, Math.min(maxA, cold.a), 10)
         if (input.arcMin !== undefined)
           restMin =
-            elapsedMin(input.arcMin * ARC_SHARE[process as ArcProcess], duty) -
-            input.arcMin * ARC_SHARE[process as ArcProcess]
+            elapsedMin(input.arcMin * arcOf(process as ArcProcess).minutesShare, duty) -
+            input.arcMin * arcOf(process as ArcProcess).minutesShare
         if (duty.dutyPct < SHORT_DUTY_PCT)
           take(SHORT_DUTY_OFF, 'short-duty', `duty at that current is only ${Math.round(duty.dutyPct)} %`)
       }

@@ -11,7 +11,8 @@ import { chooseFiller } from './filler'
 import { judge } from './judge'
 import { EARLIER_POINTS, SAFETY_CRITICAL, STATE_POINTS } from './judge.table'
 import { chooseProcess } from './process'
-import { PROCESS_IDS, SOAKS } from './process.table'
+import { PROCESS_IDS } from '../process/registry'
+import { SOAKS } from './process.table'
 import * as answers from './answers'
 
 const JOINTS = Object.keys(JOINT_SHARE) as [Joint, ...Joint[]]

@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { FAMILIES } from '../metal/families.table'
 import { chooseProcess, type ProcessInput } from './process'
-import { PROCESS_IDS, SOAKS, type ProcessId } from './process.table'
+import { PROCESS_IDS, type ProcessId } from '../process/registry'
+import { SOAKS } from './process.table'
 import { questions } from '../questions'
 
 /**

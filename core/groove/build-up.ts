@@ -1,3 +1,4 @@
+import { USUAL_ARC } from '../process/registry'
 import { NoAnswer, type Step } from '../ask/question'
 import type { Bead } from './beads'
 import { ampsNeed } from '../arc/amps'
@@ -62,7 +63,7 @@ export function planBuildUp(
       halfHeightMm: (high / layers / 2) * 1.1,
     }
   })
-  const depositGMin = rodDepositGMin(ampsNeed(input.wideMm, 20, 'ac-tig', 'flat').a, fillerMm)
+  const depositGMin = rodDepositGMin(ampsNeed(input.wideMm, 20, USUAL_ARC, 'flat').a, fillerMm)
   const arcMin = massG / depositGMin
   const step = (label: string, formula: string, value: number, unit: string, source = 'plane geometry'): Step => ({
     label,

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { of, plain } from '../ask/output'
-import { PROCESS_IDS } from '../call/process.table'
+import { PROCESS_IDS } from '../process/registry'
 
 const decision = z.enum(['repair', 'repair-with-limits', 'refer', 'decline'])
 const works = z.array(z.strictObject({ code: z.string(), handMin: of.min, machineMin: of.min }))

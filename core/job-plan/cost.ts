@@ -1,10 +1,9 @@
+import { arcOf, type ArcProcess } from '../process/registry'
 import { MACHINE_EFFICIENCY } from '../arc/mains'
-import type { ArcProcess } from '../arc/amps'
 import { fuelOf } from '../flame/fuels.table'
 import type { Kit } from '../job/job.schema'
 import { WIRE_MM } from '../lay/process.table'
 import { findAlloy } from '../metal/find-alloy'
-import { VOLTS } from '../warm/current'
 import { heldRod, heldRods, rodLongMm } from './rods'
 import type { PlanStep, StepKind, Uses } from './step'
 
@@ -52,7 +51,7 @@ export function fuelL({ gas, powerW }: { gas: string; powerW: number }, minutes:
 
 /** What an arc draws from the mains, kWh. */
 export const arcKWh = (process: ArcProcess, a: number, minutes: number): number =>
-  (a * VOLTS[process] * minutes) / 60 / 1000 / MACHINE_EFFICIENCY
+  (a * arcOf(process).volts * minutes) / 60 / 1000 / MACHINE_EFFICIENCY
 
 const WORKED: ReadonlySet<StepKind> = new Set(['hand', 'arc', 'flame', 'machine'])
 type Priced = Pick<PlanStep, 'kind' | 'minutes' | 'uses' | 'by'> & { filler?: string }

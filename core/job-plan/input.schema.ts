@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { BRAZE_ROD_IDS } from '../braze/rods.table'
-import { PROCESS_IDS } from '../call/process.table'
+import { PROCESS_IDS } from '../process/registry'
 import { positive, quantity } from '../quantity/schema'
 import { shapeOf } from '../field/field'
 import { shapeSchema } from '../solid/shape.schema'

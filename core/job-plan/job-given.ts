@@ -1,5 +1,6 @@
 import type { EARLIER_POINTS, SafetyCritical } from '../call/judge.table'
-import type { ProcessId, Soak } from '../call/process.table'
+import type { ProcessId } from '../process/registry'
+import type { Soak } from '../call/process.table'
 import type { Kit } from '../job/job.schema'
 import type { Order, WantedLay } from '../lay/lays'
 import type { KindId } from '../mend/registry'

@@ -1,10 +1,10 @@
 import { ROOM_C } from '../arc/least-preheat'
 import { NoAnswer } from '../ask/question'
-import type { ProcessId, Soak } from '../call/process.table'
+import { isArc, PROCESSES, type ProcessId } from '../process/registry'
+import type { Soak } from '../call/process.table'
 import type { Fields } from '../field/field'
 import { laysOf, type Lay } from '../lay/lays'
 import { meansOf, nearestRodMm, rodForWall, type Means } from '../lay/means'
-import { LAYS_BY } from '../lay/process.table'
 import type { KindInput, MendKind, MendWork, PartFacts, Work } from '../mend/kind'
 import { COPPER, UNCOAT } from '../mend/minutes.table'
 import { flatSeat } from '../mend/steps'
@@ -13,7 +13,7 @@ import { findAlloy } from '../metal/find-alloy'
 import type { Alloy } from '../metal/alloys.table'
 import { notUnderLoad } from '../metal/not-under-load'
 import type { Body } from '../part/bodies'
-import { decideProcess, isArc, type ProcessDecided } from './decide/process'
+import { decideProcess, type ProcessDecided } from './decide/process'
 import type { DecideFiller, FillerDecided } from './decide/filler'
 import { finishOf, isFlatSeat, type Finished } from './decide/finish'
 import type { JobGiven, MendGiven } from './job-given'
@@ -103,7 +103,7 @@ function copper(wallMm: number): Work[] {
 const BOILED: ReadonlySet<Soak> = new Set(['oily', 'oil-soaked'])
 /** Whether the arc that lays it boils it out first. */
 export const isBoiled = (process: ProcessId | undefined, soak: Soak): boolean =>
-  process !== undefined && LAYS_BY[process] === 'rod' && BOILED.has(soak)
+  process !== undefined && PROCESSES[process].lays === 'rod' && BOILED.has(soak)
 
 function readyLay({ kit }: JobGiven, lay: Lay, base: Alloy, work: MendWork, saidMm: number | undefined): ReadyLay {
   const filler = findAlloy(lay.filler) ?? base
@@ -168,7 +168,7 @@ export function readied(
     keptC,
   })
   const rodMm = typeof given.values.rodMm === 'number' ? given.values.rodMm : undefined
-  const fused = process.wanted.some(lay => isArc(lay.process) || LAYS_BY[lay.process] === 'rod')
+  const fused = process.wanted.some(lay => isArc(lay.process) || PROCESSES[lay.process].lays === 'rod')
   const weldedUnderLoad =
     fused && (job.part.does !== 'seal' || job.part.stakes === 'person') && notUnderLoad(first.alloy)
   const against =

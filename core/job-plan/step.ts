@@ -1,4 +1,4 @@
-import type { ProcessId } from '../call/process.table'
+import type { ProcessId } from '../process/registry'
 import type { Trade } from '../mend/kind'
 
 /** Whose minutes a step's are: the hand's, an arc's, a flame's, a machine tool's, nobody's, or another shop's. */

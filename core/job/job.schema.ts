@@ -1,3 +1,4 @@
+import { ARC_IDS } from '../process/registry'
 import '../quantity/zod-config'
 import { z } from 'zod'
 import { DIAL_READINGS } from '../arc/balance'
@@ -99,7 +100,7 @@ export const kitSchema = z.strictObject({
       z.strictObject({
         id,
         name: name(80),
-        process: z.enum(['ac-tig', 'mig-pulse', 'mig-spool']),
+        process: z.enum(ARC_IDS),
         lowA: between(0, 2000),
         highA: between(1, 2000),
         ratedA: between(1, 2000),

@@ -1,4 +1,4 @@
-import type { ProcessId } from '../call/process.table'
+import type { ProcessId } from '../process/registry'
 import type { Laid } from '../mend/kind'
 import { UP_TO, type UpTo } from './process.table'
 

@@ -1,21 +1,12 @@
+import { PROCESSES, isPulsed, brazeRodOf } from '../process/registry'
 import { rodPasses } from '../arc/bead'
 import { ROOM_C } from '../arc/least-preheat'
 import { migSetup, type MigMode } from '../arc/mig'
 import { NoAnswer } from '../ask/question'
 import { BRAZE_RODS } from '../braze/rods.table'
-import { BRAZE_ROD_OF } from '../call/braze-rod.table'
 import type { Alloy } from '../metal/alloys.table'
 import type { Lay } from './lays'
-import {
-  COLD_TO_SPRAY_MM,
-  FLAME_CM3_MIN,
-  GUN_TRAVEL_MM_MIN,
-  LANDS_SHARE,
-  LAYS_BY,
-  ROD_FOR_WALL,
-  SOLD_RODS_MM,
-  WIRE_MM,
-} from './process.table'
+import { COLD_TO_SPRAY_MM, GUN_TRAVEL_MM_MIN, LANDS_SHARE, ROD_FOR_WALL, SOLD_RODS_MM, WIRE_MM } from './process.table'
 
 export interface Means {
   passes: number
@@ -48,7 +39,7 @@ export const nearestRodMm = (wantedMm: number, held: readonly number[]): number 
 
 /** A gun on a thin wall is run cold in stitches, else pulsed or sprayed. */
 export const migModeFor = (process: string, wallMm: number): MigMode =>
-  process === 'mig-pulse' ? 'pulse' : wallMm <= COLD_TO_SPRAY_MM[0] ? 'cold' : 'spray'
+  isPulsed(process) ? 'pulse' : wallMm <= COLD_TO_SPRAY_MM[0] ? 'cold' : 'spray'
 
 const NONE: Means = { passes: 0, beads: 0, massG: 0, rodMm3: 0, wireM: 0, arcMin: 0, flameMin: 0 }
 
@@ -67,7 +58,7 @@ function gunDepositGMin(filler: Alloy, wallMm: number, process: string): number 
   const [coldMm, sprayMm] = COLD_TO_SPRAY_MM
   const sprayed = Math.min(1, Math.max(0, (wallMm - coldMm) / (sprayMm - coldMm)))
   const at = (thickMm: number) => wireSetup(filler, thickMm, process, ROOM_C).depositGMin
-  return process === 'mig-pulse' || sprayed === 0 || sprayed === 1
+  return isPulsed(process) || sprayed === 0 || sprayed === 1
     ? at(wallMm)
     : (1 - sprayed) * at(coldMm) + sprayed * at(sprayMm)
 }
@@ -79,7 +70,7 @@ function gunDepositGMin(filler: Alloy, wallMm: number, process: string): number 
  * @throws NoAnswer where the wire does not bear the current
  */
 export function meansOf(lay: Lay, filler: Alloy, wallMm: number, rodMm = rodForWall(wallMm), heavyMm = wallMm): Means {
-  const by = LAYS_BY[lay.process]
+  const by = PROCESSES[lay.process].lays
   if (by === 'wire') {
     const depositGMin = gunDepositGMin(filler, heavyMm, lay.process)
     const massG = (lay.volumeMm3 * filler.densityGcm3) / 1000
@@ -91,7 +82,7 @@ export function meansOf(lay: Lay, filler: Alloy, wallMm: number, rodMm = rodForW
       ...gunPasses(lay, gunBeadMm2(depositGMin, filler.densityGcm3)),
     }
   }
-  const brazed = BRAZE_ROD_OF[lay.process]
+  const brazed = brazeRodOf(lay.process)
   const massG = (lay.volumeMm3 * (brazed ? BRAZE_RODS[brazed].densityGcm3 : filler.densityGcm3)) / 1000
   const { arcMin, ...beads } = rodPasses(lay, wallMm, rodMm, filler.densityGcm3)
   const common = {
@@ -101,7 +92,7 @@ export function meansOf(lay: Lay, filler: Alloy, wallMm: number, rodMm = rodForW
     ...(brazed ? { passes: 1, beads: 1 } : beads),
   }
   return by === 'flame'
-    ? { ...common, flameMin: lay.volumeMm3 / 1000 / FLAME_CM3_MIN[lay.process as keyof typeof FLAME_CM3_MIN] }
+    ? { ...common, flameMin: lay.volumeMm3 / 1000 / (PROCESSES[lay.process].flame?.cm3Min ?? 1) }
     : { ...common, arcMin }
 }
 

@@ -1,15 +1,3 @@
-import type { ProcessId } from '../call/process.table'
-
-/** How each process lays metal: by a rod in the hand, by a gun's wire, or by a rod and a flame. */
-export const LAYS_BY: Readonly<Record<ProcessId, 'rod' | 'wire' | 'flame'>> = {
-  'ac-tig': 'rod',
-  'mig-pulse': 'wire',
-  'mig-spool': 'wire',
-  'zinc-rod-braze': 'flame',
-  'al-si-braze': 'flame',
-  'oxy-fuel': 'flame',
-}
-
 /**
  * Rod across that suits a wall, mm, by the straight line between; the ends hold beyond. Common practice, no source.
  */
@@ -28,9 +16,6 @@ export const LANDS_SHARE = { rod: 0.9, wire: 0.95, flame: 0.9 } as const
 export const GUN_TRAVEL_MM_MIN = 550
 /** Walls over which a gun run cold in stitches goes over to a spray, mm. Common practice, no source. */
 export const COLD_TO_SPRAY_MM = [4, 6] as const
-/** A rod laid with a flame, cm³ a minute: the rod melts as fast as the part lets it. Judgement. */
-export const FLAME_CM3_MIN = { 'zinc-rod-braze': 1.2, 'al-si-braze': 0.7, 'oxy-fuel': 0.6 } as const
-
 /** How far up the metal each lay goes, as a share of it. Judgement. */
 export const UP_TO = { root: 0.2, border: 0.15, fill: 0.8, cap: 1 } as const
 export type UpTo = keyof typeof UP_TO

@@ -125,10 +125,22 @@ export interface GrooveHandles<F extends Fields> {
   readonly land?: (landMm: number) => Partial<ValuesOf<F>>
 }
 
+/** What a kind is, where something is shown or told of such kinds alone. */
+export type Trait =
+  | 'broken-line'
+  | 'threaded'
+  | 'built-up'
+  | 'facing'
+  | 'let-in'
+  | 'pressed'
+  | 'laid-over'
+  | 'two-bodies'
+
 export interface MendKind<Id extends string = string, F extends Fields = Fields> {
   readonly id: Id
   readonly name: string
   readonly fields: F
+  readonly is?: readonly Trait[]
   /** How it is left where nobody says. */
   readonly finish: Finish
   /** Its place in the order of the mends; left out, by the heat it takes. */

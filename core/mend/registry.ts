@@ -7,7 +7,7 @@ import { edge } from './edge/plan'
 import { face } from './face/plan'
 import { hole } from './hole/plan'
 import { joint } from './joint/plan'
-import type { MendKind } from './kind'
+import type { MendKind, Trait } from './kind'
 import { overlay } from './overlay/plan'
 import { plate } from './plate/plan'
 import { thread } from './thread/plan'
@@ -73,3 +73,6 @@ export function wrongTogether(
   const own = missing.length ? null : kind.check?.(values as never)
   return own ? [...missing, own] : missing
 }
+
+/** Whether a kind of mend, by its id, is what is told of such kinds alone. */
+export const isOfKind = (id: string, trait: Trait): boolean => kindOf(id).is?.includes(trait) ?? false

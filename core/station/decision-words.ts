@@ -1,4 +1,4 @@
-import { PROCESSES, PROCESS_IDS } from '../call/process.table'
+import { PROCESS_IDS, PROCESSES } from '../process/registry'
 import type { Job } from '../job/job.schema'
 import { declaredAt } from '../job/fields/sections'
 import type { Decision } from '../job-plan/decision'

@@ -1,4 +1,6 @@
-import { PROCESSES, type ProcessId } from '../call/process.table'
+import type { Trait } from '../mend/kind'
+import { isOfKind } from '../mend/registry'
+import { PROCESSES, isTig, isGun, type ProcessId } from '../process/registry'
 import type { Job } from '../job/job.schema'
 import type { StationId } from '../job/stations.table'
 
@@ -10,14 +12,14 @@ export interface Hand {
   readonly when: (job: Job, process: ProcessId) => boolean
 }
 
-const ofKind = (job: Job, ...kinds: string[]) => job.mends.some(mend => kinds.includes(mend.kind))
+const has = (job: Job, trait: Trait) => job.mends.some(mend => isOfKind(mend.kind, trait))
 const cuts = (job: Job) => job.mends.length > 0
 /** Grooved from one side alone, as a crack or a break is unless it is said. */
 const oneSided = (job: Job) =>
-  job.mends.some(({ kind, readings }) => (kind === 'crack' || kind === 'break') && Number(readings.sides) !== 2)
-const tig = (_: Job, process: ProcessId) => process === 'ac-tig'
-const gun = (process: ProcessId) => process === 'mig-pulse' || process === 'mig-spool'
-const threaded = (job: Job) => ofKind(job, 'thread', 'boss')
+  job.mends.some(({ kind, readings }) => isOfKind(kind, 'broken-line') && Number(readings.sides) !== 2)
+const tig = (_: Job, process: ProcessId) => isTig(process)
+const gunIs = (process: ProcessId, gun: 'pulsed' | 'stitched') => PROCESSES[process].arc?.gun === gun
+const threaded = (job: Job) => has(job, 'threaded')
 const FACES = ['gasket-face', 'locating-diameter', 'seat']
 
 /** What practised hands do, in its place. All of it: common practice, no source. */
@@ -38,7 +40,7 @@ export const HANDS: readonly Hand[] = [
     id: 'grind-look',
     at: 'open',
     text: 'Grind a little, wash, look; grind again. A dark line in bright metal is crack still.',
-    when: job => ofKind(job, 'crack', 'break'),
+    when: job => has(job, 'broken-line'),
   },
   {
     id: 'strike-at-once',
@@ -68,19 +70,19 @@ export const HANDS: readonly Hand[] = [
     id: 'no-dry-arc',
     at: 'weld',
     text: 'A gun has no arc without wire, so it can’t boil oil out: run a bead, grind nearly all of it away, run again; or take TIG over it first.',
-    when: (job, process) => gun(process) && (job.takeIn.soak === 'oily' || job.takeIn.soak === 'oil-soaked'),
+    when: (job, process) => isGun(process) && (job.takeIn.soak === 'oily' || job.takeIn.soak === 'oil-soaked'),
   },
   {
     id: 'small-wire',
     at: 'weld',
     text: 'On a thick wall thin wire pulsed in several beads wets better than one fat bead; arc length by the trim, not by the stick-out.',
-    when: (job, process) => process === 'mig-pulse' && (job.takeIn.wallMm.value ?? 0) >= 6,
+    when: (job, process) => gunIs(process, 'pulsed') && (job.takeIn.wallMm.value ?? 0) >= 6,
   },
   {
     id: 'cold-stitch',
     at: 'weld',
     text: 'Cold stitches, one beside the other, each let go dull before the next: a thin sheet holds water so, and does not fall in.',
-    when: (_, process) => process === 'mig-spool',
+    when: (_, process) => gunIs(process, 'stitched'),
   },
   {
     id: 'blanket',
@@ -98,7 +100,7 @@ export const HANDS: readonly Hand[] = [
     id: 'build-before-bore',
     at: 'rebuild',
     text: 'Build up before boring, and bore last: whatever pulls has then pulled.',
-    when: job => ofKind(job, 'bore', 'boss', 'edge', 'turned'),
+    when: job => has(job, 'built-up'),
   },
   {
     id: 'try-bolt',
@@ -129,7 +131,7 @@ export const HANDS: readonly Hand[] = [
     id: 'bowed-face',
     at: 'rebuild',
     text: 'A face that comes back bowed is lapped, not sealed up; say on the card what bowed it.',
-    when: job => job.takeIn.mustNotMove.some(id => FACES.includes(id)) || ofKind(job, 'face'),
+    when: job => job.takeIn.mustNotMove.some(id => FACES.includes(id)) || has(job, 'facing'),
   },
   {
     id: 'ring-test',

@@ -1,13 +1,11 @@
+import { arcOf, type ArcProcess } from '../process/registry'
 import { remembered } from '../ask/remembered'
-import { ampsNeed, MELTING_C, type ArcProcess, type Joint } from '../arc/amps'
+import { ampsNeed, MELTING_C, type Joint } from '../arc/amps'
 import { INTERPASS_C } from '../arc/interpass.table'
 import { turnDown } from '../heat/turn-down'
 import type { Alloy } from '../metal/alloys.table'
 import { conductivityWmK } from '../metal/conductivity'
 
-/** Share of the arc's power that enters, and its volts. Common practice (ASM Handbook vol. 6, from memory). */
-export const ENTERS = { 'ac-tig': 0.6, 'mig-pulse': 0.75, 'mig-spool': 0.75 } as const
-export const VOLTS = { 'ac-tig': 15, 'mig-pulse': 21, 'mig-spool': 18 } as const
 /** An arc is never eased below this share of what it began with. */
 const LEAST_SHARE = 0.4
 const LEAST_S = 5
@@ -17,7 +15,7 @@ const LEAST_S = 5
  * left out.
  */
 export const soakedC = (process: ArcProcess, a: number, arcMin: number, massG: number, alloy: Alloy): number =>
-  (a * VOLTS[process] * ENTERS[process] * arcMin * 60) / ((massG / 1000) * alloy.specificHeatJkgK)
+  (a * arcOf(process).volts * arcOf(process).enters * arcMin * 60) / ((massG / 1000) * alloy.specificHeatJkgK)
 
 export interface Current {
   startA: number
@@ -77,7 +75,7 @@ const marched = remembered(
     const reachM = Math.sqrt(4 * diffusivity * seconds)
     const zoneKg = Math.min(input.massG / 1000, ((densityKgM3 * input.zoneWallMm) / 1000) * Math.PI * reachM ** 2)
     const share = zoneKg / (input.massG / 1000)
-    const powerW = startA * VOLTS[process] * ENTERS[process]
+    const powerW = startA * arcOf(process).volts * arcOf(process).enters
     const soakedC = startC + (powerW * seconds * before) / ((input.massG / 1000) * alloy.specificHeatJkgK)
     const lastC = Math.min(soakedC, Math.max(startC, INTERPASS_C[alloy.family].mostC))
     const points = turnDown(

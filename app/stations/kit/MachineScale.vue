@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isTig } from '#core/process/registry'
 import { computed, ref } from 'vue'
 import { useElementSize } from '@vueuse/core'
 import { balanceScale, currentScale, type ScaledMachine } from '#core/arc/scale'
@@ -17,7 +18,7 @@ const x = (a: number) => {
   return LEFT + ((a - lowA) / Math.max(1e-9, highA - lowA)) * (right.value - LEFT)
 }
 const percent = computed(() => props.machine.currentDial === 'percent')
-const tig = computed(() => props.machine.process === 'ac-tig')
+const tig = computed(() => isTig(props.machine.process))
 const balance = computed(() =>
   balanceScale(props.machine.dialReads).ticks.map(({ enPct, dial }) => ({
     enPct,

@@ -1,9 +1,10 @@
+import { ARC_IDS, isTig, PROCESSES, USUAL_ARC } from '#core/process/registry'
 import { DIAL_READINGS } from '#core/arc/balance'
 import { DIAL_WORDS } from '#core/station/weld/arc-set'
 import type { KitColumn } from '~/composables/use-kit'
 
 /** A gun has no AC to set. */
-const isTig = (row: Record<string, unknown>) => row.process === 'ac-tig'
+const hasAc = (row: Record<string, unknown>) => isTig(String(row.process))
 
 export const MACHINE_GROUPS = ['What it is', 'What it gives', 'Its dials', 'What it hangs on'] as const
 
@@ -13,8 +14,8 @@ export const MACHINES: KitColumn[] = [
   {
     key: 'process',
     label: 'Process',
-    choices: { 'ac-tig': 'AC TIG', 'mig-pulse': 'pulsed MIG', 'mig-spool': 'spool-gun MIG' },
-    blank: 'ac-tig',
+    choices: Object.fromEntries(ARC_IDS.map(id => [id, PROCESSES[id].name])),
+    blank: USUAL_ARC,
     group: 'What it is',
   },
   { key: 'paid', label: 'It cost', unit: 'number', blank: null, group: 'What it is' },
@@ -23,8 +24,8 @@ export const MACHINES: KitColumn[] = [
   { key: 'ratedA', label: 'Rated at', unit: 'a', blank: 200, group: 'What it gives' },
   { key: 'ratedPct', label: 'for this much of ten minutes', unit: 'pct', blank: 25, group: 'What it gives' },
   { key: 'torchA', label: 'Torch or gun bears', unit: 'a', blank: 150, group: 'What it gives' },
-  { key: 'lowHz', label: 'AC from', unit: 'hz', blank: 50, only: isTig, group: 'What it gives' },
-  { key: 'highHz', label: 'AC to', unit: 'hz', blank: 200, only: isTig, group: 'What it gives' },
+  { key: 'lowHz', label: 'AC from', unit: 'hz', blank: 50, only: hasAc, group: 'What it gives' },
+  { key: 'highHz', label: 'AC to', unit: 'hz', blank: 200, only: hasAc, group: 'What it gives' },
   { key: 'ranges', label: 'Ranges on it', placeholder: '5-60, 40-200', blank: '', group: 'Its dials' },
   {
     key: 'currentDial',
@@ -38,7 +39,7 @@ export const MACHINES: KitColumn[] = [
     label: 'Balance dial reads',
     choices: Object.fromEntries(DIAL_READINGS.map(id => [id, DIAL_WORDS[id]])),
     blank: 'cleaning-share',
-    only: isTig,
+    only: hasAc,
     group: 'Its dials',
   },
   {
@@ -46,7 +47,7 @@ export const MACHINES: KitColumn[] = [
     label: 'Two halves',
     choices: { together: 'one for both', apart: 'set apart' },
     blank: 'together',
-    only: isTig,
+    only: hasAc,
     group: 'Its dials',
   },
   { key: 'supplyV', label: 'Mains', placeholder: '230 V', unit: 'v', blank: null, group: 'What it hangs on' },

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { PROCESSES, PROCESS_IDS } from '#core/call/process.table'
+import { PROCESS_IDS, PROCESSES } from '#core/process/registry'
 import type { StoredMend } from '#core/job/mend.schema'
 import { ORDERS } from '#core/lay/lays'
 import { useJob } from '~/stores/job'

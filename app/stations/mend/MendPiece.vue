@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { PROCESSES } from '#core/call/process.table'
+import { PROCESSES } from '#core/process/registry'
 import { laidWith } from '#core/lay/laid-with'
 import { wordsFor } from '#core/mend/registry'
 import type { MendRow } from '#core/station/mends/mend-row'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { wayName } from '#core/mend/way-name'
-import { PROCESSES } from '#core/call/process.table'
+import { isArc } from '#core/process/registry'
 import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'
 import WordsField from '~/bench/WordsField.vue'
@@ -26,7 +26,7 @@ const isOpened = computed(() => {
 const folded = computed(() => props.station === 'weld' || (props.station === 'rebuild' && atRebuild.value.length > 0))
 /** A flame that falls short is picked anew here, though nothing is laid with it. */
 const flames = computed(
-  () => Boolean(row.value?.flame) || row.value?.planned?.lays.some(({ process }) => !PROCESSES[process].needsAmps),
+  () => Boolean(row.value?.flame) || row.value?.planned?.lays.some(({ process }) => !isArc(process)),
 )
 const torches = computed(() => Object.fromEntries(shop.kit.torches.map(torch => [torch.id, torch.name])))
 </script>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { PROCESSES } from '#core/call/process.table'
+import { PROCESSES } from '#core/process/registry'
 import type { MendSetUp } from '#core/station/mends/mend-set-up'
 import WorkingDrawer from '~/bench/WorkingDrawer.vue'
 import SettingsTable from '~/stations/weld/SettingsTable.vue'

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { ProcessId } from '#core/call/process.table'
-import { LAYS_BY } from '#core/lay/process.table'
+import { isTig, isGun, type ProcessId } from '#core/process/registry'
 import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'
 import { useShop } from '~/stores/shop'
@@ -13,8 +12,8 @@ const props = defineProps<{
   apart: boolean
 }>()
 const shop = useShop()
-const gun = computed(() => props.processes.some(process => LAYS_BY[process] === 'wire'))
-const tig = computed(() => props.processes.includes('ac-tig'))
+const gun = computed(() => props.processes.some(process => isGun(process)))
+const tig = computed(() => props.processes.some(isTig))
 const machines = computed(() =>
   Object.fromEntries(
     shop.kit.machines

@@ -1,8 +1,7 @@
 import { ROOM_C } from '../../arc/least-preheat'
 import { BRAZE_RODS } from '../../braze/rods.table'
 import { planBraze } from '../../braze/plan'
-import { BRAZE_ROD_OF } from '../../call/braze-rod.table'
-import type { ProcessId } from '../../call/process.table'
+import { brazeRodOf, type ProcessId } from '../../process/registry'
 import type { Kit } from '../../job/job.schema'
 import type { Body } from '../../part/bodies'
 import { BRAZED_RUN_MM, torchReach } from '../../warm/torch-reach'
@@ -17,7 +16,7 @@ export function brazeTrouble(
   atEdge: boolean,
   runMm: number,
 ): string | null {
-  const rod = BRAZE_ROD_OF[process]
+  const rod = brazeRodOf(process)
   const torch = kit.torches[0]
   if (!rod) return null
   if (!torch) return 'no-torch'

@@ -1,8 +1,8 @@
 import type { RankedProcess } from '../../call/process'
-import type { ProcessId, Soak } from '../../call/process.table'
+import { PROCESSES, isGun, type ProcessId } from '../../process/registry'
+import type { Soak } from '../../call/process.table'
 import { laysOf } from '../../lay/lays'
 import { meansOf } from '../../lay/means'
-import { LAYS_BY } from '../../lay/process.table'
 import type { MendWork } from '../../mend/kind'
 import type { Alloy } from '../../metal/alloys.table'
 import { sum } from '../sum'
@@ -36,11 +36,10 @@ export function gunInstead(
   work: MendWork,
 ): ProcessId | null {
   const first = ranked.find(({ process }) => process === took)
-  if (!first || LAYS_BY[took] !== 'rod' || !CLEAN.has(soak)) return null
+  if (!first || PROCESSES[took].lays !== 'rod' || !CLEAN.has(soak)) return null
   const rodMin = arcMinOf(took, filler, work)
   const gun = ranked.find(
-    ({ process, verdict, score }) =>
-      LAYS_BY[process] === 'wire' && verdict !== 'never' && score >= first.score - NEAR_SCORE,
+    ({ process, verdict, score }) => isGun(process) && verdict !== 'never' && score >= first.score - NEAR_SCORE,
   )
   if (!gun || rodMin < SAVES_MIN) return null
   const gunMin = arcMinOf(gun.process, filler, work)

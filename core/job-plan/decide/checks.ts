@@ -1,4 +1,4 @@
-import { PROCESSES } from '../../call/process.table'
+import { PROCESSES } from '../../process/registry'
 import { CHECK_ORDER, partChecks } from '../checks.table'
 import type { JobGiven } from '../job-given'
 import type { Readied } from '../readied'

@@ -1,11 +1,19 @@
+import type { Flame } from '../../process/process'
 import type { Step } from '../../ask/question'
 import { heldBackBy, mostCurrent, strongest } from '../../arc/machine-reach'
 import { easyPreheatC, leastPreheatC, ROOM_C } from '../../arc/least-preheat'
-import { ampsNeed, type ArcProcess } from '../../arc/amps'
+import { ampsNeed } from '../../arc/amps'
 import { BRAZE_RODS } from '../../braze/rods.table'
-import { BRAZE_ROD_OF } from '../../call/braze-rod.table'
 import { chooseProcess, type KitProcess, type ProcessCode, type RankedProcess } from '../../call/process'
-import { PROCESSES, type ProcessId } from '../../call/process.table'
+import {
+  PROCESS_IDS,
+  PROCESSES,
+  USUAL_ARC,
+  isArc,
+  brazeRodOf,
+  type ProcessId,
+  type ArcProcess,
+} from '../../process/registry'
 import { fuelOf } from '../../flame/fuels.table'
 import type { Kit } from '../../job/job.schema'
 import type { WantedLay } from '../../lay/lays'
@@ -20,15 +28,17 @@ import { gunInstead } from './by-minutes'
 import { brazeTrouble } from './braze-trouble'
 import { rodOf } from './filler'
 
-/** Whether a process has an arc and needs a machine's current. */
-export const isArc = (process: ProcessId): process is ArcProcess => PROCESSES[process].needsAmps
-
 /** The rod that a process lays where the metal alone does not say: a braze has its own. */
-export const laidFiller = (process: ProcessId, filler: string): string => BRAZE_ROD_OF[process] ?? filler
+export const laidFiller = (process: ProcessId, filler: string): string => brazeRodOf(process) ?? filler
+
+/** Whether a kit has what a flame wants. */
+const hasFor = ({ wants, rod }: Flame, { torches, rods }: Kit): boolean => {
+  if (wants === 'oxygen') return torches.some(torch => fuelOf(torch.gas).oxygen)
+  return torches.length > 0 && (wants === 'any' || rods.some(one => findAlloy(one.filler)?.name === rod))
+}
 
 /** What the kit can do, as processes are chosen from. */
 export function kitProcesses(kit: Kit): KitProcess[] {
-  const torches = kit.torches.length > 0
   return [
     ...kit.machines.map((machine): KitProcess => ({
       process: machine.process,
@@ -36,11 +46,10 @@ export function kitProcesses(kit: Kit): KitProcess[] {
       ratedA: machine.ratedA,
       dutyPct: machine.ratedPct,
     })),
-    ...(torches ? [{ process: 'zinc-rod-braze' } as const] : []),
-    ...(torches && kit.rods.some(rod => findAlloy(rod.filler)?.name === '4047')
-      ? [{ process: 'al-si-braze' } as const]
-      : []),
-    ...(kit.torches.some(torch => fuelOf(torch.gas).oxygen) ? [{ process: 'oxy-fuel' } as const] : []),
+    ...PROCESS_IDS.flatMap(process => {
+      const { flame } = PROCESSES[process]
+      return flame && hasFor(flame, kit) ? [{ process }] : []
+    }),
   ]
 }
 
@@ -89,7 +98,7 @@ function whyNothing(ranked: readonly RankedProcess[]): string {
 }
 
 /** The arc that the kit is likeliest to do it with. */
-const firstArc = ({ machines }: Kit): ArcProcess => machines.map(({ process }) => process).find(isArc) ?? 'ac-tig'
+const firstArc = ({ machines }: Kit): ArcProcess => machines.map(({ process }) => process).find(isArc) ?? USUAL_ARC
 
 const TOO_SMALL = { machine: 'does-not-melt-in', torch: 'torch-too-small', mains: 'mains-too-small' } as const
 /** What is too small where nothing melts in: the machine, its torch or the mains; and by how much. */
@@ -111,7 +120,7 @@ function tooSmall(
 /** What a flame brings the place to, °C; nothing of an arc, which heats a spot alone. */
 function flameC(process: ProcessId, { alloy }: Body): number {
   if (isArc(process)) return -Infinity
-  const rod = BRAZE_ROD_OF[process]
+  const rod = brazeRodOf(process)
   return rod ? BRAZE_RODS[rod].liquidusC : alloy.solidusC
 }
 
@@ -170,7 +179,7 @@ export function decideProcess({
     upTo,
   })
   const wanted = given.lays?.length
-    ? given.lays.map(lay => layOf(lay.process ?? took ?? 'ac-tig', lay.filler, lay.upTo))
+    ? given.lays.map(lay => layOf(lay.process ?? took ?? USUAL_ARC, lay.filler, lay.upTo))
     : took
       ? [layOf(took, undefined, 'cap')]
       : []

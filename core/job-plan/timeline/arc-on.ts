@@ -1,12 +1,9 @@
 import { ampsNeed } from '../../arc/amps'
 import { mostCurrent, strongest } from '../../arc/machine-reach'
 import { postflowS } from '../../arc/setup'
-import { PROCESSES, type ProcessId } from '../../call/process.table'
+import { isArc, PROCESSES, arcOf, isGun, type ProcessId } from '../../process/registry'
 import type { Kit } from '../../job/job.schema'
-import { LAYS_BY } from '../../lay/process.table'
-import { ENTERS, VOLTS } from '../../warm/current'
 import { arcKWh } from '../cost'
-import { isArc } from '../decide/process'
 import type { Readied } from '../readied'
 import { NOTHING_USED, type ArcSet } from '../step'
 import type { Draft } from '../steps/maker'
@@ -99,13 +96,13 @@ export function arcOn(bench: Bench, { given, work: planned, bodies: [{ alloy }] 
   const setOf = (process: ProcessId, a: number): ArcSet => ({
     a,
     gasLMin: doing?.flowLMin ?? FLOW_L_MIN,
-    postflowS: LAYS_BY[process] === 'wire' ? GUN_POSTFLOW_S : postflowS(Math.max(1, a)),
+    postflowS: isGun(process) ? GUN_POSTFLOW_S : postflowS(Math.max(1, a)),
   })
   const run: Arc['run'] = (draft, a, minutes, uses = NOTHING_USED, more = {}) => {
     const { process } = draft
     if (!isArc(process)) return
     const machine = strongest(kit.machines, process)
-    const joule = a * VOLTS[process] * ENTERS[process] * minutes * 60
+    const joule = a * arcOf(process).volts * arcOf(process).enters * minutes * 60
     const limitC = waited(machine, a, minutes, joule)
     const set = { ...setOf(process, a), ...more }
     const gasL = set.gasLMin * (minutes + set.postflowS / 60)

@@ -1,6 +1,5 @@
-import { BRAZE_ROD_OF } from '../../call/braze-rod.table'
 import { BRAZE_RODS } from '../../braze/rods.table'
-import { PROCESSES } from '../../call/process.table'
+import { PROCESSES, brazeRodOf } from '../../process/registry'
 import { fuelOf } from '../../flame/fuels.table'
 import { BRAZED_RUN_MM, torchReach } from '../../warm/torch-reach'
 import { fuelL } from '../cost'
@@ -20,7 +19,7 @@ export function layByFlame(
 ): void {
   const { id } = mend.given
   const { alloy } = mend.bodies[0]
-  const rod = BRAZE_ROD_OF[lay.process]
+  const rod = brazeRodOf(lay.process)
   const flowC = rod ? BRAZE_RODS[rod].liquidusC + BRAZE_RODS[rod].overK : alloy.solidusC
   // What melts the metal itself with a flame wants one that is fed with oxygen.
   const own = PROCESSES[lay.process].fusion ? (kit.torches.find(({ gas }) => fuelOf(gas).oxygen) ?? torch) : torch

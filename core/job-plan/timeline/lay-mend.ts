@@ -1,7 +1,6 @@
-import type { ProcessId } from '../../call/process.table'
+import { isArc, type ProcessId } from '../../process/registry'
 import { BETWEEN_PASSES_MIN } from '../../mend/minutes.table'
 import { currentFor } from '../../warm/current'
-import { isArc } from '../decide/process'
 import { isBoiled, type Readied, type ReadyLay } from '../readied'
 import { NOTHING_USED } from '../step'
 import { sum } from '../sum'

@@ -1,6 +1,5 @@
-import { PROCESSES } from '../../call/process.table'
+import { isArc, PROCESSES } from '../../process/registry'
 import { protectOf } from '../../job/words.table'
-import { LAYS_BY } from '../../lay/process.table'
 import {
   BAKE_C,
   BAKE_MIN,
@@ -12,7 +11,6 @@ import {
   WELD_SET_UP_MIN,
 } from '../../mend/minutes.table'
 import { fuelL } from '../cost'
-import { isArc } from '../decide/process'
 import type { Readied } from '../readied'
 import { NOTHING_USED } from '../step'
 import {
@@ -193,7 +191,7 @@ export function warmUp(
 export function coolAll(bench: Bench, because: string): void {
   const { heat, laying, chain, add } = bench
   if (heat.c <= HAND_C) return
-  const flamesAll = laying.some(({ lays }) => lays.some(({ lay }) => LAYS_BY[lay.process] === 'flame'))
+  const flamesAll = laying.some(({ lays }) => lays.some(({ lay }) => PROCESSES[lay.process].lays === 'flame'))
   const minutes = heat.coolMin(HAND_C) * (flamesAll ? COVERED : 1)
   bench.shared = add({
     code: 'cool',

@@ -1,6 +1,5 @@
+import { isArc, PROCESSES } from '../../process/registry'
 import { MOST_TRAVEL_MM_MIN, PUDDLE_MIN } from '../../arc/bead'
-import { isArc } from '../decide/process'
-import { LAYS_BY } from '../../lay/process.table'
 import type { Readied } from '../readied'
 import { arcOn } from './arc-on'
 import type { Bench } from './bench'
@@ -11,7 +10,7 @@ import type { Bench } from './bench'
  */
 export function runOver(bench: Bench, mend: Readied): boolean {
   const process = mend.lays.at(-1)?.lay.process
-  if (!mend.common.runOver || !process || !isArc(process) || LAYS_BY[process] !== 'rod') return false
+  if (!mend.common.runOver || !process || !isArc(process) || PROCESSES[process].lays !== 'rod') return false
   const { currentOf, run } = arcOn(bench, mend)
   for (const { side, runMm } of mend.work.laid)
     run(

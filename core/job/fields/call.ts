@@ -1,4 +1,4 @@
-import { PROCESS_NAMES } from '../../call/process.table'
+import { PROCESS_NAMES } from '../../process/registry'
 import { count, maybePick, pick, reading, words } from './declared'
 
 /** What was decided, and what the decision weighs. */

@@ -19,6 +19,7 @@ const [PRESSED_POINTS] = KIND_POINTS.bent
 export const bent = mendKind({
   id: 'bent',
   name: 'bent rim or ear',
+  is: ['pressed'],
   fields,
   words,
   finish: 'proud',

@@ -15,6 +15,7 @@ const [BORE_MOVES_POINTS] = KIND_POINTS.bore
 export const bore = mendKind({
   id: 'bore',
   name: 'bore or bearing seat',
+  is: ['built-up'],
   fields,
   words,
   finish: 'machined',

@@ -14,6 +14,7 @@ const GROOVE = { sides: 1, includedDeg: 70, rootRadiusMm: 1.5, landMm: 0, capMm:
 export const boss = mendKind({
   id: 'boss',
   name: 'boss',
+  is: ['threaded', 'built-up'],
   fields,
   words,
   finish: 'machined',

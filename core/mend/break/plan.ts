@@ -10,6 +10,7 @@ import { words } from './words'
 export const broken = mendKind({
   id: 'break',
   name: 'piece broken off',
+  is: ['broken-line'],
   fields,
   words,
   finish: 'blend',

@@ -22,6 +22,7 @@ function afterwards({ machined, proudMm, faceWideMm }: ValuesOf<typeof fields>, 
 export const crack = mendKind({
   id: 'crack',
   name: 'crack',
+  is: ['broken-line'],
   fields,
   words,
   finish: 'rough',

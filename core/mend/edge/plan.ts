@@ -12,6 +12,7 @@ const EDGE_MIN_PER_CM2 = 1.2
 export const edge = mendKind({
   id: 'edge',
   name: 'lost edge',
+  is: ['built-up'],
   fields,
   words,
   finish: 'blend',

@@ -13,6 +13,7 @@ const SCRAPE_MIN_PER_CM2 = 0.15
 export const face = mendKind({
   id: 'face',
   name: 'sealing face',
+  is: ['facing'],
   fields,
   words,
   finish: 'machined',

@@ -19,6 +19,7 @@ const TWO_METALS_POINTS = -3
 export const joint = mendKind({
   id: 'joint',
   name: 'joint of two pieces',
+  is: ['two-bodies'],
   fields,
   words,
   finish: 'rough',

@@ -13,6 +13,7 @@ import { words } from './words'
 export const plate = mendKind({
   id: 'plate',
   name: 'plate over an arm',
+  is: ['laid-over'],
   fields,
   words,
   finish: 'rough',

@@ -8,6 +8,7 @@ import { words } from './words'
 export const thread = mendKind({
   id: 'thread',
   name: 'thread',
+  is: ['threaded'],
   fields,
   words,
   finish: 'machined',

@@ -14,6 +14,7 @@ const SCRUB_MIN = 2
 export const turned = mendKind({
   id: 'turned',
   name: 'groove of a turned part',
+  is: ['built-up'],
   fields,
   words,
   finish: 'machined',

@@ -10,6 +10,7 @@ import { words } from './words'
 export const window = mendKind({
   id: 'window',
   name: 'patch let in',
+  is: ['let-in'],
   fields,
   words,
   finish: 'blend',

@@ -1,3 +1,4 @@
+import { USUAL_ARC } from '../../process/registry'
 import type { Step } from '../../ask/question'
 import { judge, type Judged, type JudgeInput } from '../../call/judge'
 import type { RankedFiller } from '../../call/filler'
@@ -54,7 +55,7 @@ export function choicesOf(job: Job, planned: JobPlanned | null) {
       found?.mend.process ??
       job.call.process ??
       found?.asked.processes.find(row => row.verdict !== 'never')?.process ??
-      'ac-tig',
+      USUAL_ARC,
   } as const
 }
 
@@ -90,7 +91,7 @@ function judgedFor(input: JudgeInput, { decision, mends, decisions }: JobPlanned
 /** What stands in the way of the process that is nearest to going, for a shop where none goes. */
 function nearest(processes: readonly RankedProcess[]): string {
   const own = processes.filter(row => row.inKit)
-  const row = own.find(({ process }) => process === 'ac-tig') ?? own[0] ?? processes[0]!
+  const row = own.find(({ process }) => process === USUAL_ARC) ?? own[0] ?? processes[0]!
   return `${row.name}: ${row.reasons[0] ?? 'it does not suit'}`
 }
 

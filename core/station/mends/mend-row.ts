@@ -1,5 +1,5 @@
 import type { AnswerTo } from '../../ask/question'
-import type { ProcessId } from '../../call/process.table'
+import type { ProcessId } from '../../process/registry'
 import type { bendStraighten } from '../../face/question'
 import type { groovePlan } from '../../groove/question'
 import type { DrawnGroove } from '../../groove/drawn'

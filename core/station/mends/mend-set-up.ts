@@ -1,5 +1,5 @@
+import { isArc } from '../../process/registry'
 import type { Job, Kit } from '../../job/job.schema'
-import { isArc } from '../../job-plan/decide/process'
 import type { PlannedMend } from '../../job-plan/job-planned'
 import type { Made } from '../../job-plan/step'
 import type { Working } from '../parts'

@@ -1,5 +1,5 @@
 import type { Job, Kit } from '../../job/job.schema'
-import { kindOf } from '../../mend/registry'
+import { isOfKind, kindOf } from '../../mend/registry'
 import type { JobPlanned, PlannedMend } from '../../job-plan/job-planned'
 import { wireG } from '../../job-plan/cost'
 import type { Made } from '../../job-plan/step'
@@ -12,7 +12,7 @@ import type { WholeOfJob } from './whole-of'
 import { patchOf } from './patch-of-mend'
 import { bendOfMend } from './bend-of-mend'
 import { plateOfMend } from './plate-of-mend'
-import { PROCESSES } from '../../call/process.table'
+import { isArc } from '../../process/registry'
 import { flameOfMend } from '../weld/flame-of-mend'
 import { placeOfMend } from '../weld/flame-place'
 import { arcWOf, interpassOf, turnDownOf } from '../weld/soak-up'
@@ -69,8 +69,7 @@ export function planMends(
       'values' in found ? { values: found.values, wallMm: body.wallMm, otherMm, way: own?.way ?? null } : null
     const grooved = groovedOf(mend, given, own, rodMm, log)
     const tried = own?.process ?? own?.tried
-    const place =
-      own && tried && given && !PROCESSES[tried].needsAmps ? placeOfMend(mend, own, given.values, steps) : null
+    const place = own && tried && given && !isArc(tried) ? placeOfMend(mend, own, given.values, steps) : null
     const row: MendRow = {
       id: mend.id,
       kind: mend.kind,
@@ -91,9 +90,9 @@ export function planMends(
       opened: mend.opened,
       says: NOTHING_SAID,
       back: given && own?.ways ? threadOfMend(job, kit, body.alloy, given) : null,
-      patch: given && mend.kind === 'window' ? patchOf(given) : null,
-      bend: given && mend.kind === 'bent' && body.alloy ? bendOfMend(body.alloy, given) : null,
-      plated: given && mend.kind === 'plate' ? plateOfMend(given) : null,
+      patch: given && isOfKind(mend.kind, 'let-in') ? patchOf(given) : null,
+      bend: given && isOfKind(mend.kind, 'pressed') && body.alloy ? bendOfMend(body.alloy, given) : null,
+      plated: given && isOfKind(mend.kind, 'laid-over') ? plateOfMend(given) : null,
     }
     const says = (station: Shown) => stationSays(job, kit, row, station)
     return { ...row, says: { open: says('open'), weld: says('weld'), rebuild: says('rebuild') } }

@@ -1,3 +1,4 @@
+import { isTig } from '../../process/registry'
 import { MIG_MODE_WORDS } from '../../arc/mig-modes.table'
 import type { Job, Kit } from '../../job/job.schema'
 import { SEEN_IN_PUDDLE } from '../../job/words.table'
@@ -81,7 +82,7 @@ export function weldCall(row: MendRow): Sentence {
 export function weldWhy(job: Job, kit: Kit, row: MendRow): Sentence[] {
   const { planned, setUps, flame, log, interpass } = row
   const asked = moveAsked(row)
-  const tig = setUps.some(({ process }) => process === 'ac-tig')
+  const tig = setUps.some(({ process }) => isTig(process))
   const boilMin = log.boilMin
   const eased = log.passes.at(-1)?.ease
   const [first] = setUps

@@ -3,7 +3,7 @@ import { NoAnswer } from '../../ask/question'
 import { shapeOf } from '../../field/field'
 import { ringOf } from '../../job-plan/decide/order'
 import { newMend } from '../../job/new-mend'
-import { kindOf, NOTIONAL } from '../../mend/registry'
+import { isOfKind, kindOf, NOTIONAL } from '../../mend/registry'
 import type { Job, Kit } from '../../job/job.schema'
 import type { StoredMend } from '../../job/mend.schema'
 import { findAlloy } from '../../metal/find-alloy'
@@ -42,7 +42,7 @@ export interface WholeOfJob {
 function otherBody({ id, kind, other }: StoredMend, [main]: Bodies): Bodies {
   const alloy = findAlloy(other.alloy)
   const wallMm = other.wallMm.value
-  if (kind !== 'joint' || !(alloy || wallMm)) return []
+  if (!isOfKind(kind, 'two-bodies') || !(alloy || wallMm)) return []
   return [{ id, alloy: alloy ?? main!.alloy, wallMm: wallMm || main!.wallMm }]
 }
 

@@ -1,4 +1,4 @@
-import { PROCESSES, type ProcessId } from '../../call/process.table'
+import { isArc, type ProcessId } from '../../process/registry'
 import type { Job } from '../../job/job.schema'
 import { caution } from '../../safety/cautions.table'
 import { capital, figure, type StationPlan } from '../parts'
@@ -18,7 +18,7 @@ const BACK_BELOW_MM = 4
 export function planOpen(job: Job, processes: readonly ProcessId[]): StationPlan<OpenData> {
   const { takeIn } = job
   const steps = sharedSteps(job, processes)
-  const arc = processes.some(process => PROCESSES[process].needsAmps)
+  const arc = processes.some(process => isArc(process))
   return {
     id: 'open',
     short: '',

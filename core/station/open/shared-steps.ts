@@ -1,5 +1,5 @@
 import { said } from '../../job/fields/said'
-import { PROCESSES, type ProcessId } from '../../call/process.table'
+import { PROCESSES, isArc, type ProcessId } from '../../process/registry'
 import type { Job } from '../../job/job.schema'
 import { PROTECTS } from '../../job/words.table'
 import { BAKE_C, BAKE_MIN, DEGREASE_MIN, EARLIER_REPAIR_MIN, PROTECT_MIN_EACH } from '../../mend/minutes.table'
@@ -131,8 +131,8 @@ const FLUX: SharedStep = {
  */
 export function sharedSteps(job: Job, processes: readonly ProcessId[]): SharedStep[] {
   const { soak } = said(job, 'takeIn')
-  const arc = processes.some(process => PROCESSES[process].needsAmps)
-  const flame = processes.some(process => !PROCESSES[process].needsAmps)
+  const arc = processes.some(process => isArc(process))
+  const flame = processes.some(process => !isArc(process))
   const driven = soak === 'oil-soaked' ? [BAKE, WIPE_AGAIN] : soak === 'oily' ? [TORCH_OUT, WIPE_AGAIN] : []
   return [
     ...before(job, soak),

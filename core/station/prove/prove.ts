@@ -2,7 +2,7 @@ import type { runoutEvaluate } from '../../face/question'
 import type { leakDecayQuestion } from '../../leak/question'
 import type { AnswerTo } from '../../ask/question'
 import { foretoldWhy } from '../pull/pull-says'
-import { PROCESSES, type ProcessId } from '../../call/process.table'
+import { isArc, type ProcessId } from '../../process/registry'
 import type { Job } from '../../job/job.schema'
 import { ids, inOrder } from '../../job/rests-on'
 import { STATION_NAMES, type StationId } from '../../job/stations.table'
@@ -148,7 +148,7 @@ export function planProve(
       threads: ids(mends.rows.flatMap(row => row.back?.thread.designation ?? [])),
       checks: inOrder(checks.map(({ id }) => id)),
       open: inOrder([...failed, ...open].map(({ id }) => id)),
-      process: PROCESSES[process].needsAmps ? null : process,
+      process: isArc(process) ? null : process,
     },
     data: { checks, passed, failed: failed.length, compared, ...measured },
   }

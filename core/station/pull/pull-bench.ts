@@ -1,7 +1,6 @@
 import { said } from '../../job/fields/said'
 import { NoAnswer } from '../../ask/question'
-import type { ArcProcess } from '../../arc/amps'
-import { PROCESSES, type ProcessId } from '../../call/process.table'
+import { arcOf, isArc } from '../../process/registry'
 import type { Job } from '../../job/job.schema'
 import { findAlloy } from '../../metal/find-alloy'
 import { mechanicalOf } from '../../metal/mechanical.table'
@@ -12,7 +11,6 @@ import type { Shape } from '../../solid/shape.schema'
 import { FACE_AXIS, INWARD, OPPOSITE, type Face } from '../../solid/stored/faces.table'
 import type { StoredMark } from '../../solid/stored/stored.schema'
 import { pathLongMm, pathOf } from '../../solid/stored/to-shape'
-import { ENTERS, VOLTS } from '../../warm/current'
 import { beadShrinks } from '../../warp/bead'
 import { MOST_BEADS, type WarpInput } from '../../warp/schema'
 import { mendedAt } from '../take-in/on-the-part'
@@ -30,7 +28,6 @@ const BENCH_CELLS = 4500
 const OVER_ROOT_DEEP = 0.6
 /** More passes than this a side are taken together, so that a run stays short. */
 const MOST_A_SIDE = 3
-const isArc = (process: ProcessId): process is ArcProcess => PROCESSES[process].needsAmps
 
 interface Pass {
   side: 1 | 2
@@ -58,7 +55,7 @@ function passesOf(job: Job, plan: JobPlan, mark: StoredMark, longMm: number): Pa
   const middleA = planned.startA === null ? null : (planned.startA + (planned.easedA ?? planned.startA)) / 2
   return row.log.passes.map(({ side, process, filler, ease }) => {
     const a = ease ? (ease.fromA + ease.toA) / 2 : middleA
-    const powerW = isArc(process) && a ? a * VOLTS[process] * ENTERS[process] : 0
+    const powerW = isArc(process) && a ? a * arcOf(process).volts * arcOf(process).enters : 0
     return { side, filler, powerW, heatJMm: (powerW * arcMin * 60) / planned.passes / runMm }
   })
 }

@@ -10,9 +10,8 @@ import { finishAdvice, type FinishAdvice } from '../../face/finish'
 import { boltedFlat, decideFace, type FaceDecision } from '../../flat/decide'
 import type { Point3 } from '../../flat/plane'
 import type { Job } from '../../job/job.schema'
-import type { ProcessId } from '../../call/process.table'
+import { brazeRodOf, type ProcessId } from '../../process/registry'
 import { askFor } from '../ask-core'
-import { BRAZE_ROD_OF } from '../../call/braze-rod.table'
 import type { Working } from '../parts'
 import { found, type Found } from './found'
 
@@ -69,4 +68,4 @@ export function faceOf(job: Job, body: Alloy): FaceData | { reason: string } | n
 
 /** What the coating afterwards does. */
 export const finishOf = ({ takeIn }: Job, body: Alloy, filler: string, process: ProcessId): FinishAdvice =>
-  finishAdvice(takeIn.finishAfter, body, findAlloy(filler) ?? null, BRAZE_ROD_OF[process] ?? null)
+  finishAdvice(takeIn.finishAfter, body, findAlloy(filler) ?? null, brazeRodOf(process) ?? null)

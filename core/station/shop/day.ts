@@ -1,7 +1,7 @@
 import type { DayGiven, TaskGiven } from '../../day/model'
 import type { Rescue } from '../../day/rescue'
 import type { Job, Kit } from '../../job/job.schema'
-import { PROCESSES } from '../../call/process.table'
+import { isArc } from '../../process/registry'
 import type { StationId } from '../../job/stations.table'
 import type { Phase } from '../hand-over/phases'
 import type { MendRow } from '../mends/mend-row'
@@ -65,7 +65,7 @@ export interface DayAround {
 /** What a mend takes of the shop beside hands: the machine that lays it, or the torch. */
 function needsOf(row: MendRow | undefined): readonly string[] {
   const process = row?.planned?.process
-  return process ? ['hands', PROCESSES[process].needsAmps ? 'machine' : 'torch'] : ['hands']
+  return process ? ['hands', isArc(process) ? 'machine' : 'torch'] : ['hands']
 }
 
 /** A phase whose station is settled is behind; setting up goes with the weld, and a mend with its rebuild too. */

@@ -1,5 +1,5 @@
 import { LEAST_RATIO, MOST_RATIO, type Job, type Kit } from '../../job/job.schema'
-import { PROCESSES } from '../../call/process.table'
+import { PROCESSES } from '../../process/registry'
 import { COMEBACKS, type Comeback } from '../../job/words.table'
 import { learn, oddsOf, timeRatio, type FinishedJob, type Group, type Ratio } from '../../shop/learn'
 import { KIND_IDS, kindOf } from '../../mend/registry'

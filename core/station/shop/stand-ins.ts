@@ -1,3 +1,4 @@
+import { isTig } from '../../process/registry'
 import { ASSUMED_WALL_MM } from '../../job/fields/take-in'
 import type { InstrumentId } from '../../instrument/kinds.table'
 import { temperatureCurve } from '../../heat/lumped'
@@ -53,7 +54,7 @@ export function standInSetup(instrument: InstrumentId, job: Job | null, plan: Jo
     case 'arc':
       return {
         setA: Math.max(1, Math.round(plan?.weld.data.setUp?.set.setA || 120)),
-        gun: plan?.weld.data.setUp && plan.weld.data.setUp.process !== 'ac-tig' ? 'mig' : 'tig',
+        gun: plan?.weld.data.setUp && !isTig(plan.weld.data.setUp.process) ? 'mig' : 'tig',
       }
   }
 }

@@ -1,5 +1,5 @@
 import type { DrawnGroove } from '../../groove/drawn'
-import { PROCESSES } from '../../call/process.table'
+import { PROCESSES } from '../../process/registry'
 import type { Job } from '../../job/job.schema'
 import type { StationId } from '../../job/stations.table'
 import { MUST_NOT_MOVE } from '../../job/words.table'

@@ -1,7 +1,6 @@
 import type { AnswerTo } from '../../ask/question'
 import { balanceCorrect } from '../../face/question'
 import { brazePlan } from '../../braze/question'
-import { BRAZE_ROD_OF } from '../../call/braze-rod.table'
 import type { BrazeRod } from '../../braze/rods.table'
 import { BRAZE_RODS } from '../../braze/rods.table'
 import { serviceHeatC } from '../../job/service-heat'
@@ -15,7 +14,7 @@ import { weighed } from '../warm/warm-decision'
 import { warmOnPart, type WarmZone } from '../warm/warm-on-part'
 import { capital, count, figure, type NoArcStation, type Sentence, type Working } from '../parts'
 import type { Torch, WarmData } from '../warm/warm'
-import type { ProcessId } from '../../call/process.table'
+import { brazeRodOf, type ProcessId } from '../../process/registry'
 import { caution } from '../../safety/cautions.table'
 
 export interface BrazeData {
@@ -46,7 +45,7 @@ export function brazeOf(
   process: ProcessId,
   place: FlamePlace,
 ): BrazeData | { wants: string[] } | { reason: string } | null {
-  const rod = BRAZE_ROD_OF[process]
+  const rod = brazeRodOf(process)
   if (!rod) return null
   const torch = kit.torches.find(entry => entry.id === job.warm.torch) ?? kit.torches[0]
   const wants = [...(torch ? [] : ['a torch in the kit']), ...(body ? [] : ['its sizes and wall'])]

@@ -8,7 +8,7 @@ import { sentenceText } from '../hand-over/record'
 import { mendCall } from '../mends/mend-words'
 import { oneMend } from '../one-mend.fixture'
 import { planJob } from '../plan-job'
-import type { ProcessId } from '../../call/process.table'
+import type { ProcessId } from '../../process/registry'
 import { laidWith, layWords } from '../../lay/laid-with'
 
 const file = readFile(readFileSync(new URL('../../../demo/larkmoor-bench.json', import.meta.url), 'utf8'))

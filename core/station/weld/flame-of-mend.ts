@@ -1,5 +1,4 @@
-import { BRAZE_ROD_OF } from '../../call/braze-rod.table'
-import type { ProcessId } from '../../call/process.table'
+import { brazeRodOf, isFusionFlame, type ProcessId } from '../../process/registry'
 import type { Job, Kit } from '../../job/job.schema'
 import type { Alloy } from '../../metal/alloys.table'
 import type { NoArcStation } from '../parts'
@@ -26,11 +25,11 @@ export function flameOfMend(
   process: ProcessId,
   place: FlamePlace,
 ): MendFlame | null {
-  if (BRAZE_ROD_OF[process]) {
+  if (brazeRodOf(process)) {
     const found = brazeOf(job, kit, body, alloy, warm, process, place)!
     return { braze: 'plan' in found ? found : null, flame: null, says: brazeStation(found) }
   }
-  if (process !== 'oxy-fuel') return null
+  if (!isFusionFlame(process)) return null
   const found = flameOf(job, kit, body, alloy, warm, warm.reachC, place)
   return { braze: null, flame: 'plan' in found ? found : null, says: flameStation(found) }
 }

@@ -1,5 +1,5 @@
 import { mostCurrent, strongest } from '../../arc/machine-reach'
-import type { ProcessId } from '../../call/process.table'
+import type { ProcessId } from '../../process/registry'
 import type { Job, Kit } from '../../job/job.schema'
 
 export type Machine = Kit['machines'][number]

@@ -1,5 +1,5 @@
+import { isGun } from '../../process/registry'
 import { layWords } from '../../lay/laid-with'
-import { LAYS_BY } from '../../lay/process.table'
 import type { LogEntry } from '../../job/fields/weld'
 import type { Job } from '../../job/job.schema'
 import { passStep } from '../../job/mend-steps'
@@ -56,7 +56,7 @@ export function mendLog(job: Job, mend: StoredMend, steps: readonly Made[]): Men
         done: done.has(passStep(pass)),
         log: seen.get(pass) ?? [],
         // A gun is not eased by a pedal: its current stands at its set-up.
-        ease: LAYS_BY[process] === 'wire' || !set ? null : { fromA: set.a, toA: easedA ?? set.a },
+        ease: isGun(process) || !set ? null : { fromA: set.a, toA: easedA ?? set.a },
       },
     ]
   })

@@ -1,3 +1,4 @@
+import { isTig } from '../../process/registry'
 import { ampsNeedQuestion } from '../../arc/question'
 import { said } from '../../job/fields/said'
 import { BRUSH_SCHOOLS, CLAMP_SCHOOLS, PEEN_SCHOOLS, TUNGSTEN_SCHOOLS } from '../../arc/schools.table'
@@ -173,7 +174,7 @@ function lastsWhy(kit: Kit, { set, process, arcMin }: MendSetUp, boilMin: number
   const { machine, duty, gas } = set
   const left = kit.gases[0]?.leftL ?? null
   return [
-    ...(machine && process === 'ac-tig' && set.frequencyHz !== set.wantedHz
+    ...(machine && isTig(process) && set.frequencyHz !== set.wantedHz
       ? [
           [
             figure(set.wantedHz, 'hz'),
@@ -241,7 +242,7 @@ export const schoolsWhy = ({ weld }: Job, tig: boolean): Sentence[] => [
 /** What would change it: more heat, a number that counts the other way, the other schools. */
 export function setUpChange({ weld }: Job, { wallMm, joint, foundC }: PlannedMend, setUp: MendSetUp): Sentence[] {
   const { set, process } = setUp
-  const tig = process === 'ac-tig'
+  const tig = isTig(process)
   const hotter = set.need
     ? askFor(ampsNeedQuestion, 'Warmer', { wallMm, joint, startC: Math.min(480, foundC + TOLD_WARMER_K), process })
     : null

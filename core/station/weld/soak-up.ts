@@ -1,9 +1,9 @@
+import { arcOf, isTig } from '../../process/registry'
 import { INTERPASS_C } from '../../arc/interpass.table'
 import { STILL_AIR, type LumpedBody } from '../../heat/lumped'
 import { turnDown, type TurnDownPoint } from '../../heat/turn-down'
 import type { Made } from '../../job-plan/step'
 import type { Alloy } from '../../metal/alloys.table'
-import { ENTERS, VOLTS } from '../../warm/current'
 import type { ArcProcess, WeldSettings } from './weld-settings'
 import type { Body } from '../take-in/body'
 
@@ -29,7 +29,7 @@ export const lumpOf = (
 
 /** What an arc as it is set puts into the part, W; nothing of a gun that is not set. */
 export const arcWOf = (process: ArcProcess, { setA, mig }: Pick<WeldSettings, 'setA' | 'mig'>): number =>
-  (process === 'ac-tig' ? setA * VOLTS[process] : mig ? mig.a * mig.v : 0) * ENTERS[process]
+  (isTig(process) ? setA * arcOf(process).volts : mig ? mig.a * mig.v : 0) * arcOf(process).enters
 
 export interface Interpass {
   mostC: number

@@ -1,4 +1,4 @@
-import type { ProcessId } from '../../call/process.table'
+import type { ProcessId } from '../../process/registry'
 import type { LogEntry } from '../../job/fields/weld'
 
 /** One pass of a mend at the bench: what lays it, whether it is down, what was seen in it. */

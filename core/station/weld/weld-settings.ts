@@ -1,3 +1,4 @@
+import { isTig, isPulsed } from '../../process/registry'
 import type { AnswerTo } from '../../ask/question'
 import { gasUseQuestion } from '../../arc/question'
 import { machineBalance } from '../../arc/question'
@@ -60,7 +61,7 @@ const clamp = (low: number, value: number, high: number) => Math.min(high, Math.
 /** Which way a gun is run unless it is said: cold on thin walls with a spool gun, pulsed where the machine pulses. */
 const THIN_MM = 4
 const modeOf = (job: Job, process: ArcProcess, wallMm: number | null): MigMode =>
-  job.weld.migMode ?? (process === 'mig-pulse' ? 'pulse' : (wallMm ?? 0) <= THIN_MM ? 'cold' : 'spray')
+  job.weld.migMode ?? (isPulsed(process) ? 'pulse' : (wallMm ?? 0) <= THIN_MM ? 'cold' : 'spray')
 
 /** What is welded: the wall that the current goes by, in which joint, and the current where a plan has one. */
 export interface Welded {
@@ -110,7 +111,7 @@ export function weldSettings(
   const enPct = clamp(1, setting.enPct, 99)
   const wantedHz = setting.frequencyHz
   const frequencyHz = clamp(machine?.lowHz ?? 1, wantedHz, machine?.highHz ?? 1000)
-  const tigging = process === 'ac-tig'
+  const tigging = isTig(process)
   let [enA, epA, halvesReason] = [setA, setA, null as string | null]
   if (tigging && setA > 0 && machine?.halves === 'apart' && weld.epA.value !== null && weld.epA.value > 0) {
     try {

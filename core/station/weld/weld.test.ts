@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { PROCESS_IDS, type ProcessId } from '../../call/process.table'
+import { PROCESS_IDS, type ProcessId } from '../../process/registry'
 import { INSTRUMENT_IDS } from '../../instrument/kinds.table'
 import { setupTrouble } from '../../instrument/stand-in/run'
 import { readFile } from '../../job/files'

@@ -1,4 +1,4 @@
-import { PROCESSES } from '../../call/process.table'
+import { isArc } from '../../process/registry'
 import { ids } from '../../job/rests-on'
 import { caution } from '../../safety/cautions.table'
 import type { MendsData } from '../mends/mend-row'
@@ -9,7 +9,7 @@ import type { WeldData } from './weld-data'
 /** Weld or braze, for the whole part: what hurts there, the slow cooling after it, and what all of it rests on. */
 export function planWeld(warm: WarmData, { rows, coolMin }: MendsData): StationPlan<WeldData> {
   const processes = [...new Set(rows.flatMap(({ planned }) => planned?.lays.map(({ process }) => process) ?? []))]
-  const arc = processes.some(process => PROCESSES[process].needsAmps)
+  const arc = processes.some(process => isArc(process))
   const setUps = rows.flatMap(row => row.setUps)
   return {
     id: 'weld',

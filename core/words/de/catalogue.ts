@@ -29,6 +29,7 @@ import names from './names.json'
 import pages from './pages.json'
 import part from './part.json'
 import photo from './photo.json'
+import process from './process.json'
 import puddle from './puddle.json'
 import quantity from './quantity.json'
 import safety from './safety.json'
@@ -96,6 +97,7 @@ export const GERMAN: Catalogue = Object.assign(
   pages,
   part,
   photo,
+  process,
   puddle,
   quantity,
   safety,
