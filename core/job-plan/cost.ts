@@ -4,7 +4,7 @@ import { fuelOf } from '../flame/fuels.table'
 import type { Kit } from '../job/job.schema'
 import { WIRE_MM } from '../lay/process.table'
 import { findAlloy } from '../metal/find-alloy'
-import { heldRod, heldRods, rodLongMm } from './rods'
+import { heldRod, heldRods, isSameFiller, rodLongMm } from './rods'
 import type { PlanStep, StepKind, Uses } from './step'
 
 /** A rod of a filler that the kit does not hold, and a gram of wire: common practice, no source. */
@@ -17,16 +17,13 @@ const ABRASIVES_PER_HAND_MIN = 0.03
 /** A litre of a fuel gas that the kit has no price of, in the shop's money: common practice, no source. */
 const USUAL_FUEL_PRICE_PER_L = 0.01
 
-const bare = (filler: string) => filler.replace(/^ER/i, '')
-const isOf = (filler: string) => (held: { filler: string }) => bare(held.filler) === bare(filler)
-
 /** What metres of the usual wire of a filler weigh, g: its section by its density. */
 export const wireG = (metres: number, filler: string | null): number =>
   metres * (Math.PI / 4) * WIRE_MM ** 2 * (findAlloy(filler ?? '')?.densityGcm3 ?? USUAL_WIRE_GCM3)
 
 /** So much wire, in money, at what the kit's spool of it cost. */
 const wirePrice = (kit: Kit, filler: string, massG: number): number =>
-  (massG / 1000) * (kit.spools.find(isOf(filler))?.pricePerKg ?? USUAL_WIRE_PRICE_PER_KG)
+  (massG / 1000) * (kit.spools.find(held => isSameFiller(held.filler, filler))?.pricePerKg ?? USUAL_WIRE_PRICE_PER_KG)
 
 const volumeOf = ({ diameterMm, lengthMm }: { diameterMm: number; lengthMm: number }) =>
   (Math.PI / 4) * diameterMm ** 2 * lengthMm

@@ -42,6 +42,19 @@ describe('what could hurt', () => {
     expect(found.decision).toBe('decline')
     expect(codes(found)).toEqual(['take-in'])
   })
+  it('nor by a flame, nor where it is the second piece of a joint', () => {
+    const oxygen = { id: 'o', name: 'oxygen torch', gas: 'oxy-acetylene', powerW: 9000, efficiencyPct: 35 }
+    const flamed = plan({
+      alloy: '2024',
+      mends: [{ ...CRACK, lays: [{ process: 'oxy-fuel', filler: '4043' }] }],
+      bench: kit([], [oxygen]),
+    })
+    expect(because(flamed)).toContain('not-under-load')
+    const joint = { id: 'm', kind: 'joint', joint: 'tee', lengthMm: 60, bodies: ['a', 'b'] }
+    const bodies = ['356', '7075'].map((alloy, n) => ({ id: 'ab'[n], alloy, wallMm: 6 }))
+    const joined = plan({ part: { bodies }, mends: [joint] })
+    expect(because(joined)).toContain('not-under-load')
+  })
   it('2219 is made to be welded, and a thread in 7075 is given back cold', () => {
     expect(plan({ alloy: '2219' }).decision).toMatch(/^repair/)
     const cold = plan({ alloy: '7075', mends: [{ id: 'm', kind: 'thread', thread: 'M8', deepMm: 16 }] })

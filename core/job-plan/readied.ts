@@ -168,9 +168,11 @@ export function readied(
     keptC,
   })
   const rodMm = typeof given.values.rodMm === 'number' ? given.values.rodMm : undefined
-  const fused = process.wanted.some(lay => isArc(lay.process) || PROCESSES[lay.process].lays === 'rod')
+  const fused = process.wanted.some(lay => PROCESSES[lay.process].fusion)
   const weldedUnderLoad =
-    fused && (job.part.does !== 'seal' || job.part.stakes === 'person') && notUnderLoad(first.alloy)
+    fused &&
+    (job.part.does !== 'seal' || job.part.stakes === 'person') &&
+    [first, ...(second ? [second] : [])].some(({ alloy }) => notUnderLoad(alloy))
   const against =
     work.refused ??
     (weldedUnderLoad ? 'not-under-load' : null) ??

@@ -10,9 +10,12 @@ const SAME_MM = 0.01
 type Rod = Kit['rods'][number]
 const bare = (filler: string) => findAlloy(filler)?.name ?? filler.replace(/^ER/i, '')
 
+/** Whether two names are of one filler, however they are written. */
+export const isSameFiller = (a: string, b: string): boolean => bare(a) === bare(b)
+
 /** Rods of a filler that the kit has, whatever they are called there. */
 export const heldRods = ({ rods }: Pick<Kit, 'rods'>, filler: string): Rod[] =>
-  rods.filter(rod => bare(rod.filler) === bare(filler))
+  rods.filter(rod => isSameFiller(rod.filler, filler))
 
 /** The kit's own rod of a filler and thickness; undefined where it has none. */
 export const heldRod = (kit: Pick<Kit, 'rods'>, filler: string, diameterMm: number): Rod | undefined =>

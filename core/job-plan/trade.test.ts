@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { PlannedMend } from './job-planned'
 import { machine } from './machine.fixture'
-import { kit, TORCH as torch } from './whole-jobs/jobs.fixture'
+import { kit, TORCH as torch, WHOLE_JOBS } from './whole-jobs/jobs.fixture'
 import { planOf as plan, type Answer } from './whole-jobs/whole-job.fixture'
 
 const one = (answer: Answer): PlannedMend => answer.mends[0]!
@@ -54,20 +54,7 @@ describe('whole jobs of the trade', () => {
     expect(heat).toBeLessThanOrEqual(220 ** 2 * 0.2 * (all + 10))
   })
   it('a tube frame joint, 2 mm 6061, no preheat: starts near 110 A, eased to 70 to 75', () => {
-    const answer = plan({
-      kit: kit([machine('ac-tig', 200)]),
-      part: { does: 'cyclic', soak: 'dry', massG: 1800, bodies: [{ id: 'tube', alloy: '6061', wallMm: 2 }] },
-      mends: [
-        {
-          id: 'joint',
-          kind: 'joint',
-          joint: 'tee',
-          lengthMm: 100,
-          sidesWelded: 1,
-          lays: [{ process: 'ac-tig', filler: '5356' }],
-        },
-      ],
-    })
+    const answer = plan(WHOLE_JOBS.find(({ name }) => name.startsWith('tube frame joint'))!.input)
     expect(answer.warm.need).toBe('none')
     about(one(answer).startA!, 110)
     expect(one(answer).easedA!).toBeGreaterThan(63)

@@ -56,16 +56,12 @@ export const BRAZE_SET_UP_MIN = 3
 export const DEGREASE_MIN = { dry: 1.5, handled: 2.5, oily: 10, 'oil-soaked': 20 } as const
 /** Taking an earlier repair right out. */
 export const EARLIER_REPAIR_MIN = { none: 0, weld: 10, epoxy: 12, insert: 8, braze: 12 } as const
-/** Baring a coated place, a hand's width beyond the bead on each side: to begin and for each cm². */
+/** Baring a coated place, so far beyond the bead on each side: to begin and for each cm². */
 export const UNCOAT = { startMin: 0.3, perCm2: 0.1, besideMm: 12 } as const
 export const PROTECT_MIN_EACH = 3
 /** Brushing, turning and looking between passes. */
 export const BETWEEN_PASSES_MIN = 0.25
-/** Arc without rod until nothing more comes, for a mend. */
-export const BOIL_OUT_MIN = { dry: 0, handled: 0.3, oily: 3, 'oil-soaked': 9 } as const
-/** Runs by itself: a bake for an oil-soaked part, and cooling for each kg. */
+/** Runs by itself: a bake for an oil-soaked part, and the cooling after a flame. */
 export const BAKE_MIN = 60
 export const BAKE_C = 200
 export const COOL_MIN = 12
-export const COOL_MIN_PER_KG = 6
-export const COOL_MOST_MIN = 120
