@@ -139,7 +139,9 @@ export const choices = <T extends string>(
   usual,
   required: false,
   schema: z
-    .union([oneOf(words).transform(one => [one]), z.array(oneOf(words)).min(1).max(idsOf(words).length)])
+    .union([oneOf(words).transform(one => [one]), z.array(oneOf(words)).min(1).max(idsOf(words).length)], {
+      error: `one of ${idsOf(words).join(', ')}`,
+    })
     .default([...usual] as never) as unknown as z.ZodType<readonly T[], unknown>,
 })
 

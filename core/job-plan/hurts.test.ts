@@ -76,6 +76,9 @@ describe('what could hurt', () => {
     expect(codes(said)).toContain('check-leak')
     expect(plan({ part: { minds: ['hollow-bolt'] } }).decision).toBe('repair-with-limits')
   })
+  it('a word that is none of those asked is refused with those there are', () => {
+    expect(() => plan({ part: { minds: ['made-to-brake'] } })).toThrow(/part\.minds.*made-to-break/)
+  })
   it('what somebody stands on is mended with limits, proved with dye', () => {
     const found = plan({ part: { stakes: 'person' } })
     expect(found.decision).toBe('repair-with-limits')
