@@ -18,6 +18,7 @@ import * as shop from './shop/question'
 import * as thread from './thread/question'
 import * as warp from './warp/question'
 import * as station from './station/question'
+import * as ways from './station/ways/question'
 
 /** Every question the core answers. The screens, the route and the command line all ask through this. */
 export const questions = createRegistry(
@@ -41,6 +42,7 @@ export const questions = createRegistry(
     day,
     warp,
     station,
+    ways,
   ]
     .flatMap(topic => Object.values(topic))
     .filter(entry => 'solve' in entry),

@@ -45,8 +45,11 @@ export interface Question<
   readonly output: Out
   /** An input a person can start from. */
   readonly example: z.input<In>
-  /** @throws NoAnswer where a well-formed input has no physical answer */
-  readonly solve: (input: z.output<In>) => Solved<Answer>
+  /**
+   * `asked` is the input as it came, for a question that answers with inputs of its own.
+   * @throws NoAnswer where a well-formed input has no physical answer
+   */
+  readonly solve: (input: z.output<In>, asked?: unknown) => Solved<Answer>
 }
 
 /** What a question answers. */

@@ -101,7 +101,7 @@ export function askQuestion<In extends z.ZodType, Out extends z.ZodType, Answer>
   const parsed = question.input.safeParse(input)
   if (!parsed.success) return { ok: false, error: { kind: 'invalid-input', issues: readIssues(parsed.error) } }
   try {
-    const solved = question.solve(parsed.data)
+    const solved = question.solve(parsed.data, input)
     const bad = firstNonFinite(solved.answer)
     return bad
       ? { ok: false, error: { kind: 'no-answer', reason: `${GONE_WRONG} (${bad})` } }

@@ -21,8 +21,12 @@ export const GUN_ON_OIL_POINTS = { dry: 0, handled: 0, oily: -4, 'oil-soaked': -
 /** A heavy casting struck cold: it starts in pinholes and pulls harder. Judgement. */
 export const COLD_HEAVY_MM = [7, 9] as const
 export const COLD_HEAVY_POINTS = -3
-/** A filler that its own ranking says avoid, or never, to. */
-export const FILLER_POINTS = { first: 0, works: 0, avoid: -8, never: -40 } as const
+/** A casting struck cold keeps what damp and oil there is in it, and throws it up as pinholes. Judgement. */
+export const COLD_DAMP_POINTS = { dry: -1, handled: -1, oily: -3, 'oil-soaked': -5 } as const
+/** A clean casting holds that over these walls, an oily one whatever its wall, mm. */
+export const COLD_DAMP_MM = [3, 4] as const
+/** A filler by what its own ranking says of it: one that works is a shade less than the first. */
+export const FILLER_POINTS = { first: 0, works: -1, avoid: -8, never: -40 } as const
 /** What a kind of mend takes or gives beside the rest. Judgement; kinds not named take nothing. */
 export const KIND_POINTS = {
   bent: [-4, 'pressed back: metal worked twice'],

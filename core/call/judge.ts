@@ -4,6 +4,8 @@ import { PROCESSES, isGun, type ProcessId } from '../process/registry'
 import { type Soak } from './process.table'
 import {
   CAUSE_POINTS,
+  COLD_DAMP_MM,
+  COLD_DAMP_POINTS,
   COLD_HEAVY_MM,
   COLD_HEAVY_POINTS,
   FILLER_POINTS,
@@ -74,6 +76,9 @@ const FOR_LOAD = { seal: 'what must seal', static: 'steady load', cyclic: 'repea
 const isCast = (families: JudgeInput['families']): boolean =>
   families.reduce((sum, { id, probability }) => sum + (CAST.test(id) ? probability : -probability), 0) > 0
 const CAST = /cast/
+/** How much damp counts in a casting struck cold: all of it in an oily one, else by its wall. */
+const dampShare = (soak: JudgeInput['soak'], wallMm: number): number =>
+  soak === 'oily' || soak === 'oil-soaked' ? 1 : ramp(wallMm, COLD_DAMP_MM)
 
 /** What the way it is mended takes or gives: process, warmth, filler, kind, state of the hole, the shop's record. */
 function howParts(input: JudgeInput): { reason: string; effect: number }[] {
@@ -89,6 +94,9 @@ function howParts(input: JudgeInput): { reason: string; effect: number }[] {
     ...(gun ? [{ reason: 'a gun lays over what an arc would boil out', effect: GUN_ON_OIL_POINTS[soak] }] : []),
     ...(process && PROCESSES[process].fusion && warmed === 'none' && cast
       ? [{ reason: 'a heavy casting welded cold', effect: COLD_HEAVY_POINTS * ramp(wallMm, COLD_HEAVY_MM) }]
+      : []),
+    ...(process && PROCESSES[process].fusion && warmed === 'none' && cast
+      ? [{ reason: 'a casting struck cold, damp as it is', effect: COLD_DAMP_POINTS[soak] * dampShare(soak, wallMm) }]
       : []),
     ...(fillerVerdict
       ? [{ reason: `a filler its ranking says ${fillerVerdict} to`, effect: FILLER_POINTS[fillerVerdict] }]

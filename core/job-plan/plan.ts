@@ -260,8 +260,7 @@ function tooDear({ part: { newPrice, newWeeks = 0 }, doing }: JobGiven, price: n
 }
 
 /** A part and its mends worked out as one job: decisions with the lines near them, steps, and what they come to. */
-export function planWhole(given: JobGiven, looksNear = true): JobPlanned {
-  const memo: Memo = new Memo()
+export function planWhole(given: JobGiven, looksNear = true, memo: Memo = new Memo()): JobPlanned {
   const job = { ...given, kit: { ...given.kit, torches: allowedTorches(given.kit.torches, given.part) } }
   const settled = settle(job, memo)
   const decisions = decisionsOf(settled)

@@ -38,6 +38,8 @@ export interface Common {
   after: readonly string[]
   elsewhere: readonly string[]
   bought: boolean
+  /** What the piece costs where it is bought, in the shop's money. */
+  boughtFor: number
   runOver: boolean
 }
 /** Everything that one mend asks for by itself, but its place among the others. */
@@ -61,15 +63,19 @@ const textsOf = (value: unknown): string[] =>
   Array.isArray(value) ? value.filter((one): one is string => typeof one === 'string') : []
 
 /** What may be said of any mend, out of its readings. */
-const commonOf = ({ on, alongWeld, unweldedMm, after, elsewhere, supplied, runOver }: MendGiven['values']): Common => ({
-  on: textsOf(on),
-  alongWeld: alongWeld === true,
-  unweldedMm: typeof unweldedMm === 'number' ? unweldedMm : 0,
-  after: textsOf(after),
-  elsewhere: textsOf(elsewhere),
-  bought: supplied === 'bought',
-  runOver: runOver === true,
-})
+const commonOf = ({ values }: MendGiven): Common => {
+  const { on, alongWeld, unweldedMm, after, elsewhere, supplied, boughtFor, runOver } = values
+  return {
+    on: textsOf(on),
+    alongWeld: alongWeld === true,
+    unweldedMm: typeof unweldedMm === 'number' ? unweldedMm : 0,
+    after: textsOf(after),
+    elsewhere: textsOf(elsewhere),
+    bought: supplied === 'bought',
+    boughtFor: typeof boughtFor === 'number' ? boughtFor : 0,
+    runOver: runOver === true,
+  }
+}
 
 /** Metal laid but for the stretch that is left alone, side by side. */
 function leftAlone(work: MendWork, unweldedMm: number): MendWork {
@@ -84,12 +90,14 @@ function leftAlone(work: MendWork, unweldedMm: number): MendWork {
 const isCoated = (coating: string | undefined) => Boolean(coating && coating !== 'none' && coating !== 'bare')
 
 /** A piece that is bought is not made; what is coated is bared first. */
-function opened(work: MendWork, { bought }: Common, coated: boolean): Work[] {
+function opened(work: MendWork, { bought, boughtFor }: Common, coated: boolean): Work[] {
   const baredCm2 = sum(work.laid.map(({ runMm, wideMm }) => (runMm * (wideMm + 2 * UNCOAT.besideMm)) / 100))
   const coat: Work[] = coated
     ? [{ code: 'uncoat', trade: 'cut', handMin: UNCOAT.startMin + UNCOAT.perCm2 * baredCm2 }]
     : []
-  return [...coat, ...work.opening.filter(step => !(bought && step.makes))]
+  const got: Work[] =
+    boughtFor > 0 ? [{ code: 'buy-piece', trade: 'fit', handMin: 0, costs: boughtFor, ahead: true }] : []
+  return [...coat, ...work.opening.flatMap(step => (bought && step.makes ? got : [step]))]
 }
 
 /** Copper behind thin metal, the less of it the thicker that is. */
@@ -135,7 +143,7 @@ export function readied(
   const [first = bodies[0], second] = given.bodies?.map(named) ?? []
   if (!first) throw new NoAnswer('the part has no body')
   const kind = kindOf(given.kind)
-  const common = commonOf(given.values)
+  const common = commonOf(given)
   const filler = decideFiller(first.alloy, second?.alloy ?? first.alloy, given.lays?.find(lay => lay.filler)?.filler)
   const finish = finishOf(kind, { finish: given.values.finish as Finished['took'] | undefined, on: common.on })
   const rod = findAlloy(filler.took)

@@ -14,6 +14,8 @@ export const common = onDemand({
   unweldedMm: usually('mm', 'A stretch left unwelded', 0, { min: 0, max: 20_000 }),
   runOver: flag('Run over once more without rod, when it is dressed', false),
   supplied: maybeChoice('The piece for it', SUPPLIED, { help: 'empty: made here' }),
+  boughtFor: maybe('number', 'Bought, the piece costs', { min: 0, max: 1e6, help: "in the shop's money" }),
+  spare: flag('The part does its work without it', false),
   after: namesGiven('Only after'),
   elsewhere: namesGiven('Done by another shop'),
 })

@@ -61,6 +61,7 @@ export interface Work {
   readonly machineMin?: number
   /** Needs the mill or lathe set up. */ readonly mill?: boolean
   /** Makes a piece that could be bought. */ readonly makes?: boolean
+  /** Money for what is bought, in the shop's own. */ readonly costs?: number
   /** Done after the first side is laid and before the second. */ readonly betweenSides?: boolean
   /** Goes by itself, and how long, min. */ readonly aloneMin?: number
   /** The heat that the place is brought to for it, °C, and what for; left out, as it comes. */

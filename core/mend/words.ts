@@ -1,6 +1,7 @@
 /** Sentences that several kinds of mend share, by code. */
 export const SHARED_WORDS: Readonly<Record<string, string>> = {
   uncoat: 'Take the coating off for 12 mm each side.',
+  'buy-piece': 'Get the bought piece ready to hand.',
   wipe: 'Wipe it, 25 mm each side and the rods, with acetone or isopropyl; let it dry.',
   bare: 'Bare bright metal for 12 mm each side with a stainless brush kept for aluminium.',
   'dress-rough': 'Knock the high spots off; weld left proud is the best metal.',

@@ -21,7 +21,7 @@ export function ownWork(
 ): void {
   const { mass, heat, torch, chain, add, addFor, cooled, readyMill } = bench
   const { id } = mend.given
-  const common = { stage, trade: step.trade, phase: 'mend' as const }
+  const common = { stage, trade: step.trade, phase: 'mend' as const, ...(step.costs ? { extra: step.costs } : {}) }
   if (mend.common.elsewhere.includes(step.code)) {
     addFor(id, { ...common, code: step.code, kind: 'elsewhere', minutes: 0 })
     return

@@ -72,31 +72,21 @@ function doingOf(job: Job): Doing {
   }
 }
 
-/** A part and its mends given to the plan, with what else the job says. */
-const planOf = (
-  job: Job,
-  kit: Kit,
-  know: KnowData,
-  part: JobGiven['part'],
-  mends: readonly MendGiven[],
-  looksNear: boolean,
-): JobPlanned => {
+/** A part and its mends as the plan takes them, with what else the job says. */
+function givenOf(job: Job, kit: Kit, know: KnowData, part: JobGiven['part'], mends: readonly MendGiven[]): JobGiven {
   const { wanted, school, startC } = warmWish(job)
-  return planWhole(
-    {
-      kit: kitOf(kit, job),
-      part,
-      warm: wanted,
-      warmSchool: school,
-      startC,
-      fillers: fillersOf(job),
-      access: job.call.access,
-      mends,
-      doing: doingOf(job),
-      onCells: (warm, hot) => warmedOnCells(job, kit, know.alloy, warm, hot),
-    },
-    looksNear,
-  )
+  return {
+    kit: kitOf(kit, job),
+    part,
+    warm: wanted,
+    warmSchool: school,
+    startC,
+    fillers: fillersOf(job),
+    access: job.call.access,
+    mends,
+    doing: doingOf(job),
+    onCells: (warm, hot) => warmedOnCells(job, kit, know.alloy, warm, hot),
+  }
 }
 
 /** What a part without mends is judged by at its call. */
@@ -113,11 +103,15 @@ function notional(job: Job): MendGiven {
   }
 }
 
-/**
- * The whole job worked out by the plan that answers `job.plan`: part, kit, what was picked for it, and its mends; with
- * the lines near its decisions where they are looked for.
- */
-export function wholeOf(job: Job, kit: Kit, know: KnowData, looksNear = false): WholeOfJob {
+/** A stored job as the plan takes it, without what came of it. */
+interface Given extends Omit<WholeOfJob, 'planned' | 'judgedBy' | 'trouble'> {
+  given: JobGiven
+  /** Whether it has mends of its own; else it is judged by what is taken for one. */
+  hasMends: boolean
+}
+
+/** What a stored job gives the plan. */
+export function givenOfJob(job: Job, kit: Kit, know: KnowData): Given {
   const { part, assumedG } = partOf(job, know)
   const ready = job.mends.map(mend => ({ mend, found: resolved(mend) }))
   const able = ready.flatMap(({ mend, found }) => ('values' in found ? [{ mend, values: found.values }] : []))
@@ -135,15 +129,32 @@ export function wholeOf(job: Job, kit: Kit, know: KnowData, looksNear = false): 
     lays: laysGiven(job, mend),
     atMm: placed.get(mend.id),
   }))
-  const found = { part, assumedG, bodies, ready, planned: null, judgedBy: null, trouble: null }
+  const hasMends = mends.length > 0
+  const given = hasMends
+    ? givenOf(job, kit, know, { ...part, bodies }, mends)
+    : givenOf(job, kit, know, part, [notional(job)])
+  return { part, assumedG, bodies, ready, given, hasMends }
+}
+
+/**
+ * The whole job worked out by the plan that answers `job.plan`: part, kit, what was picked for it, and its mends; with
+ * the lines near its decisions where they are looked for.
+ */
+export function wholeOf(job: Job, kit: Kit, know: KnowData, looksNear = false): WholeOfJob {
+  const { given, hasMends, ...found } = givenOfJob(job, kit, know)
   try {
-    if (!mends.length) return { ...found, judgedBy: planOf(job, kit, know, part, [notional(job)], false) }
-    const planned = planOf(job, kit, know, { ...part, bodies }, mends, looksNear)
-    return { ...found, planned, judgedBy: planned }
+    const judgedBy = planWhole(given, looksNear && hasMends)
+    return { ...found, planned: hasMends ? judgedBy : null, judgedBy, trouble: null }
   } catch (error) {
     if (!(error instanceof NoAnswer)) throw error
-    return { ...found, trouble: error.message }
+    return { ...found, planned: null, judgedBy: null, trouble: error.message }
   }
+}
+
+/** What a stored job's mends still want before it can be planned. */
+export function wantsStill(ready: WholeOfJob['ready']): string {
+  const wants = ready.flatMap(({ found }) => ('wants' in found ? found.wants : []))
+  return wants.length ? `its mends still want ${wants.join(', ')}` : 'it has no mend yet'
 }
 
 /** Mends that one waits for, where they are there and do not wait for it in turn. */
