@@ -19,6 +19,7 @@ import * as thread from './thread/question'
 import * as warp from './warp/question'
 import * as station from './station/question'
 import * as ways from './station/ways/question'
+import * as matters from './station/matters/question'
 
 /** Every question the core answers. The screens, the route and the command line all ask through this. */
 export const questions = createRegistry(
@@ -43,6 +44,7 @@ export const questions = createRegistry(
     warp,
     station,
     ways,
+    matters,
   ]
     .flatMap(topic => Object.values(topic))
     .filter(entry => 'solve' in entry),

@@ -1,3 +1,4 @@
+import { seeded } from '../quantity/seeded'
 import { NoAnswer } from '../ask/question'
 import { lowerBound } from './bound'
 import { cost, layer, type Laid } from './decode'
@@ -39,15 +40,6 @@ export interface Scheduled {
   lateMin: number
   lowerBoundMin: number
   tries: number
-}
-
-/** A small generator of the same numbers every time: the core has no randomness of its own. */
-function numbers(seed: number): () => number {
-  let state = seed >>> 0
-  return () => {
-    state = (Math.imul(state ^ (state >>> 15), 2246822519) + 2654435769) >>> 0
-    return ((state ^ (state >>> 13)) >>> 0) / 4294967296
-  }
 }
 
 /** Lists to start from: by several rules, each kept in an order in which nothing comes before what it waits for. */
@@ -179,7 +171,7 @@ function hangsOn({ tasks, due }: Day, { starts, lateMin }: Laid, random: () => n
 export function* schedule(day: Day, effort = 1): Generator<Underway, Scheduled, boolean | undefined> {
   const n = day.tasks.length
   const lowerBoundMin = lowerBound(day)
-  const random = numbers(20_231 + n)
+  const random = seeded(20_231 + n)
   const layList = layer(day)
   const first = firstLists(day)
     .flatMap(list => {

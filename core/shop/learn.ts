@@ -1,5 +1,5 @@
 // eslint-disable-next-line @typescript-eslint/triple-slash-reference -- the library ships no types of its own
-/// <reference path="./jstat.d.ts" />
+/// <reference path="../quantity/jstat.d.ts" />
 import jstat from 'jstat'
 import type { Step } from '../ask/question'
 

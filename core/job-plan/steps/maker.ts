@@ -1,6 +1,7 @@
 import type { Kit } from '../../job/job.schema'
 import { NOTIONAL, type KindId } from '../../mend/registry'
 import { priceOf } from '../cost'
+import type { Trade } from '../../mend/kind'
 import type { Made, Phase } from '../step'
 import type { Heat } from '../timeline/heat'
 import { KIND_CAUTIONS, METAL_CAUTIONS, TRADE_CAUTIONS } from './cautions.table'
@@ -47,6 +48,13 @@ export interface Maker {
   add(draft: Draft): string
 }
 
+/** Each once, in the order they come: these lists are too short for a set to pay. */
+function eachOnce(list: readonly (string | undefined)[]): string[] {
+  const once: string[] = []
+  for (const one of list) if (one !== undefined && !once.includes(one)) once.push(one)
+  return once
+}
+
 /** Makes steps one after another: its id, its price, what can hurt, what the place stands at as it begins. */
 export function maker(kit: Kit, heat: Heat, hazards: readonly string[], kinds: ReadonlyMap<string, KindId>): Maker {
   const ratios = ratiosOf(kit)
@@ -57,6 +65,21 @@ export function maker(kit: Kit, heat: Heat, hazards: readonly string[], kinds: R
     const times = (taken.get(stem) ?? 0) + 1
     taken.set(stem, times)
     return times > 1 ? `${stem}~${times}` : stem
+  }
+  /** What can hurt by the kind of a step and its trade alone: the same for most of them. */
+  const usual = new Map<string, readonly string[]>()
+  const cautionsOf = (kind: Made['kind'], trade: Trade | undefined, own: readonly string[]): string[] => {
+    const key = `${kind} ${trade}`
+    let found = usual.get(key)
+    if (!found) {
+      found = eachOnce([
+        ...((trade && METAL_CAUTIONS.has(trade)) || METAL_CAUTIONS.has(kind) ? hazards : []),
+        ...KIND_CAUTIONS[kind],
+        ...(trade && kind === 'hand' ? TRADE_CAUTIONS[trade] : []),
+      ])
+      usual.set(key, found)
+    }
+    return own.length ? eachOnce([...found, ...own]) : [...found]
   }
   return {
     steps,
@@ -77,17 +100,10 @@ export function maker(kit: Kit, heat: Heat, hazards: readonly string[], kinds: R
         phase,
         minutes,
         usualMin: draft.minutes,
-        after: [...new Set(after.filter(one => one !== undefined))],
+        after: eachOnce(after),
         ...(used ? { uses: used } : {}),
         ...(hot ? { foundC: heat.c } : {}),
-        cautions: [
-          ...new Set([
-            ...((trade && METAL_CAUTIONS.has(trade)) || METAL_CAUTIONS.has(draft.kind) ? hazards : []),
-            ...KIND_CAUTIONS[draft.kind],
-            ...(trade && draft.kind === 'hand' ? TRADE_CAUTIONS[trade] : []),
-            ...cautions,
-          ]),
-        ],
+        cautions: cautionsOf(draft.kind, trade, cautions),
         price: 0,
       }
       step.price = priceOf(kit, step) + extra

@@ -1,36 +1,13 @@
 import { z } from 'zod'
-import { NoAnswer, question } from '../../ask/question'
-import type { JobGiven } from '../../job-plan/job-given'
-import { STARTER_KIT } from '../../job-plan/starter-kit'
+import { question } from '../../ask/question'
 import { waysOf } from '../../ways/look'
 import { eitherOr, jobAsked, JOB_EXAMPLE, jobFields, type JobAsked } from '../job-asked'
-import { planKnow } from '../know/know'
-import { givenOfJob, wantsStill } from '../mends/whole-of'
+import { atOnce, jobGiven } from '../job-given'
 import { jobWaysAnswer } from './answer'
 import { askedWay } from './asked-way'
 
 /** As few ways as hold the cheapest, the quickest and the surest. */
 const FEWEST = 3
-
-/**
- * A whole job as the plan takes it.
- * @throws NoAnswer where a stored job has no mend that can be planned
- */
-export function jobGiven({ kit = STARTER_KIT, stored, given }: JobAsked): JobGiven {
-  if (given) return { ...given, kit }
-  if (!stored) throw new NoAnswer('neither a part with its mends nor a stored job was given')
-  const found = givenOfJob(stored, kit, planKnow(stored).data)
-  if (!found.hasMends) throw new NoAnswer(wantsStill(found.ready))
-  return found.given
-}
-
-/** The last that a generator gives: all of it run without a pause. */
-export function atOnce<T>(running: Generator<unknown, T>): T {
-  for (;;) {
-    const next = running.next()
-    if (next.done) return next.value
-  }
-}
 
 export const jobWays = question({
   name: 'job.ways',

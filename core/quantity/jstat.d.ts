@@ -2,6 +2,6 @@ declare module 'jstat' {
   interface Distribution {
     inv(p: number, ...parameters: number[]): number
   }
-  const jstat: { beta: Distribution; studentt: Distribution }
+  const jstat: { beta: Distribution; studentt: Distribution; normal: Distribution }
   export default jstat
 }
