@@ -17,10 +17,9 @@ import { journal, type Entry } from '~/db/journal'
 import { writePatches } from '~/db/shelf'
 import { useShop } from './shop'
 
-/** A change and the way back from it; `from` is what each goes out from, so that what came in meanwhile stays. */
-interface Change {
-  forth: Patch
-  back: Patch
+/** A deed, change by change with the way back from each, so that what came in meanwhile stays. */
+interface Deed {
+  changes: readonly { forth: Patch; back: Patch }[]
   at: number
 }
 
@@ -40,8 +39,8 @@ export const useJob = defineStore('job', () => {
   const refused = ref<{ path: string; reason: string } | null>(null)
   /** Why the plan could not be worked out; what was entered is stored all the same. */
   const planError = ref<string | null>(null)
-  const done = shallowRef<Change[]>([])
-  const undone = shallowRef<Change[]>([])
+  const done = shallowRef<Deed[]>([])
+  const undone = shallowRef<Deed[]>([])
   /** Changes made here and not stored yet, in their order, of whatever job. */
   const waiting = shallowRef<readonly Entry[]>([])
   const journalled = ref(true)
@@ -207,24 +206,43 @@ export const useJob = defineStore('job', () => {
   }
 
   /** @returns why the change is not taken, or null when it is */
-  function edit(path: Patch['path'], value: unknown): string | null {
-    if (!job.value) return null
-    const forth: Patch = { path: addressed(job.value, path), value }
-    if (same(valueAt(job.value, forth.path), value)) {
-      refused.value = null
-      return null
+  const edit = (path: Patch['path'], value: unknown): string | null => editAll([{ path, value }])
+
+  /** Several changes as one deed, undone as one: all of them are taken, or none. @returns why not, or null */
+  function editAll(patches: readonly Patch[]): string | null {
+    const changes: { forth: Patch; back: Patch }[] = []
+    for (const { path, value } of patches) {
+      if (!job.value) return null
+      const forth: Patch = { path: addressed(job.value, path), value }
+      if (same(valueAt(job.value, forth.path), value)) {
+        refused.value = null
+        continue
+      }
+      const back = inverseOf(job.value, forth)
+      const reason = carryOut(forth)
+      if (reason !== null) {
+        for (const made of changes.toReversed()) carryOut(made.back, made.forth.value)
+        return reason
+      }
+      changes.push({ forth, back })
     }
-    const back = inverseOf(job.value, forth)
-    const reason = carryOut(forth)
-    if (reason !== null) return reason
+    if (changes.length) remember(changes)
+    return null
+  }
+
+  /** A deed put on the pile of what can be undone; typing on in the same field is the same deed. */
+  function remember(changes: Deed['changes']) {
     const at = Date.now()
     const last = done.value.at(-1)
-    const one = last && at - last.at < ONE_EDIT_MS && last.forth.path.join('.') === forth.path.join('.')
-    done.value = one
-      ? [...done.value.slice(0, -1), { forth, back: last.back, at }]
-      : [...done.value.slice(-MOST_UNDO), { forth, back, at }]
+    const before = last && at - last.at < ONE_EDIT_MS ? last.changes : []
+    const isOne =
+      before.length === 1 &&
+      changes.length === 1 &&
+      before[0]!.forth.path.join('.') === changes[0]!.forth.path.join('.')
+    done.value = isOne
+      ? [...done.value.slice(0, -1), { changes: [{ forth: changes[0]!.forth, back: before[0]!.back }], at }]
+      : [...done.value.slice(-MOST_UNDO), { changes, at }]
     undone.value = []
-    return null
   }
 
   /** A change that stands by itself and is not undone: what an instrument or a running clock writes. */
@@ -233,13 +251,15 @@ export const useJob = defineStore('job', () => {
     carryOut({ path: addressed(job.value, path), value })
   }
 
-  /** Takes the last change from one pile, puts it on the other, and carries it out the way it points. */
+  /** Takes the last deed from one pile, puts it on the other, and carries it out the way it points. */
   function step(from: typeof done, to: typeof done, way: 'forth' | 'back') {
-    const change = from.value.at(-1)
-    if (!change || !job.value) return
+    const deed = from.value.at(-1)
+    if (!deed || !job.value) return
     from.value = from.value.slice(0, -1)
-    to.value = [...to.value, change]
-    carryOut(change[way], change[way === 'back' ? 'forth' : 'back'].value)
+    to.value = [...to.value, deed]
+    const other = way === 'back' ? 'forth' : 'back'
+    for (const change of way === 'back' ? deed.changes.toReversed() : deed.changes)
+      carryOut(change[way], change[other].value)
   }
 
   let asked = 0
@@ -291,6 +311,7 @@ export const useJob = defineStore('job', () => {
     open,
     close,
     edit,
+    editAll,
     bring,
     keep,
     settle,

@@ -9,6 +9,7 @@ export const ROLES = {
   puddle: () => import('./puddle'),
   pull: () => import('./pull'),
   shelf: () => import('./shelf'),
+  ways: () => import('./ways'),
 }
 export type Role = keyof typeof ROLES
 export type BenchOf<R extends Role> = Awaited<ReturnType<(typeof ROLES)[R]>>['bench']

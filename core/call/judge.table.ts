@@ -23,6 +23,9 @@ export const COLD_HEAVY_MM = [7, 9] as const
 export const COLD_HEAVY_POINTS = -3
 /** A casting struck cold keeps what damp and oil there is in it, and throws it up as pinholes. Judgement. */
 export const COLD_DAMP_POINTS = { dry: -1, handled: -1, oily: -3, 'oil-soaked': -5 } as const
+/** The chill taken off leaves what only a preheat drives out: deep oil, and what an earlier weld shut in. Judgement. */
+export const CHILLED_OIL_POINTS = { dry: 0, handled: 0, oily: 0, 'oil-soaked': -2 } as const
+export const CHILLED_WELD_POINTS = -1
 /** A clean casting holds that over these walls, an oily one whatever its wall, mm. */
 export const COLD_DAMP_MM = [3, 4] as const
 /** A filler by what its own ranking says of it: one that works is a shade less than the first. */

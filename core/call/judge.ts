@@ -4,6 +4,8 @@ import { PROCESSES, isGun, type ProcessId } from '../process/registry'
 import { type Soak } from './process.table'
 import {
   CAUSE_POINTS,
+  CHILLED_OIL_POINTS,
+  CHILLED_WELD_POINTS,
   COLD_DAMP_MM,
   COLD_DAMP_POINTS,
   COLD_HEAVY_MM,
@@ -82,7 +84,19 @@ const dampShare = (soak: JudgeInput['soak'], wallMm: number): number =>
 
 /** What the way it is mended takes or gives: process, warmth, filler, kind, state of the hole, the shop's record. */
 function howParts(input: JudgeInput): { reason: string; effect: number }[] {
-  const { process, load, soak, wallMm, warmed, fillerVerdict, kind, state = [], record, also = [] } = input
+  const {
+    process,
+    load,
+    soak,
+    earlierRepair,
+    wallMm,
+    warmed,
+    fillerVerdict,
+    kind,
+    state = [],
+    record,
+    also = [],
+  } = input
   const cast = isCast(input.families)
   const gun = process !== undefined && isGun(process)
   const worst = state.flatMap(id => (STATE_POINTS[id] ? [STATE_POINTS[id]] : [])).toSorted((a, b) => a[0] - b[0])[0]
@@ -96,7 +110,21 @@ function howParts(input: JudgeInput): { reason: string; effect: number }[] {
       ? [{ reason: 'a heavy casting welded cold', effect: COLD_HEAVY_POINTS * ramp(wallMm, COLD_HEAVY_MM) }]
       : []),
     ...(process && PROCESSES[process].fusion && warmed === 'none' && cast
-      ? [{ reason: 'a casting struck cold, damp as it is', effect: COLD_DAMP_POINTS[soak] * dampShare(soak, wallMm) }]
+      ? [
+          {
+            reason: 'a casting struck cold, damp as it is',
+            effect:
+              COLD_DAMP_POINTS[soak] * dampShare(soak, wallMm) + (earlierRepair === 'weld' ? CHILLED_WELD_POINTS : 0),
+          },
+        ]
+      : []),
+    ...(process && PROCESSES[process].fusion && warmed === 'chill' && cast
+      ? [
+          {
+            reason: 'only the chill taken off',
+            effect: CHILLED_OIL_POINTS[soak] + (earlierRepair === 'weld' ? CHILLED_WELD_POINTS : 0),
+          },
+        ]
       : []),
     ...(fillerVerdict
       ? [{ reason: `a filler its ranking says ${fillerVerdict} to`, effect: FILLER_POINTS[fillerVerdict] }]

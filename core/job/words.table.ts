@@ -14,6 +14,10 @@ export const CAUSES = {
   fatigue: 'cracked by repeated load',
 } as const
 
+/** What a customer would rather have of the ways to mend a part. */
+export const PREFERS = { cheap: 'cheap', soon: 'soon', sure: 'sure' } as const
+export type Prefers = keyof typeof PREFERS
+
 /** Why a mended part came back. */
 export const COMEBACKS = {
   'cracked-again': 'cracked again in the weld',

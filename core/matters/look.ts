@@ -140,8 +140,17 @@ export function* mattersOf(job: JobGiven, unsure: readonly Unsure[], draws: numb
   const of = draws + live.length * ALONE
   const places = hypercube(live.length, draws, SEED)
   const kept: { n: number; plan: JobPlanned }[] = []
+  // What is one of a few comes again and again.
+  const known = new Map<string, JobPlanned | null>()
   for (let n = 0; n < draws; n++) {
-    const there = tried(live.reduce((so, one, r) => one.reading.moved(so, valueAt(one, places[r]![n]!)), job))
+    const values = live.map((one, r) => valueAt(one, places[r]![n]!))
+    const key = live
+      .map(({ sure }, r) => (sure.kind === 'one-of' ? groupAt(sure.values, places[r]![n]!) : values[r]))
+      .join()
+    const drawn = known.get(key)
+    const there =
+      drawn === undefined ? tried(live.reduce((so, one, r) => one.reading.moved(so, values[r]), job)) : drawn
+    known.set(key, there)
     if (there) kept.push({ n, plan: there })
     yield { drawn: n + 1, of }
   }

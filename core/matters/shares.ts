@@ -1,3 +1,4 @@
+import { deviationsBelow } from '../quantity/normal'
 import { seeded } from '../quantity/seeded'
 
 /** Waves along each reading that its own share is looked for in. */
@@ -24,28 +25,42 @@ export function hypercube(readings: number, draws: number, seed: number): Float6
 
 const meanOf = (values: Float64Array): number => values.reduce((sum, value) => sum + value, 0) / (values.length || 1)
 
+/** Each of several rows made square to those before it, and of unit length; one that adds nothing is left out. */
+function orthonormal(rows: readonly Float64Array[]): Float64Array[] {
+  const square: Float64Array[] = []
+  for (const row of rows) {
+    const left = Float64Array.from(row)
+    for (const known of square) {
+      const along = dot(left, known)
+      for (let n = 0; n < left.length; n++) left[n]! -= along * known[n]!
+    }
+    const length = Math.sqrt(dot(left, left))
+    if (length > 1e-6 * Math.sqrt(row.length)) square.push(left.map(value => value / length))
+  }
+  return square
+}
+const dot = (a: Float64Array, b: Float64Array): number => a.reduce((sum, value, n) => sum + value * b[n]!, 0)
+
 /**
  * The share of an answer's variance that one reading makes by itself, 0 to 1: Sobol' first-order index. By projecting
- * the answers on cosines along the reading's own place, less what so many waves take up of chance alone (Plischke 2010,
- * an effective algorithm for computing global sensitivity indices).
- * Within 0.03 on the Ishigami function from 1,000 draws; some 0.05 from 400.
+ * the answers on the reading's own deviation and on cosines along its place, less what so many take up by chance alone
+ * (Plischke 2010, an effective algorithm for computing global sensitivity indices).
+ * Within 0.03 on the Ishigami function from 2,000 draws; some 0.05 from 400.
  */
 export function firstOrder(places: Float64Array, answers: Float64Array): number {
   const draws = answers.length
   const mean = meanOf(answers)
-  let total = 0
-  for (const answer of answers) total += (answer - mean) ** 2
-  total /= draws
+  const off = answers.map(answer => answer - mean)
+  const total = dot(off, off)
   const waves = Math.min(WAVES, Math.floor((draws - 1) / 4))
-  if (waves < 1 || total <= 1e-18 * Math.max(1, mean * mean)) return 0
-  let own = 0
-  for (let wave = 1; wave <= waves; wave++) {
-    let along = 0
-    for (let n = 0; n < draws; n++) along += (answers[n]! - mean) * Math.SQRT2 * Math.cos(Math.PI * wave * places[n]!)
-    own += (along / draws) ** 2
-  }
-  const share = own / total
-  return Math.min(1, Math.max(0, 1 - ((1 - share) * (draws - 1)) / (draws - 1 - waves)))
+  if (waves < 1 || total <= 1e-18 * draws * Math.max(1, mean * mean)) return 0
+  const square = orthonormal([
+    new Float64Array(draws).fill(1),
+    places.map(deviationsBelow),
+    ...Array.from({ length: waves }, (_, n) => places.map(place => Math.cos(Math.PI * (n + 1) * place))),
+  ])
+  const share = square.slice(1).reduce((own, row) => own + dot(off, row) ** 2, 0) / total
+  return Math.min(1, Math.max(0, 1 - ((1 - share) * (draws - 1)) / (draws - square.length)))
 }
 
 /** The same of a reading that is one of a few: what its groups differ by, less what so many groups differ by by chance. */

@@ -8,6 +8,7 @@ import { kindOf, wordsFor } from '../mend/registry'
 import { wayName } from '../mend/way-name'
 import type { UnitKey } from '../quantity/units.table'
 import { capital, count, figure, fine, list, type Sentence } from './parts'
+import { resolved } from './mends/mend-given'
 import { CHECKS, CHECK_OF } from './prove/checks.table'
 
 /** A decision as a station shows it: what was settled, why, what else was open, which reading would turn it. */
@@ -23,7 +24,7 @@ export interface ShownDecision {
   near: Sentence[]
 }
 
-const ABOUT: Readonly<Record<Decision['about'], string>> = {
+export const ABOUT: Readonly<Record<Decision['about'], string>> = {
   mend: 'Mend or not',
   process: 'Laid by',
   filler: 'Filler',
@@ -74,12 +75,14 @@ interface Of {
 }
 
 const checkName = (code: string) => CHECKS.find(({ id }) => id === CHECK_OF[code])?.name ?? code
-const named = (job: Job, id: string) => {
+/** What a mend is called: by its shop, else by its kind. */
+export const named = (job: Job, id: string) => {
   const mend = job.mends.find(one => one.id === id)
   return mend ? mend.name || kindOf(mend.kind).name : id
 }
 
-function tookWords(about: Decision['about'], took: string, { job, kind }: Of): string {
+/** What a decision took, in words. */
+export function tookWords(about: Decision['about'], took: string, { job, kind }: Of): string {
   const process = PROCESS_IDS.find(id => id === took)
   switch (about) {
     case 'mend':
@@ -125,16 +128,23 @@ const shortOf = ({ wantsA, hasA }: Record<string, number> = {}): string | null =
     : `It wants ${Math.ceil(wantsA)} A cold, and has ${Math.floor(hasA)} A.`
 
 /** What a reading is called, and its unit, by its path in a question. */
-function readingOf(path: string, job: Job): { label: string; unit: UnitKey } {
+export function readingOf(path: string, job: Job): { label: string; unit: UnitKey; mend: string | null; key: string } {
   const of = /^mends\[(\d+)\]\.(\w+)$/.exec(path)
   if (of) {
-    const mend = job.mends[Number(of[1])]
-    const field = mend && kindOf(mend.kind).fields[of[2] ?? '']
-    return { label: field?.label ?? path, unit: field?.unit ?? 'number' }
+    // A mend that still wants a reading is none of the plan's.
+    const mend = job.mends.filter(one => 'values' in resolved(one))[Number(of[1])]
+    const key = of[2] ?? ''
+    const field = mend && kindOf(mend.kind).fields[key]
+    return { label: field?.label ?? path, unit: field?.unit ?? 'number', mend: mend?.id ?? null, key }
   }
-  const key = path.endsWith('wallMm') ? 'wallMm' : path.slice('part.'.length)
+  const key = path.endsWith('wallMm') ? 'wallMm' : path.endsWith('alloy') ? 'alloy' : path.slice('part.'.length)
   const field = declaredAt(`takeIn.${key}`) ?? declaredAt(`warm.${key}`)
-  return { label: field?.label ?? key, unit: field?.unit ?? 'number' }
+  return {
+    label: field?.label ?? (path.endsWith('alloy') ? 'Alloy' : key),
+    unit: field?.unit ?? 'number',
+    mend: null,
+    key,
+  }
 }
 
 /** Nearer than this, a length in millimetres to a tenth reads the same, mm. */

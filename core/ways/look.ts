@@ -175,7 +175,7 @@ function* everyOne({ warms, lists }: Ground): Generator<Candidate> {
  * From the plan's own on, one thing changed at a time: first each of its mends to each of its options under each
  * warmth, then those that were best of each together, then whatever is beside the best so far.
  */
-function* searched(shop: Workshop, ground: Ground): Generator<Candidate> {
+function* searched(shop: Workshop, ground: Ground, most: number): Generator<Candidate> {
   const { warms, lists } = ground
   const own = lists.map(list => list[0]!)
   for (const warm of warms) {
@@ -190,7 +190,7 @@ function* searched(shop: Workshop, ground: Ground): Generator<Candidate> {
       }
       best.push([...new Set([own[n]!, ...front.kept.map(one => one.option)])])
     }
-    if (productOf(best) <= ALL_UP_TO / warms.length) for (const options of combinations(best)) yield { warm, options }
+    if (productOf(best) <= most / warms.length) for (const options of combinations(best)) yield { warm, options }
   }
   const seen = new Set<Found>()
   for (;;) {
@@ -234,7 +234,7 @@ function plainest(way: Found, own: Found, shop: Workshop): Found {
  * better or it has looked at as many. A mend that no combination mends stands as it was given.
  * Told after each plan how far it is; the same job gives the same ways.
  */
-export function* waysOf(job: JobGiven, most: number): Generator<Looking, WaysFound> {
+export function* waysOf(job: JobGiven, most: number, allUpTo = ALL_UP_TO): Generator<Looking, WaysFound> {
   const memo = new Memo()
   const shop = new Workshop(job, memo)
   const { warm, warmSchool } = job
@@ -242,11 +242,11 @@ export function* waysOf(job: JobGiven, most: number): Generator<Looking, WaysFou
   const own = shop.work(asGiven)
   const ground: Ground = { warms: warmOptions(job), lists: job.mends.map(mend => mendOptions(job, mend, memo)) }
   const every = ground.warms.length * productOf(ground.lists)
-  const all = every <= ALL_UP_TO
-  for (const candidate of all ? everyOne(ground) : searched(shop, ground)) {
-    if (!all && shop.looked >= ALL_UP_TO) break
+  const all = every <= allUpTo
+  for (const candidate of all ? everyOne(ground) : searched(shop, ground, allUpTo)) {
+    if (!all && shop.looked >= allUpTo) break
     shop.work(candidate)
-    yield { looked: shop.looked, of: Math.min(every, ALL_UP_TO) }
+    yield { looked: shop.looked, of: Math.min(every, allUpTo) }
   }
   const front = shop.front()
   const ownOnIt = front.find(one => own && isNoBetter(own, one) && own.missed.length === one.missed.length) ?? null

@@ -6,8 +6,10 @@ import StationFrame from '~/bench/StationFrame.vue'
 import { useJob } from '~/stores/job'
 import CrackMapPiece from './CrackMapPiece.vue'
 import DecisionsPiece from './DecisionsPiece.vue'
+import MattersPiece from './MattersPiece.vue'
 import OddsPiece from './OddsPiece.vue'
 import RankingTables from './RankingTables.vue'
+import WaysPiece from './WaysPiece.vue'
 
 const store = useJob()
 const fillers = computed(() =>
@@ -28,7 +30,7 @@ const fillers = computed(() =>
       <PickField path="call.school" />
     </template>
     <template #piece="{ working }"
-      ><OddsPiece /><DecisionsPiece /><CrackMapPiece /><RankingTables @working="working"
+      ><OddsPiece /><WaysPiece /><MattersPiece /><DecisionsPiece /><CrackMapPiece /><RankingTables @working="working"
     /></template>
   </StationFrame>
 </template>

@@ -1,5 +1,8 @@
 import { PROCESS_NAMES } from '../../process/registry'
-import { count, maybePick, pick, reading, words } from './declared'
+import { z } from 'zod'
+import { HOW_SURE } from '../../matters/how-measured.table'
+import { PREFERS } from '../words.table'
+import { count, map, maybePick, pick, reading, words } from './declared'
 
 /** What was decided, and what the decision weighs. */
 export const call = {
@@ -16,4 +19,8 @@ export const call = {
   }),
   dilutionPct: reading('pct', 'Base in the bead', { usual: 30, min: 0, max: 100, help: 'about 30 is ordinary' }),
   passes: count('Passes', 1, 6, 1),
+  /** What the customer would rather have, of ways that are each best in something. */
+  prefers: maybePick('The customer would rather have it', PREFERS),
+  /** How sure readings are, by the mend they are of and their name; left out, as such things are measured. */
+  sure: map('How sure its readings are', z.enum(Object.keys(HOW_SURE) as [keyof typeof HOW_SURE]), true),
 }

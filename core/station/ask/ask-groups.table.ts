@@ -24,6 +24,8 @@ export const QUESTION_GROUPS: readonly QuestionGroup[] = [
       'weld.crackIndex',
       'weld.crackMap',
       'job.plan',
+      'job.ways',
+      'job.matters',
     ],
   },
   { name: 'Opening it up', station: 'open', questions: ['groove.plan', 'groove.buildUp', 'plate.reinforce'] },

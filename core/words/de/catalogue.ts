@@ -23,6 +23,7 @@ import job from './job.json'
 import jobPlan from './job-plan.json'
 import lay from './lay.json'
 import leak from './leak.json'
+import matters from './matters.json'
 import mend from './mend.json'
 import metal from './metal.json'
 import names from './names.json'
@@ -91,6 +92,7 @@ export const GERMAN: Catalogue = Object.assign(
   jobPlan,
   lay,
   leak,
+  matters,
   mend,
   metal,
   names,
