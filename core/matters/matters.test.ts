@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { questions } from '../questions'
-import { jobPlan } from '../station/question'
-import { jobMatters } from '../station/matters/question'
+import type { jobPlan } from '../station/question'
+import type { jobMatters } from '../station/matters/question'
 import { firstOrder, hypercube, percentile, shareOfGroups } from './shares'
 
 type Answer = ReturnType<typeof jobMatters.solve>['answer']

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import type { z } from 'zod'
 import { fields as partFields } from '../part/fields'
 import { kindOf, wrongTogether } from '../mend/registry'
 import { alloyName } from '../metal/find-alloy'

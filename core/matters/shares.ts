@@ -63,7 +63,7 @@ export function firstOrder(places: Float64Array, answers: Float64Array): number 
   return Math.min(1, Math.max(0, 1 - ((1 - share) * (draws - 1)) / (draws - square.length)))
 }
 
-/** The same of a reading that is one of a few: what its groups differ by, less what so many groups differ by by chance. */
+/** The same of a reading that is one of a few: what its groups differ by, less what so many differ by by chance. */
 export function shareOfGroups(groups: readonly number[], answers: Float64Array): number {
   const draws = answers.length
   const mean = meanOf(answers)

@@ -212,4 +212,11 @@ export const ANSWER_WORDS: readonly string[] = [
   'superposition',
   'counted',
   'pass below',
+  'measure',
+  'elapsed min',
+  'chance pct',
+  'choices',
+  'elapsed',
+  'input',
+  'looked',
 ]

@@ -6,7 +6,7 @@ import { fields as partFields } from '../../part/fields'
 const isTyped = (held: unknown): boolean =>
   typeof held === 'object' && held !== null && 'value' in held && typeof held.value === 'number'
 
-/** Whether somebody put a number into a stored job at a path of the plan: what it is taken for unasked does not count. */
+/** Whether somebody put a number into a stored job at a path of the plan: what is taken unasked does not count. */
 export const standsInJob =
   (job: Job, given: JobGiven) =>
   (path: string): boolean => {
