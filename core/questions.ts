@@ -10,6 +10,7 @@ import * as flame from './flame/question'
 import * as flat from './flat/question'
 import * as groove from './groove/question'
 import * as heat from './heat/question'
+import * as hold from './hold/question'
 import * as leak from './leak/question'
 import * as metal from './metal/question'
 import * as photo from './photo/question'
@@ -36,6 +37,7 @@ export const questions = createRegistry(
     flat,
     fit,
     thread,
+    hold,
     leak,
     photo,
     puddle,

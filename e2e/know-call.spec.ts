@@ -77,3 +77,41 @@ test("a fillers' choice against the service is said out loud", async ({ page }) 
   await expect(page.getByLabel('Why')).toContainText('this service says never to')
   await expect(page.getByLabel('Why')).toContainText('65 °C')
 })
+
+test('every way stands with its price and chance; one is picked by the keys, taken, and undone as one deed', async ({
+  page,
+}) => {
+  await bringDemo(page)
+  await visit(page, '/job/dome-shutter/call')
+  const call = page.getByTestId('call')
+  await expect(call).toContainText('£')
+  const before = await call.innerText()
+  await page.getByTestId('ways-look').click()
+  const marks = page.getByTestId('ways').locator('.mark')
+  await expect(marks.first()).toBeVisible()
+  await marks.first().focus()
+  for (let n = 0; n < (await marks.count()) && !(await page.getByTestId('way-take').isVisible()); n++)
+    await page.keyboard.press('ArrowRight')
+  const price = /£[\d.]+/.exec(await page.getByTestId('way-picked').innerText())![0]
+  await page.getByTestId('way-take').click()
+  await expect(call).toContainText(price)
+  await saved(page)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(call).toHaveText(before)
+})
+
+test('a reading that is guessed makes the price less sure, and is named to be measured', async ({ page }) => {
+  await bringDemo(page)
+  await visit(page, '/job/dome-shutter/call')
+  const range = page.getByTestId('matters-range')
+  const breadth = async () => {
+    const [low, high] = [...(await range.innerText()).matchAll(/£([\d.]+)/g)].map(([, figure]) => Number(figure))
+    return high! - low!
+  }
+  await expect(range).toBeVisible()
+  const measured = await breadth()
+  await page.getByTestId('matters-table').locator('summary').click()
+  await pick(page, 'call.sure.part--wallMm', 'guessed')
+  await expect.poll(breadth).toBeGreaterThan(measured)
+  await expect(page.getByTestId('measure-next')).toContainText(/Measure next|Good enough/)
+})

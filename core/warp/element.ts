@@ -70,6 +70,8 @@ export interface Element {
   /** Its own diagonal, the same for every corner, by component. */
   diagonal: readonly [number, number, number]
   hooke: Float64Array
+  /** How far its nine inner modes go for each entry of its corners, 9 × 24: mode m along c is row 3m + c. */
+  inner: Float64Array
 }
 
 /**
@@ -124,7 +126,7 @@ export function elementOf(stepMm: readonly [number, number, number], youngMPa: n
       for (let n = 0; n < 9; n++) value -= all[a * width + DOF + n]! * followed[DOF * n + b]!
       full[DOF * a + b] = value
     }
-  return { stepMm, full, blocks: classBlocks(full), diagonal: [full[0]!, full[25]!, full[50]!], hooke: law }
+  return { stepMm, full, blocks: classBlocks(full), diagonal: [full[0]!, full[25]!, full[50]!], hooke: law, inner: followed.map(value => -value) }
 }
 
 /** The way of moving along c that belongs to a class. */

@@ -61,6 +61,7 @@ const setSure = (key: string, sure: HowSure) =>
             hide-details
             :model-value="reading.sure"
             :items="items"
+            :data-path="`call.sure.${reading.key}`"
             :aria-label="`How sure: ${reading.label}`"
             @update:model-value="setSure(reading.key, $event)"
           />
