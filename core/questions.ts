@@ -1,3 +1,5 @@
+import { askFind } from './ask/find/question'
+import type { Question } from './ask/question'
 import { createRegistry } from './ask/registry'
 import * as arc from './arc/question'
 import * as braze from './braze/question'
@@ -22,32 +24,33 @@ import * as station from './station/question'
 import * as ways from './station/ways/question'
 import * as matters from './station/matters/question'
 
+/** Every question of a topic. */
+const topics: readonly Question[] = [
+  metal,
+  call,
+  crack,
+  groove,
+  heat,
+  arc,
+  braze,
+  flame,
+  face,
+  flat,
+  fit,
+  thread,
+  hold,
+  leak,
+  photo,
+  puddle,
+  shop,
+  day,
+  warp,
+  station,
+  ways,
+  matters,
+]
+  .flatMap(topic => Object.values(topic))
+  .filter(entry => 'solve' in entry)
+
 /** Every question the core answers. The screens, the route and the command line all ask through this. */
-export const questions = createRegistry(
-  [
-    metal,
-    call,
-    crack,
-    groove,
-    heat,
-    arc,
-    braze,
-    flame,
-    face,
-    flat,
-    fit,
-    thread,
-    hold,
-    leak,
-    photo,
-    puddle,
-    shop,
-    day,
-    warp,
-    station,
-    ways,
-    matters,
-  ]
-    .flatMap(topic => Object.values(topic))
-    .filter(entry => 'solve' in entry),
-)
+export const questions = createRegistry([...topics, askFind(topics)])

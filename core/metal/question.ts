@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { question } from '../ask/question'
 import { positive, quantity } from '../quantity/schema'
 import { ALLOYS } from './alloys.table'
+import { alloyName } from './find-alloy'
 import { weighDensity } from './density'
 import { evidenceSchema } from './identify/evidence'
 import { identify } from './identify/identify'
@@ -11,12 +12,12 @@ import * as answers from './answers'
 export const alloyList = question({
   name: 'alloy.list',
   purpose: 'Every alloy and filler known here: composition, melting range, density, conductivity',
-  input: z.strictObject({}),
+  input: z.strictObject({ name: alloyName.optional() }),
   output: answers.alloyList,
   example: {},
-  solve: () => ({
+  solve: ({ name: only }) => ({
     answer: {
-      alloys: ALLOYS.map(
+      alloys: ALLOYS.filter(alloy => !only || alloy === only).map(
         ({
           name,
           family,
@@ -49,7 +50,7 @@ export const alloyList = question({
       {
         label: 'Alloys',
         formula: 'read from the table',
-        value: ALLOYS.length,
+        value: only ? 1 : ALLOYS.length,
         unit: '',
         source: 'Aluminum Association; ASM Handbook vol. 2; recalled from memory',
       },

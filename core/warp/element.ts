@@ -126,7 +126,14 @@ export function elementOf(stepMm: readonly [number, number, number], youngMPa: n
       for (let n = 0; n < 9; n++) value -= all[a * width + DOF + n]! * followed[DOF * n + b]!
       full[DOF * a + b] = value
     }
-  return { stepMm, full, blocks: classBlocks(full), diagonal: [full[0]!, full[25]!, full[50]!], hooke: law, inner: followed.map(value => -value) }
+  return {
+    stepMm,
+    full,
+    blocks: classBlocks(full),
+    diagonal: [full[0]!, full[25]!, full[50]!],
+    hooke: law,
+    inner: followed.map(value => -value),
+  }
 }
 
 /** The way of moving along c that belongs to a class. */

@@ -1,6 +1,6 @@
 import { kitProcesses } from '../job-plan/decide/process'
 import type { JobGiven, MendGiven } from '../job-plan/job-given'
-import type { Memo } from '../job-plan/plan';
+import type { Memo } from '../job-plan/plan'
 import { decide } from '../job-plan/plan'
 import { NoAnswer } from '../ask/question'
 import { ORDERS, type Order } from '../lay/lays'

@@ -11,7 +11,7 @@ export const QUESTION_GROUPS: readonly QuestionGroup[] = [
   {
     name: 'What it is',
     station: 'know',
-    questions: ['alloy.identify', 'alloy.density', 'alloy.list', 'thread.identify', 'thread.dims'],
+    questions: ['alloy.identify', 'alloy.density', 'alloy.list', 'thread.identify', 'thread.dims', 'ask.find'],
   },
   {
     name: 'Whether and how to mend it',
@@ -26,6 +26,7 @@ export const QUESTION_GROUPS: readonly QuestionGroup[] = [
       'job.plan',
       'job.ways',
       'job.matters',
+      'hold.simulate',
     ],
   },
   { name: 'Opening it up', station: 'open', questions: ['groove.plan', 'groove.buildUp', 'plate.reinforce'] },
