@@ -48,3 +48,17 @@ test('the schema of the files is served', async ({ request }) => {
       title: `Wild Sparrow ${kind} file`,
     })
 })
+
+test('plain words find their question and fill it in; Enter takes the first', async ({ page }) => {
+  await visit(page, '/ask')
+  const words = page.getByTestId('question').locator('input')
+  await words.fill('what drill for an M8 tap')
+  await expect(page.getByTestId('meant')).toContainText('M8')
+  await words.press('Enter')
+  await expect(page).toHaveURL(/q=thread\.dims/)
+  await expect(page.getByText('6.8', { exact: false }).first()).toBeVisible()
+  await words.fill('duty 200 A 35 % at 150 A')
+  await page.getByTestId('meant').getByRole('button').first().click()
+  await expect(page).toHaveURL(/q=machine\.duty/)
+  await expect(page.locator('input').filter({ visible: true }).nth(1)).toHaveValue('200 A')
+})

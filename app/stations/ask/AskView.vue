@@ -6,7 +6,23 @@ import AnswerView from './AnswerView.vue'
 import AskForm from './AskForm.vue'
 import { useQuestion } from './use-question'
 
-const { sought, groups, group, link, name, purpose, fields, form, result, laid, issues, useExample } = useQuestion()
+const {
+  sought,
+  groups,
+  group,
+  link,
+  name,
+  purpose,
+  purposeOf,
+  fields,
+  form,
+  result,
+  laid,
+  issues,
+  useExample,
+  meant,
+  take,
+} = useQuestion()
 const { copy, copied, isSupported } = useClipboard({ copiedDuring: 4000 })
 /** On a phone the list gives way to the question; it comes back at a press. */
 const listed = ref(name.value === null)
@@ -14,6 +30,14 @@ function choose(question: string) {
   name.value = question
   listed.value = false
 }
+function takeUp(found: (typeof meant.value)[number]) {
+  take(found)
+  listed.value = false
+}
+const putIn = (input: Record<string, unknown>) =>
+  Object.values(input)
+    .map(value => (typeof value === 'object' ? JSON.stringify(value) : String(value)))
+    .join(', ')
 </script>
 
 <template>
@@ -26,7 +50,28 @@ function choose(question: string) {
     </p>
     <div class="asking" :class="{ chosen: name && !listed }">
       <nav class="list" aria-label="Questions">
-        <v-text-field v-model="sought" label="Find a question" type="search" clearable data-testid="question" />
+        <v-text-field
+          v-model="sought"
+          label="Ask in plain words"
+          placeholder="what drill for an M8 tap"
+          type="search"
+          clearable
+          data-testid="question"
+          @keydown.enter="meant[0] && takeUp(meant[0])"
+        />
+        <section v-if="meant.length" data-testid="meant">
+          <p class="label">It may mean</p>
+          <ul>
+            <li v-for="each in meant" :key="each.question">
+              <button type="button" @click="takeUp(each)">
+                {{ purposeOf(each.question)
+                }}<span v-if="Object.keys(each.input).length" class="put figure" translate="no">{{
+                  putIn(each.input)
+                }}</span>
+              </button>
+            </li>
+          </ul>
+        </section>
         <section v-for="each in groups" :key="each.name">
           <p class="label">{{ each.name }}</p>
           <ul>
@@ -42,7 +87,7 @@ function choose(question: string) {
             </li>
           </ul>
         </section>
-        <p v-if="!groups.length && sought" class="quiet">No question holds “{{ sought }}”.</p>
+        <p v-if="!groups.length && !meant.length && sought" class="quiet">No question holds “{{ sought }}”.</p>
       </nav>
       <div v-if="name" class="asked">
         <button type="button" class="plain-button slight back" @click="listed = true">All questions</button>
@@ -134,6 +179,11 @@ li button[aria-current] {
   border-color: var(--chestnut);
   background: var(--sheet);
   font-weight: 600;
+}
+.put {
+  display: block;
+  font-size: 0.82rem;
+  color: var(--slate);
 }
 h2 {
   font-size: 1.25rem;

@@ -1,21 +1,26 @@
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import type { AnswerRows } from '#core/ask/answer-rows'
 import { inputFromForm, type QuestionField } from '#core/ask/fields'
+import type { Found } from '#core/ask/find/find'
 import type { Asked } from '#core/ask/registry'
 import { groupOf, QUESTION_GROUPS } from '#core/station/ask/ask-groups.table'
 import { coreWorker } from '~/composables/core-worker'
+import { useSettings } from '~/stores/settings'
 import { linkTo, shared, type Form } from './share'
 
 /** All questions in their groups, one of them and its form: asked anew as the fields change, in the worker. */
 export function useQuestion() {
   const route = useRoute()
   const router = useRouter()
+  const settings = useSettings()
   const list = shallowRef<{ name: string; purpose: string }[]>([])
   const name = ref<string | null>(typeof route.query.q === 'string' ? route.query.q : null)
   const fields = shallowRef<QuestionField[]>([])
   const form = ref<Form>({})
   /** What came with a link, until its fields are there. */
   let came = shared(route.hash)
+  /** What was said in words, until its fields are there. */
+  let put: Record<string, unknown> | null = null
   const sought = ref('')
   const result = shallowRef<Asked | null>(null)
   /** The answer as rows and tables. */
@@ -35,7 +40,8 @@ export function useQuestion() {
       if (chosen !== name.value) return
       fields.value = found
       if (came) form.value = Object.fromEntries(found.flatMap(({ key }) => (key in came! ? [[key, came![key]!]] : [])))
-      came = null
+      if (put) form.value = asForm(put)
+      came = put = null
       void router.replace({ query: chosen ? { q: chosen } : {} })
     },
     { immediate: true },
@@ -60,19 +66,46 @@ export function useQuestion() {
     { deep: true },
   )
 
-  function useExample() {
-    form.value = Object.fromEntries(
-      fields.value
-        .filter(field => field.example !== undefined)
-        .map(field => [
-          field.key,
-          field.kind === 'json'
-            ? JSON.stringify(field.example, null, 1)
-            : field.kind === 'quantity'
-              ? String(field.example)
-              : (field.example as string | boolean),
-        ]),
+  const useExample = () => {
+    form.value = asForm(Object.fromEntries(fields.value.map(({ key, example }) => [key, example])))
+  }
+  /** Values of a question's input as its form holds them. */
+  const asForm = (values: Record<string, unknown>): Form =>
+    Object.fromEntries(
+      fields.value.flatMap(({ key, kind }) => {
+        const value = values[key]
+        if (value === undefined) return []
+        return [
+          [
+            key,
+            kind === 'json'
+              ? JSON.stringify(value, null, 1)
+              : kind === 'quantity'
+                ? String(value)
+                : (value as string | boolean),
+          ],
+        ]
+      }),
     )
+
+  /** Questions that what was typed may mean, with what it said put into them. */
+  const meant = shallowRef<Found[]>([])
+  let looking = 0
+  watch(sought, async words => {
+    const mine = ++looking
+    const asked = words?.trim()
+      ? await coreWorker().ask('ask.find', { words: words.slice(0, 400), language: settings.language })
+      : null
+    if (mine === looking) meant.value = asked?.ok ? (asked.answer as { found: Found[] }).found : []
+  })
+  /** Opens a question with what was said in its fields. */
+  function take({ question, input }: Found) {
+    if (question === name.value) {
+      form.value = asForm(input)
+      return
+    }
+    put = input
+    name.value = question
   }
   const issues = computed(() => [
     ...broken.value,
@@ -85,7 +118,7 @@ export function useQuestion() {
   const groups = computed(() => {
     // Their words come with the worker: a button without any says nothing to anybody.
     if (!list.value.length) return []
-    const wanted = sought.value.toLowerCase().split(/\s+/).filter(Boolean)
+    const wanted = (sought.value ?? '').toLowerCase().split(/\s+/).filter(Boolean)
     return QUESTION_GROUPS.map(group => ({
       ...group,
       found: group.questions
@@ -104,11 +137,14 @@ export function useQuestion() {
     link,
     name,
     purpose: computed(() => purposeOf(name.value ?? '')),
+    purposeOf,
     fields,
     form,
     result,
     laid,
     issues,
     useExample,
+    meant,
+    take,
   }
 }

@@ -18,6 +18,7 @@ import flame from './flame.json'
 import flat from './flat.json'
 import groove from './groove.json'
 import heat from './heat.json'
+import hold from './hold.json'
 import instrument from './instrument.json'
 import job from './job.json'
 import jobPlan from './job-plan.json'
@@ -87,6 +88,7 @@ export const GERMAN: Catalogue = Object.assign(
   flat,
   groove,
   heat,
+  hold,
   instrument,
   job,
   jobPlan,
