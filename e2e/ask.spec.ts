@@ -50,7 +50,7 @@ test('the schema of the files is served', async ({ request }) => {
 })
 
 test('plain words find their question and fill it in; Enter takes the first', async ({ page }) => {
-  await visit(page, '/ask')
+  await page.goto('/ask')
   const words = page.getByTestId('question').locator('input')
   await words.fill('what drill for an M8 tap')
   await expect(page.getByTestId('meant')).toContainText('M8')

@@ -15,13 +15,15 @@ export function useMatters() {
   const { bench, end } = startLent('ways')
   const found = shallowRef<{ of: unknown; matters: ShownMatters | null } | null>(null)
   const share = ref<number | null>(null)
+  /** What it rests on: how sure a reading is changes no plan. */
+  const now = computed(() => ({ plan: store.plan, sure: store.job?.call.sure }))
   let waiting: ReturnType<typeof setTimeout> | undefined
   let ticket = 0
 
   async function draw() {
     const mine = ++ticket
-    const of = store.plan
-    if (!store.job || !of) return
+    const of = now.value
+    if (!store.job || !store.plan) return
     share.value = 0
     const told = await bench
       .matters(
@@ -37,7 +39,7 @@ export function useMatters() {
     if (told.ok !== 'stopped') found.value = { of, matters: told.ok ? told.value : null }
   }
   watch(
-    () => store.plan,
+    now,
     () => {
       clearTimeout(waiting)
       waiting = setTimeout(() => {
@@ -52,6 +54,6 @@ export function useMatters() {
     end()
   })
 
-  const isStale = computed(() => found.value?.of !== store.plan)
+  const isStale = computed(() => found.value?.of !== now.value)
   return { matters: computed(() => found.value?.matters ?? null), isStale, share }
 }

@@ -3,6 +3,7 @@ export const ROLES = {
   day: () => import('./day'),
   files: () => import('./files'),
   heat: () => import('./heat'),
+  hold: () => import('./hold'),
   lessons: () => import('./lessons'),
   photo: () => import('./photo'),
   plan: () => import('./plan'),

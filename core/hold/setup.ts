@@ -1,5 +1,6 @@
 import { NoAnswer } from '../ask/question'
 import { mechanicalOf } from '../metal/mechanical.table'
+import { softenedMPa } from '../metal/softened.table'
 import { proofOf } from '../metal/temper'
 import { cut } from '../solid/mask'
 import { cellMm, latticeOf, nodeMm, type Lattice } from '../warp/lattice'
@@ -7,7 +8,6 @@ import { cracked, type Crack } from './cracked'
 import { categoryOf, type Category } from './category.table'
 import type { HoldInput, OnSkin } from './schema'
 import { coveredBy, skinOf, type SkinFace } from './skin'
-import { softenedMPa } from './softened'
 
 /** Cells past which a run takes minutes here. */
 const MOST_CELLS = 250_000
@@ -198,7 +198,7 @@ export function holdSetup(input: HoldInput): { setup: HoldSetup } | { misplaced:
     const usual = categoryOf(zone.kind === 'weld' ? 'weld' : 'softened', input.alloy.alloy)
     return {
       id: zone.id,
-      yieldMPa: zone.yieldMPa ?? softenedMPa(input.alloy, base.yieldMPa),
+      yieldMPa: zone.yieldMPa ?? Math.min(base.yieldMPa, softenedMPa(input.alloy.alloy)),
       category: zone.category ? { ...usual, mPa: zone.category, source: 'as it was said' } : usual,
       cells: Int32Array.from(all.filter(cell => inZone.get(cell) === n)),
     }

@@ -28,6 +28,9 @@ const fillers = computed(() =>
       <PickField path="call.process" />
       <PickField path="call.filler" clearable :words="fillers" />
       <PickField path="call.school" />
+      <NuxtLink class="plain-button slight" :to="`/job/${store.job!.id}/hold`" data-testid="to-hold-bench"
+        >Will it hold: the hold bench</NuxtLink
+      >
     </template>
     <template #piece="{ working }"
       ><OddsPiece /><WaysPiece /><MattersPiece /><DecisionsPiece /><CrackMapPiece /><RankingTables @working="working"

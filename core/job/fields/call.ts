@@ -2,7 +2,8 @@ import { PROCESS_NAMES } from '../../process/registry'
 import { z } from 'zod'
 import { HOW_SURE } from '../../matters/how-measured.table'
 import { PREFERS } from '../words.table'
-import { count, map, maybePick, pick, reading, words } from './declared'
+import { heldSchema, pullSchema } from './hold.schema'
+import { amount, count, list, map, maybePick, pick, reading, words } from './declared'
 
 /** What was decided, and what the decision weighs. */
 export const call = {
@@ -19,6 +20,10 @@ export const call = {
   }),
   dilutionPct: reading('pct', 'Base in the bead', { usual: 30, min: 0, max: 100, help: 'about 30 is ordinary' }),
   passes: count('Passes', 1, 6, 1),
+  /** Where the part is bolted at its work, and what pulls on it there. */
+  heldAt: list('Bolted or clamped here', 12, heldSchema, { knownBy: 'itself', order: 'as-put-in' }),
+  pulls: list('What pulls on it', 12, pullSchema, { knownBy: 'itself', order: 'as-put-in' }),
+  pullTimes: amount('It comes and goes', z.number().min(1).max(1e10), 'times'),
   /** What the customer would rather have, of ways that are each best in something. */
   prefers: maybePick('The customer would rather have it', PREFERS),
   /** How sure readings are, by the mend they are of and their name; left out, as such things are measured. */

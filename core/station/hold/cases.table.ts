@@ -1,0 +1,10 @@
+/** States of a part that its load is tried on. */
+export const CASES = { new: 'as it was new', cracked: 'cracked as it came', mended: 'mended as planned' } as const
+export type HeldCase = keyof typeof CASES
+
+/** What a zone of the part is called. */
+export const ZONES = { base: 'the plain metal', soft: 'the soft metal beside', weld: 'the weld at' } as const
+/** A factor on yield below this breaks sooner or later; below the next it wants care. Judgement. */
+export const [BREAKS_BELOW, CARE_BELOW] = [1, 2]
+/** Every factor may be off by so much either way. Judgement. */
+export const EITHER_WAY = 1 / 3

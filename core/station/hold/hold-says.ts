@@ -1,0 +1,48 @@
+import type { Held, ZoneLife } from '../../hold/run'
+import { capital, figure, type Sentence } from '../parts'
+import { BREAKS_BELOW, CARE_BELOW, CASES, ZONES, type HeldCase } from './cases.table'
+
+/** One state of a part under its load. */
+export interface HeldState extends Pick<Held, 'by' | 'weakest' | 'cells' | 'imbalancePct'> {
+  id: HeldCase
+  /** The farthest that any corner moves, mm. */
+  givesMm: number
+  /** Of the zone that lasts least; null where nobody said how often. */
+  life: ZoneLife | null
+}
+
+/** A zone in words, with the name of the mend that it lies at. */
+export function zoneName(zone: string, names: Readonly<Record<string, string>>): string {
+  const kind = zone.startsWith('weld-') ? 'weld' : zone.startsWith('soft-') ? 'soft' : 'base'
+  const name = names[zone]
+  return name ? `${ZONES[kind]} ${name}` : ZONES[kind]
+}
+export const factorOf = ({ by, weakest }: HeldState): number => by.find(({ zone }) => zone === weakest)?.factor ?? 0
+
+/** What the mended part bears, as the bench's call. */
+export function holdSentence(state: HeldState, names: Readonly<Record<string, string>>): Sentence {
+  return [
+    `${capital(CASES[state.id])} it bears `,
+    figure(Number(factorOf(state).toPrecision(2)), 'number'),
+    ` times that load before it gives, first at ${zoneName(state.weakest, names)}.`,
+  ]
+}
+
+/** What that means beside the part as it was, and how sure it is. */
+export function holdWhy(states: readonly HeldState[]): Sentence[] {
+  const of = (id: HeldCase) => states.find(state => state.id === id)
+  const [before, mended] = [of('new'), of('mended')]
+  const said: Sentence[] = []
+  if (before && factorOf(before) < CARE_BELOW)
+    said.push([
+      factorOf(before) < BREAKS_BELOW
+        ? 'It did not bear that load when it was new either: mended as new it breaks again. Put the cause right, or make it stronger.'
+        : 'It was near its limit when it was new: mended as new it may break again. Put the cause right, or make it stronger.',
+    ])
+  if (mended && factorOf(mended) < BREAKS_BELOW)
+    said.push(['Mended, it gives under that load: plate it, relieve it, or say no.'])
+  else if (mended && factorOf(mended) < CARE_BELOW)
+    said.push(['Mended, it has little in hand: write the load down as its limit.'])
+  said.push(['An estimate, not a proof: a third either way on every factor, a factor of ten on every life.'])
+  return said
+}
