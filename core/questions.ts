@@ -1,4 +1,4 @@
-import { askFind } from './ask/find/question'
+import { askFind } from './station/find/question'
 import type { Question } from './ask/question'
 import { createRegistry } from './ask/registry'
 import * as arc from './arc/question'

@@ -9,7 +9,7 @@ export interface Category {
 
 const IIW = 'IIW recommendations for fatigue design (Hobbacher), aluminium, from memory'
 /**
- * Classes by place. Welded: transverse butt welds as a bench lays them, not ground, not tested by X-ray. Plain: rolled or
+ * Classes by place. Welded: transverse butt welds as a bench lays them, neither ground nor X-rayed. Plain: rolled or
  * extruded metal of the 5xxx and 6xxx, of the 7xxx.
  */
 const WELDED: Category = { mPa: 32, slope: 3, source: `class of a transverse butt weld as laid: ${IIW}` }

@@ -24,8 +24,21 @@ export function cellGrid({ cellAt, cells }: Lattice): (i: number, j: number, k: 
 
 /** Pairs of cells that a crack parts: those whose middles lie over it, on both its sides. */
 function parted(lattice: Lattice, crack: Crack, grid: ReturnType<typeof cellGrid>): [low: number, high: number][] {
-  const { axis, atMm, from, to } = crack
-  const level = Math.round((atMm - lattice.originMm[axis]) / lattice.stepMm[axis])
+  const { axis, atMm } = crack
+  const exact = (atMm - lattice.originMm[axis]) / lattice.stepMm[axis]
+  const near = Math.round(exact)
+  // The nearest boundary of cells may be the skin itself: then the one on the other side.
+  const beside = near + (exact < near ? -1 : 1)
+  const found = partedAt(lattice, crack, grid, near)
+  return found.length ? found : partedAt(lattice, crack, grid, beside)
+}
+
+function partedAt(
+  lattice: Lattice,
+  { axis, from, to }: Crack,
+  grid: ReturnType<typeof cellGrid>,
+  level: number,
+): [low: number, high: number][] {
   const found: [number, number][] = []
   for (let cell = 0; cell < lattice.cells; cell++) {
     if (lattice.cellAt[3 * cell + axis] !== level) continue

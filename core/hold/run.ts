@@ -55,7 +55,7 @@ function principals(stress: Float64Array): Triple {
   return [first, stress[0]! + stress[1]! + stress[2]! - first - third, third]
 }
 
-/** Where the stress of a cell is looked at for a place: at its middle, carried to the skin where the place lies on it. */
+/** Where a cell's stress is looked at for a place: at its middle, carried to the skin where the place lies on it. */
 function carriedTo(lattice: Lattice, cell: number, at: readonly number[], onSkin: ReadonlySet<string>): Local {
   const middle = cellMm(lattice, cell)
   return [0, 1, 2].map(way => {

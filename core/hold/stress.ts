@@ -11,7 +11,7 @@ const STRAIN_OF = [
 ] as const
 
 /**
- * Stress at a place in a cell, xx yy zz xy yz zx, MPa, with the cell's own bending: what carries it from a cell's middle
+ * Stress at a place in a cell, xx yy zz xy yz zx, MPa, with the cell's own bending, which carries it from its middle
  * to the skin. Source: Wilson and others 1973, the inner modes worked out as in the cell's stiffness.
  */
 export function stressAt(

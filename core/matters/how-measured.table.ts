@@ -54,12 +54,3 @@ export const AS_SAID: HowMeasured = { plusMinus: 0, minutes: 0 }
 export const LOOK_MIN = 5
 /** Finding out which metal it is: spark, drop and scratch, as *Know* has them. Judgement. */
 export const METAL_MIN = 12
-
-/** How sure somebody says a reading is; measured, by how such things are. Judgement. */
-export const HOW_SURE = {
-  guessed: { name: 'guessed', pct: 30 },
-  'by-eye': { name: 'by eye', pct: 12 },
-  measured: { name: 'measured' },
-  exact: { name: 'exact', pct: 0 },
-} as const
-export type HowSure = keyof typeof HOW_SURE

@@ -24,8 +24,8 @@ export const alloyInTemper = z
   })
 
 /**
- * 0.2 % proof stress of an alloy in a temper, MPa: of the temper that was named where a table has it, else of that which
- * a part usually has.
+ * 0.2 % proof stress of an alloy in a temper, MPa: of the temper that was named where a table has it, else of that a
+ * part usually has.
  */
 export function proofOf({ alloy, temper }: AlloyInTemper): { proofMPa: number; ofTemper: string | null } {
   const row = PROOF_BY_TEMPER[alloy.name]

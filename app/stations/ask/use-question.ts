@@ -1,7 +1,7 @@
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import type { AnswerRows } from '#core/ask/answer-rows'
 import { inputFromForm, type QuestionField } from '#core/ask/fields'
-import type { Found } from '#core/ask/find/find'
+import type { Found } from '#core/station/find/find'
 import type { Asked } from '#core/ask/registry'
 import { groupOf, QUESTION_GROUPS } from '#core/station/ask/ask-groups.table'
 import { coreWorker } from '~/composables/core-worker'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { HOW_SURE, type HowSure } from '#core/matters/how-measured.table'
+import { HOW_SURE, type HowSure } from '#core/job/how-sure.table'
 import { useMatters } from '~/composables/use-matters'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'

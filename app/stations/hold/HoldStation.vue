@@ -2,7 +2,7 @@
 import { computed, defineAsyncComponent } from 'vue'
 import { PULLS, type Pull } from '#core/job/fields/hold.schema'
 import { CASES } from '#core/station/hold/cases.table'
-import { factorOf, holdSentence, holdWhy, zoneName } from '#core/station/hold/hold-says'
+import { factorOf, holdSentence, holdWhy, zoneWords } from '#core/station/hold/hold-says'
 import { figures } from '#core/quantity/show'
 import type { DrawnMark } from '~/drawing/marks'
 import SentenceLine from '~/bench/SentenceLine.vue'
@@ -34,7 +34,7 @@ const {
 const names = computed(() => (typeof bench.value === 'string' ? {} : bench.value.names))
 const call = computed(() => {
   const mended = states.value.find(({ id }) => id === 'mended')
-  return mended ? holdSentence(mended, names.value) : null
+  return mended ? holdSentence(mended) : null
 })
 const why = computed(() => (states.value.length ? holdWhy(states.value) : []))
 const spot = (id: string, n: number, name: string, at: readonly number[]): DrawnMark => ({
@@ -121,8 +121,6 @@ const cycles = (value: number) => figures(Number(value.toPrecision(1)), 0, true)
         suffix="times"
         inputmode="numeric"
         :model-value="store.job!.call.pullTimes === null ? '' : String(store.job!.call.pullTimes)"
-        hint="empty: it only hangs there"
-        persistent-hint
         @change="times(($event.target as HTMLInputElement).value)"
       />
       <p v-if="typeof bench === 'string'" role="status" data-testid="hold-wants">
@@ -154,8 +152,7 @@ const cycles = (value: number) => figures(Number(value.toPrecision(1)), 0, true)
         @pick="put"
       />
       <p v-if="shown" class="small quiet">
-        From dark to bright: how near each place is to giving, bright at its yield. The last number is the weakest
-        place.
+        The brighter, the nearer a place is to giving. The last number is the weakest place.
       </p>
       <table v-if="states.length" data-testid="held">
         <thead>
@@ -173,7 +170,10 @@ const cycles = (value: number) => figures(Number(value.toPrecision(1)), 0, true)
               <button type="button" class="open-figure" @click="shownId = state.id">{{ CASES[state.id] }}</button>
             </td>
             <td class="num">{{ factorOf(state).toPrecision(2) }}</td>
-            <td>{{ zoneName(state.weakest, names) }}</td>
+            <td>
+              {{ zoneWords(state.weakest)
+              }}<template v-if="names[state.weakest]">, <span>{{ names[state.weakest] }}</span></template>
+            </td>
             <td class="num">{{ settings.text(state.givesMm * 1000, 'um') }}</td>
             <td v-if="store.job!.call.pullTimes" class="num">
               <template v-if="state.life"

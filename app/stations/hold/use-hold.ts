@@ -43,7 +43,8 @@ export function useHold() {
   /** How near each place is to its yield, on the part's skin. */
   const colours = computed(() => {
     const state = shown.value
-    return state ? { map: state.map, moment: state.map.moments[0]!, lowC: 0, highC: 100 } : null
+    const moment = state?.map.moments[0]
+    return moment ? { map: state!.map, moment, lowC: 0, highC: Math.max(1, ...moment.tenths) / 10 } : null
   })
 
   const putting = ref<Put | null>(null)

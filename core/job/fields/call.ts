@@ -1,6 +1,6 @@
 import { PROCESS_NAMES } from '../../process/registry'
 import { z } from 'zod'
-import { HOW_SURE } from '../../matters/how-measured.table'
+import { HOW_SURE } from '../how-sure.table'
 import { PREFERS } from '../words.table'
 import { heldSchema, pullSchema } from './hold.schema'
 import { amount, count, list, map, maybePick, pick, reading, words } from './declared'

@@ -3,7 +3,7 @@ export const CASES = { new: 'as it was new', cracked: 'cracked as it came', mend
 export type HeldCase = keyof typeof CASES
 
 /** What a zone of the part is called. */
-export const ZONES = { base: 'the plain metal', soft: 'the soft metal beside', weld: 'the weld at' } as const
+export const ZONES = { base: 'the plain metal', soft: 'the soft metal beside the weld', weld: 'the weld' } as const
 /** A factor on yield below this breaks sooner or later; below the next it wants care. Judgement. */
 export const [BREAKS_BELOW, CARE_BELOW] = [1, 2]
 /** Every factor may be off by so much either way. Judgement. */

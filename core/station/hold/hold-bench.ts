@@ -3,6 +3,7 @@ import { NoAnswer } from '../../ask/question'
 import type { holdFields } from '../../hold/schema'
 import { PULLS, type PulledPlace } from '../../job/fields/hold.schema'
 import type { Job } from '../../job/job.schema'
+import { isOfKind } from '../../mend/registry'
 import { findAlloy } from '../../metal/find-alloy'
 import { mechanicalOf } from '../../metal/mechanical.table'
 import { softenedMPa } from '../../metal/softened.table'
@@ -64,6 +65,18 @@ function boxAlong(
   return { box: [...from, ...size], across }
 }
 
+/** Whether a mark's line goes into the part rather than along its face: no box through the wall lies along that. */
+function goesInward(mark: StoredMark, line: readonly Triple[]): boolean {
+  const reach = (axis: 0 | 1 | 2) => Math.max(...line.map(at => at[axis])) - Math.min(...line.map(at => at[axis]))
+  const deep = FACE_AXIS[mark.face]
+  return AXES.every(axis => axis === deep || reach(axis) < reach(deep))
+}
+/** Whether what is mended there was parted, and not only built up or bored. */
+const isBroken = (job: Job, mark: StoredMark): boolean => {
+  const mend = job.mends.find(({ id }) => id === mark.mend)
+  return mend !== undefined && isOfKind(mend.kind, 'broken-line')
+}
+
 function forceOf({ what, face, n }: PulledPlace): Triple {
   const { way } = PULLS[what]
   if (way === 'down') return [0, 0, -n]
@@ -100,13 +113,15 @@ export function holdBench(job: Job, plan: JobPlan, shape: Exclude<Shape, { kind:
   for (const mark of job.shape.marks.filter(one => one.kind === 'mend')) {
     const planned = plan.mends.rows.find(row => row.id === mark.mend)?.planned
     const line = weldLine(mark, planned?.run ?? null)
-    if (!line || line.length < 2) continue
+    if (!line || line.length < 2 || goesInward(mark, line)) continue
     const name = mendedAt(job, mark)
     const { box, across } = boxAlong(mark, line, wallMm / 2, 0, wallMm)
-    const crack = [...box]
-    crack[across]! += wallMm / 2
-    crack[across + 3] = 0
-    cracks.push({ id: `crack-${mark.id}`, kind: 'crack', boxMm: crack as Zone['boxMm'] })
+    if (isBroken(job, mark)) {
+      const crack = [...box]
+      crack[across]! += wallMm / 2
+      crack[across + 3] = 0
+      cracks.push({ id: `crack-${mark.id}`, kind: 'crack', boxMm: crack as Zone['boxMm'] })
+    }
     const filler = findAlloy(planned?.filler ?? '')
     const softMPa = softenedMPa(alloy)
     const softened = boxAlong(mark, line, wallMm / 2 + SOFT_MM, SOFT_MM, wallMm).box
@@ -122,12 +137,12 @@ export function holdBench(job: Job, plan: JobPlan, shape: Exclude<Shape, { kind:
     names[`soft-${mark.id}`] = name
     names[`weld-${mark.id}`] = name
   }
-  if (!cracks.length) throw new NoAnswer('mark on the part where it is mended, along its line')
+  if (!welds.length) throw new NoAnswer('mark on the part where it is mended, along its line')
   return {
     names,
     cases: [
       { id: 'new', asked: { ...shared, zones: [] } },
-      { id: 'cracked', asked: { ...shared, zones: cracks } },
+      ...(cracks.length ? [{ id: 'cracked' as const, asked: { ...shared, zones: cracks } }] : []),
       // What lies over it is said later: the weld lies in what it softened.
       {
         id: 'mended',

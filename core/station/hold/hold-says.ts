@@ -11,20 +11,17 @@ export interface HeldState extends Pick<Held, 'by' | 'weakest' | 'cells' | 'imba
   life: ZoneLife | null
 }
 
-/** A zone in words, with the name of the mend that it lies at. */
-export function zoneName(zone: string, names: Readonly<Record<string, string>>): string {
-  const kind = zone.startsWith('weld-') ? 'weld' : zone.startsWith('soft-') ? 'soft' : 'base'
-  const name = names[zone]
-  return name ? `${ZONES[kind]} ${name}` : ZONES[kind]
-}
+/** What a zone is, in words. */
+export const zoneWords = (zone: string): string =>
+  ZONES[zone.startsWith('weld-') ? 'weld' : zone.startsWith('soft-') ? 'soft' : 'base']
 export const factorOf = ({ by, weakest }: HeldState): number => by.find(({ zone }) => zone === weakest)?.factor ?? 0
 
 /** What the mended part bears, as the bench's call. */
-export function holdSentence(state: HeldState, names: Readonly<Record<string, string>>): Sentence {
+export function holdSentence(state: HeldState): Sentence {
   return [
     `${capital(CASES[state.id])} it bears `,
     figure(Number(factorOf(state).toPrecision(2)), 'number'),
-    ` times that load before it gives, first at ${zoneName(state.weakest, names)}.`,
+    ` times that load before it gives, first at ${zoneWords(state.weakest)}.`,
   ]
 }
 

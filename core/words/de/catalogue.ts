@@ -44,6 +44,7 @@ import stationCall from './station-call.json'
 import stationDay from './station-day.json'
 import stationHandOver from './station-hand-over.json'
 import stationHeat from './station-heat.json'
+import stationHold from './station-hold.json'
 import stationKit from './station-kit.json'
 import stationKnow from './station-know.json'
 import stationLessons from './station-lessons.json'
@@ -114,6 +115,7 @@ export const GERMAN: Catalogue = Object.assign(
   stationDay,
   stationHandOver,
   stationHeat,
+  stationHold,
   stationKit,
   stationKnow,
   stationLessons,

@@ -1,7 +1,8 @@
 import type { z } from 'zod'
 import type { LanguageId } from '../../words/languages.table'
-import { fieldsOf, unitOfKey, type QuestionField } from '../fields'
-import type { Question } from '../question'
+import { fieldsOf, unitOfKey, type QuestionField } from '../../ask/fields'
+import type { Question } from '../../ask/question'
+import { PROCESS_IDS } from '../../process/registry'
 import { heard, type Heard, type Said } from './said'
 import { CHOICE_WORDS, FIELD_HINTS, TOPICS } from './topics.table'
 
@@ -107,12 +108,20 @@ function fieldsFor(question: Question): QuestionField[] {
   return fields
 }
 
+/** What a process is called in short: the parts of its own name. */
+const processWords = (choice: string | number): string[] => {
+  const parts = PROCESS_IDS.some(id => id === choice) ? String(choice).split('-') : []
+  return parts.flatMap(part => (part.length < 3 ? [] : part === 'tig' ? [part, 'wig'] : [part]))
+}
+
 /** Choices that a word names. */
 function chosen(words: readonly string[], fields: readonly QuestionField[], input: Record<string, unknown>): void {
   for (const field of fields) {
     if (field.key in input || !field.choices.length) continue
     const found = field.choices.find(choice => {
-      const stems = [...(CHOICE_WORDS[choice] ?? '').split(' '), String(choice)].filter(Boolean)
+      const stems = [...(CHOICE_WORDS[choice] ?? '').split(' '), ...processWords(choice), String(choice)].filter(
+        Boolean,
+      )
       return stems.some(stem => words.some(word => begins(word, stem)))
     })
     if (found !== undefined) input[field.key] = found

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { LANGUAGE_IDS } from '../../words/languages.table'
-import { plain } from '../output'
-import { question, type Question } from '../question'
+import { plain } from '../../ask/output'
+import { question, type Question } from '../../ask/question'
 import { found } from './find'
 
 /** The question that finds a question, over all the others. */

@@ -1,5 +1,5 @@
 /**
- * Words that a question is asked with, by the beginnings of words, in both languages; `!` before one that says it nearly
+ * Words that a question is asked with, by the beginnings of words, in both languages; `!` before one that nearly says it
  * by itself. Judgement.
  */
 export const TOPICS: Readonly<Record<string, { readonly en: string; readonly de: string }>> = {
@@ -182,9 +182,6 @@ export const FIELD_HINTS: Readonly<Record<string, string>> = {
 
 /** Words for a choice, by the beginnings of words. */
 export const CHOICE_WORDS: Readonly<Record<string, string>> = {
-  'ac-tig': 'tig wig',
-  'mig-pulse': 'mig pulse',
-  'mig-spool': 'spool',
   drill: 'drill bohr',
   endmill: 'endmill mill fräs',
   tap: 'tap gewindebohr',
