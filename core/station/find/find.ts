@@ -17,7 +17,7 @@ export interface Found {
 }
 
 const [SAYS_IT, SAYS_SOME] = [3, 1]
-/** What each figure that finds its field speaks for a question, each left over and each field still wanted against it. */
+/** What each figure that finds its field speaks for a question, each left over and each field wanted against it. */
 const [PLACED, LEFT_OVER, WANTED] = [1.2, -1.4, -0.35]
 /** Less than this speaks for nothing. */
 const LEAST = 0.6
@@ -152,7 +152,7 @@ const ALONE: readonly [kind: Said['kind'], question: string, points: number][] =
 ]
 
 /**
- * The questions that words may have meant, likeliest first, with what they said put into their fields; none where nothing
+ * The questions that words may have meant, likeliest first, with what they said put into their fields; none where none
  * fits. By words that each is asked with and by what finds its field. Accuracy: judgement; a hundred sentences in both
  * languages are tested.
  */

@@ -1,5 +1,5 @@
 /**
- * Words that a question is asked with, by the beginnings of words, in both languages; `!` before one that nearly says it
+ * Words that a question is asked with, by the beginnings of words, in both languages; `!` before one that does so
  * by itself. Judgement.
  */
 export const TOPICS: Readonly<Record<string, { readonly en: string; readonly de: string }>> = {

@@ -86,7 +86,7 @@ function forceOf({ what, face, n }: PulledPlace): Triple {
 }
 
 /**
- * What the hold bench asks: the part as it was new, cracked as it came, and mended as planned, held and pulled where the
+ * What the hold bench asks: the part as it was new, cracked as it came, mended as planned, held and pulled where the
  * job says.
  * @throws NoAnswer with what is wanted
  */
