@@ -64,6 +64,34 @@ function whole(): void {
   )
 }
 
+/** Hundreds of plans: other ways, and what matters; and a part under its load. */
+function many(): void {
+  const { example } = questions.get('job.ways')!
+  const asked = questions.ask('job.ways', example)
+  const looked = asked.ok ? (asked.answer as { looked: number }).looked : 1
+  const ways = timed(3, () => questions.ask('job.ways', example))
+  line('job.ways, three mends, a thousand plans (limit 5 s)', ms((1000 * ways) / looked))
+  const job = questions.get('job.plan')!.example
+  line(
+    'job.matters, three mends, 400 draws and its places (limit 2 s)',
+    ms(timed(3, () => questions.ask('job.matters', job))),
+  )
+  line(
+    'hold.simulate, 47,000 cells (limit 4 s for 60,000)',
+    ms(
+      timed(1, () =>
+        questions.ask('hold.simulate', {
+          shape: { kind: 'flanged-box', xMm: 240, yMm: 160, zMm: 60, wallMm: 6, flangeMm: 20, flangeThickMm: 8 },
+          cellMm: 2.2,
+          alloy: '356-T6',
+          fixed: [{ face: 'left' }],
+          loads: [{ id: 'end', on: { face: 'right' }, forceN: [0, 0, -500] }],
+        }),
+      ),
+    ),
+  )
+}
+
 /** What runs in the browser, each on the built application. */
 const BROWSER = {
   page: inThePage,
@@ -91,6 +119,7 @@ const asked = (Object.keys(BROWSER) as (keyof typeof BROWSER)[]).filter(room => 
 if (!asked.length) {
   core()
   whole()
+  many()
   solids(process.argv.includes('--short'))
   photos()
   days(line)
