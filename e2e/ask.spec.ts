@@ -58,6 +58,7 @@ test('plain words find their question and fill it in; Enter takes the first', as
   await expect(page).toHaveURL(/q=thread\.dims/)
   await expect(page.getByText('6.8', { exact: false }).first()).toBeVisible()
   await words.fill('duty 200 A 35 % at 150 A')
+  await expect(page.getByTestId('meant')).toContainText('200 A')
   await page.getByTestId('meant').getByRole('button').first().click()
   await expect(page).toHaveURL(/q=machine\.duty/)
   await expect(page.locator('input').filter({ visible: true }).nth(1)).toHaveValue('200 A')

@@ -38,8 +38,10 @@ export interface Looking {
   of: number
 }
 
-/** Up to as many combinations all are worked out; of more, as many at most. */
+/** Up to as many combinations all are worked out, of more as many at most; fewer where each has many mends. */
 const ALL_UP_TO = 2000
+const MENDS_OF_THAT = 4
+const plansFor = (job: JobGiven) => Math.round(ALL_UP_TO * Math.min(1, MENDS_OF_THAT / job.mends.length))
 
 interface Candidate {
   warm: WarmSet
@@ -49,6 +51,8 @@ interface Candidate {
 interface Found extends Way {
   candidate: Candidate
   missed: readonly string[]
+  /** The chance of each mend by itself, by its id. */
+  ofMend: ReadonlyMap<string, number>
 }
 
 const isChosen = (about: Decision['about']): about is 'process' | 'filler' | 'way' | 'finish' | 'warmth' =>
@@ -128,6 +132,7 @@ class Workshop {
       set: new Map(options.map(({ choice, given }) => [given.id, choice])),
       missed: plan.mends.flatMap(({ id, decision }) => (isMended(decision) ? [] : [id])),
       candidate,
+      ofMend: new Map(plan.mends.map(({ id, chancePct }) => [id, chancePct])),
     }
   }
 
@@ -172,26 +177,40 @@ function* everyOne({ warms, lists }: Ground): Generator<Candidate> {
 }
 
 /**
- * From the plan's own on, one thing changed at a time: first each of its mends to each of its options under each
- * warmth, then those that were best of each together, then whatever is beside the best so far.
+ * From the plan's own on: each mend in turn changed to each of its options; each at its cheapest, its quickest and its
+ * surest together, under each warmth; those that were best of each in every combination, where they are few; then
+ * whatever differs in one thing from the best so far.
  */
 function* searched(shop: Workshop, ground: Ground, most: number): Generator<Candidate> {
   const { warms, lists } = ground
   const own = lists.map(list => list[0]!)
-  for (const warm of warms) {
-    const best: MendOption[][] = []
-    for (const [n, list] of lists.entries()) {
-      const front = new Front<Found & { option: MendOption }>()
-      for (const option of list) {
-        const candidate = { warm, options: own.map((one, m) => (m === n ? option : one)) }
-        yield candidate
-        const found = shop.work(candidate)
-        if (found && !found.missed.includes(option.given.id)) front.add({ ...found, option })
-      }
-      best.push([...new Set([own[n]!, ...front.kept.map(one => one.option)])])
+  const fronts = []
+  for (const [n, list] of lists.entries()) {
+    const front = new Front<Figures & { option: MendOption }>()
+    for (const option of list) {
+      const candidate = { warm: warms[0]!, options: own.map((one, m) => (m === n ? option : one)) }
+      yield candidate
+      const found = shop.work(candidate)
+      const { id } = option.given
+      // The whole is as sure as its least sure mend: what makes another surer is seen at that one alone.
+      if (found && !found.missed.includes(id))
+        front.add({ price: found.price, elapsedMin: found.elapsedMin, chancePct: found.ofMend.get(id) ?? 100, option })
     }
-    if (productOf(best) <= most / warms.length) for (const options of combinations(best)) yield { warm, options }
+    fronts.push(front.kept)
   }
+  const best = fronts.map((kept, n) => [...new Set([own[n]!, ...kept.map(one => one.option)])])
+  const ends: ((one: Figures) => number)[] = [one => one.price, one => one.elapsedMin, one => -one.chancePct]
+  for (const end of ends) {
+    const options = fronts.map((kept, n) => kept.toSorted((a, b) => end(a) - end(b))[0]?.option ?? own[n]!)
+    for (const warm of warms) yield { warm, options }
+  }
+  if (productOf(best) <= most / 2 / warms.length) yield* everyOne({ warms, lists: best })
+  yield* beside(shop, { warms, lists: best })
+  yield* beside(shop, ground)
+}
+
+/** Whatever differs in one thing from the best so far, until nothing new is best. */
+function* beside(shop: Workshop, ground: Ground): Generator<Candidate> {
   const seen = new Set<Found>()
   for (;;) {
     const next = shop.front().filter(one => !seen.has(one))
@@ -234,7 +253,7 @@ function plainest(way: Found, own: Found, shop: Workshop): Found {
  * better or it has looked at as many. A mend that no combination mends stands as it was given.
  * Told after each plan how far it is; the same job gives the same ways.
  */
-export function* waysOf(job: JobGiven, most: number, allUpTo = ALL_UP_TO): Generator<Looking, WaysFound> {
+export function* waysOf(job: JobGiven, most: number, allUpTo = plansFor(job)): Generator<Looking, WaysFound> {
   const memo = new Memo()
   const shop = new Workshop(job, memo)
   const { warm, warmSchool } = job

@@ -21,6 +21,7 @@ const {
   issues,
   useExample,
   meant,
+  likeliest,
   take,
 } = useQuestion()
 const { copy, copied, isSupported } = useClipboard({ copiedDuring: 4000 })
@@ -33,6 +34,10 @@ function choose(question: string) {
 function takeUp(found: (typeof meant.value)[number]) {
   take(found)
   listed.value = false
+}
+async function takeFirst() {
+  const found = await likeliest()
+  if (found) takeUp(found)
 }
 const putIn = (input: Record<string, unknown>) =>
   Object.values(input)
@@ -57,7 +62,7 @@ const putIn = (input: Record<string, unknown>) =>
           type="search"
           clearable
           data-testid="question"
-          @keydown.enter="meant[0] && takeUp(meant[0])"
+          @keydown.enter="takeFirst"
         />
         <section v-if="meant.length" data-testid="meant">
           <p class="label">It may mean</p>

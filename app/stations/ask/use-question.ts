@@ -90,14 +90,18 @@ export function useQuestion() {
 
   /** Questions that what was typed may mean, with what it said put into them. */
   const meant = shallowRef<Found[]>([])
-  let looking = 0
-  watch(sought, async words => {
-    const mine = ++looking
-    const asked = words?.trim()
+  const lookUp = async (words: string): Promise<Found[]> => {
+    const asked = words.trim()
       ? await coreWorker().ask('ask.find', { words: words.slice(0, 400), language: settings.language })
       : null
-    if (mine === looking) meant.value = asked?.ok ? (asked.answer as { found: Found[] }).found : []
+    return asked?.ok ? (asked.answer as { found: Found[] }).found : []
+  }
+  watch(sought, async words => {
+    const found = await lookUp(words ?? '')
+    if (words === sought.value) meant.value = found
   })
+  /** The likeliest of what the words mean as they now stand, whatever the list still shows. */
+  const likeliest = async (): Promise<Found | null> => (await lookUp(sought.value ?? ''))[0] ?? null
   /** Opens a question with what was said in its fields. */
   function take({ question, input }: Found) {
     if (question === name.value) {
@@ -145,6 +149,7 @@ export function useQuestion() {
     issues,
     useExample,
     meant,
+    likeliest,
     take,
   }
 }

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import MattersPiece from '~/bench/MattersPiece.vue'
 import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'
 import StationFrame from '~/bench/StationFrame.vue'
 import { useJob } from '~/stores/job'
 import CrackMapPiece from './CrackMapPiece.vue'
 import DecisionsPiece from './DecisionsPiece.vue'
-import MattersPiece from './MattersPiece.vue'
 import OddsPiece from './OddsPiece.vue'
 import RankingTables from './RankingTables.vue'
 import WaysPiece from './WaysPiece.vue'

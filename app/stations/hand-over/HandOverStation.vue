@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useFiles } from '~/composables/use-files'
+import MattersPiece from '~/bench/MattersPiece.vue'
 import PickField from '~/bench/PickField.vue'
 import StationFrame from '~/bench/StationFrame.vue'
 import WordsField from '~/bench/WordsField.vue'
@@ -137,6 +138,7 @@ function took(id: string, text: string | null) {
         </button>
       </div>
       <QuotePiece @working="working('quote')" />
+      <MattersPiece v-if="!store.job!.handOver.handedAt" brief />
       <StepsPiece />
     </template>
   </StationFrame>

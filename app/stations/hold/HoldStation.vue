@@ -152,7 +152,7 @@ const cycles = (value: number) => figures(Number(value.toPrecision(1)), 0, true)
         @pick="put"
       />
       <p v-if="shown" class="small quiet">
-        The brighter, the nearer a place is to giving. The last number is the weakest place.
+        The redder, the nearer a place is to giving. The last number is the weakest place.
       </p>
       <table v-if="states.length" data-testid="held">
         <thead>
@@ -216,6 +216,9 @@ const cycles = (value: number) => figures(Number(value.toPrecision(1)), 0, true)
 .puts [aria-pressed='true'] {
   background: var(--soot);
   color: var(--paper);
+}
+.readings .strong {
+  margin-top: 12px;
 }
 .strong-n {
   flex: 0 0 120px;

@@ -5,7 +5,11 @@ import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 import { useShop } from '~/stores/shop'
 
-/** How sure price, hours and chance are, and which reading is worth measuring before it is decided. */
+/**
+ * How sure price, hours and chance are, and which reading is worth measuring before it is decided; in brief, without
+ * what each reading makes of it.
+ */
+defineProps<{ brief?: boolean }>()
 const store = useJob()
 const shop = useShop()
 const settings = useSettings()
@@ -44,7 +48,7 @@ const setSure = (key: string, sure: HowSure) =>
       </template>
       <template v-else>Good enough, go on: nothing that is unsure turns a decision.</template>
     </p>
-    <details data-testid="matters-table">
+    <details v-if="!brief" data-testid="matters-table">
       <summary>What each reading makes of it</summary>
       <ul class="readings">
         <li v-for="reading in matters.readings" :key="reading.path">
