@@ -25,6 +25,7 @@ const VIEWS = [
   '/job/signal-bracket/rebuild',
   '/job/gearbox-cover/shape',
   '/job/gearbox-cover/pull',
+  '/job/gearbox-cover/hold',
   '/job/gearbox-cover/puddle',
   '/puddle',
 ]
