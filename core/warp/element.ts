@@ -70,7 +70,7 @@ export interface Element {
   /** Its own diagonal, the same for every corner, by component. */
   diagonal: readonly [number, number, number]
   hooke: Float64Array
-  /** How far its nine inner modes go for each entry of its corners, 9 × 24: mode m along c is row 3m + c. */
+  /** How far its nine inner modes go for each entry of its corners, 9 × 24: three rows a mode, one a component. */
   inner: Float64Array
 }
 

@@ -6,5 +6,3 @@ export type HeldCase = keyof typeof CASES
 export const ZONES = { base: 'the plain metal', soft: 'the soft metal beside the weld', weld: 'the weld' } as const
 /** A factor on yield below this breaks sooner or later; below the next it wants care. Judgement. */
 export const [BREAKS_BELOW, CARE_BELOW] = [1, 2]
-/** Every factor may be off by so much either way. Judgement. */
-export const EITHER_WAY = 1 / 3

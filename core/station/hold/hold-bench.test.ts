@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
+import { mostMovedMm, towardsYield } from '../../hold/drawn'
 import { hold } from '../../hold/run'
 import { holdFields } from '../../hold/schema'
 import { holdSetup } from '../../hold/setup'
@@ -37,16 +38,10 @@ describe('the hold bench', () => {
   const states = bench.cases.map(({ id, asked }): HeldState => {
     const found = holdSetup(holdFields.parse(asked))
     if (!('setup' in found)) throw new Error(JSON.stringify(found.misplaced))
-    const { by, weakest, cells, imbalancePct, life, displacementMm } = atOnce(hold(found.setup))
-    return {
-      id,
-      by,
-      weakest,
-      cells,
-      imbalancePct,
-      givesMm: Math.max(...displacementMm.map(Math.abs)),
-      life: life[0] ?? null,
-    }
+    const held = atOnce(hold(found.setup))
+    const { by, weakest, cells, imbalancePct, life } = held
+    expect(Math.max(...towardsYield(found.setup, held))).toBeGreaterThan(0)
+    return { id, by, weakest, cells, imbalancePct, givesMm: mostMovedMm(held), life: life[0] ?? null }
   })
   it('loads the part as it was new, cracked and mended, each with its zones', () => {
     expect(bench.cases.map(({ id }) => id)).toEqual(['new', 'cracked', 'mended'])
