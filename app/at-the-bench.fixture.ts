@@ -25,7 +25,10 @@ export async function jobOnTheBench(change: Partial<Job> = {}) {
   return store
 }
 
-/** Long enough for the database, the plan and what follows them. */
+/** So many turns of the event loop are more than a write, what follows the database, and a plan take together. */
+const TURNS = 60
+
+/** Lets the database, the plan and what follows them come to rest: by turns, so that a busy machine gets no fewer. */
 export const settled = async () => {
-  for (let i = 0; i < 4; i++) await new Promise(resolve => setTimeout(resolve, 15))
+  for (let n = 0; n < TURNS; n++) await new Promise(resolve => setTimeout(resolve, 1))
 }

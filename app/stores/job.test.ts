@@ -17,12 +17,20 @@ import { jobOnTheBench, settled } from '~/at-the-bench.fixture'
  * The plan is worked out here as the worker would, when `answer` is called: so a late answer can be made to come late.
  */
 const asked: { job: Job; kit: Kit; answer: () => void; fail: (error: Error) => void }[] = []
+let atOnce = false
 vi.mock('~/composables/core-worker', () => ({
   planned: (job: Job, kit: Kit) =>
     new Promise((resolve, reject) => {
-      asked.push({ job, kit, answer: () => resolve(planJob(job, kit)), fail: reject })
+      const answer = () => resolve(planJob(job, kit))
+      asked.push({ job, kit, answer, fail: reject })
+      if (atOnce) answer()
     }),
 }))
+/** Answers what waits, and from now on at once: also what is asked anew because the kit came in late. */
+const answerAll = () => {
+  atOnce = true
+  for (const each of asked) each.answer()
+}
 
 /** The browser's own small store, in which the journal lies. */
 let kept: Record<string, string> = {}
@@ -49,6 +57,7 @@ const stored = () => db.jobs.get('a') as Promise<Job>
 
 const opened = () => {
   asked.length = 0
+  atOnce = false
   return jobOnTheBench({ mends: [newMend('m', 'crack')] })
 }
 let store: Awaited<ReturnType<typeof opened>>
@@ -377,8 +386,7 @@ describe('the plan', () => {
   it('settled, remembers what the call rests on; opened again, forgets it', async () => {
     store.edit(['takeIn', 'wallMm'], reading('8 mm', 8))
     await settled()
-    asked.at(-1)!.answer()
-    await settled()
+    answerAll()
     await store.settle('take-in')
     expect(store.job!.settled['take-in']!.basis).toMatchObject({ 'takeIn.wallMm': 8 })
     store.unsettle('take-in')
@@ -390,7 +398,7 @@ describe('the plan', () => {
     const pressed = store.settle('take-in')
     await settled()
     expect(store.job!.settled['take-in']).toBeUndefined()
-    asked.at(-1)!.answer()
+    answerAll()
     await pressed
     expect(store.job!.settled['take-in']!.basis).toMatchObject({ 'takeIn.wallMm': 9 })
   })

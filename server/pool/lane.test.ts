@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { afterAll, describe, expect, it } from 'vitest'
+import { afterAll, afterEach, describe, expect, it, vi } from 'vitest'
 import { Lane } from './lane'
 
 const home = mkdtempSync(join(tmpdir(), 'ws-lane-'))
@@ -16,23 +16,28 @@ parentPort.on('message', ({ id, name, input }) => {
 })`,
 )
 afterAll(() => rmSync(home, { recursive: true, force: true }))
+afterEach(() => {
+  vi.useRealTimers()
+})
 
 describe('a lane of questions', () => {
   it('answers in turn', async () => {
-    const lane = new Lane(10, 5, script)
+    const lane = new Lane(10, 120, script)
     const found = await Promise.all([1, 2, 3].map(n => lane.ask('echo', n)))
     expect(found.map(outcome => outcome.kind === 'asked' && outcome.asked.ok && outcome.asked.answer)).toEqual([
       1, 2, 3,
     ])
   })
   it('ends one that takes too long, and answers the next', async () => {
-    const lane = new Lane(10, 0.3, script)
-    const [long, next] = await Promise.all([lane.ask('for-ever', null), lane.ask('echo', 'next')])
-    expect(long).toEqual({ kind: 'too-long', seconds: 0.3 })
-    expect(next).toMatchObject({ kind: 'asked' })
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
+    const lane = new Lane(10, 30, script)
+    const [long, next] = [lane.ask('for-ever', null), lane.ask('echo', 'next')]
+    vi.advanceTimersByTime(30_000)
+    expect(await long).toEqual({ kind: 'too-long', seconds: 30 })
+    expect(await next).toMatchObject({ kind: 'asked' })
   })
   it('turns away what is more than it lets wait, and lives through a thread that breaks', async () => {
-    const lane = new Lane(2, 5, script)
+    const lane = new Lane(2, 120, script)
     const found = await Promise.all([
       lane.ask('break', 0),
       lane.ask('echo', 1),
@@ -42,7 +47,7 @@ describe('a lane of questions', () => {
     expect(found.map(outcome => outcome.kind)).toEqual(['broke', 'asked', 'asked', 'full'])
   })
   it('is free for the next after one that cannot be handed over', async () => {
-    const lane = new Lane(10, 5, script)
+    const lane = new Lane(10, 120, script)
     let deep: unknown = []
     for (let n = 0; n < 20_000; n++) deep = [deep]
     const [first, next] = await Promise.all([lane.ask('echo', deep), lane.ask('echo', 'next')])
