@@ -61,11 +61,13 @@ export async function writePatches(
         )
       : patches
     if (!due.length) return stored
+    const changed = due.reduce(onto, stored)
     const next = {
-      ...due.reduce(onto, stored),
+      ...changed,
       updatedAt,
       stamps: stamped(
-        stamps,
+        stored,
+        changed,
         due.map(patch => patch.path),
         due.reduce((latest, { stamp }) => (stamp && stamp > latest ? stamp : latest), updatedAt),
         stored.updatedAt,

@@ -159,7 +159,7 @@ export const useJob = defineStore('job', () => {
     // What hides in a text is shown, and what an entry leaves out has its usual value: as a file would bring it back.
     const tidy = same(checked.value, valueAt(changed, path)) ? value : checked.value
     const next = tidy === value ? changed : applyPatch(changed, { path, value: tidy })
-    const stamps = stamped(before.stamps, [path], at, before.updatedAt)
+    const stamps = stamped(before, next, [path], at, before.updatedAt)
     return {
       next: { ...next, updatedAt: at, stamps },
       entry: { jobId: before.id, path: [...path], value: tidy, before: from, at, stamp: stamps[fieldOf(path)]! },

@@ -1,5 +1,6 @@
+import { changedParts } from './changed-parts'
 import { declaredAt, isSection } from './fields/sections'
-import type { PathKey } from './patch'
+import { valueAt, type PathKey } from './patch'
 import { tick } from './tick'
 
 /** Parts of a job whose keys are its fields: the stations', and what each station was settled on. */
@@ -17,20 +18,36 @@ export function fieldOf(path: readonly PathKey[]): string {
   return parted(String(path[0])) ? two : String(path[0])
 }
 
-/** A reading of a mend, or whatever else of one stands by itself, as it is timed beside the field it is in. */
-const partOf = (path: readonly PathKey[]): string | null =>
-  path[0] === 'mends' && path.length > 2 ? path.slice(0, 4).join('.') : null
+/** As long as a name of a stamp may be; a part whose name is longer goes by what it is in. */
+const LONGEST_NAME = 120
 
-/** The job's times of change with those of some changes put in; `since` is when the job was last changed. */
+/** The names of what a change touched: its field, and the parts of it that are timed by themselves. */
+function touched(before: object, after: object, path: readonly PathKey[]): string[] {
+  const field = fieldOf(path)
+  const at = field.split('.')
+  const parts = changedParts(valueAt(before, at), valueAt(after, at), field)
+  return [field, ...parts.filter(name => name.length <= LONGEST_NAME)]
+}
+
+/**
+ * A job's times of change with those of some changes put in.
+ * @param before the job before them, with the stamps it had @param after the job with the changes made
+ * @param since when the job was last changed
+ */
 export function stamped(
-  stamps: Readonly<Record<string, string>>,
+  before: Stamped,
+  after: object,
   paths: readonly (readonly PathKey[])[],
   at: string,
   since?: string,
 ): Record<string, string> {
+  const stamps = before.stamps ?? {}
   const now = tick(stamps, at, since)
-  const names = paths.flatMap(path => [fieldOf(path), partOf(path) ?? []].flat())
+  const names = paths.flatMap(path => touched(before, after, path))
   return { ...stamps, ...Object.fromEntries(names.map(name => [name, now])) }
+}
+export interface Stamped {
+  readonly stamps?: Readonly<Record<string, string>>
 }
 
 /** Every field of a job with its value. */

@@ -17,7 +17,7 @@ const at = (s: number) => new Date(Date.parse('2026-11-12T09:00:00Z') + s * 1000
 const reading = (value: number) => ({ typed: `${value} mm`, value })
 const edit = (job: Job, path: (string | number)[], value: unknown, s: number): Job => {
   const next = applyPatch(job, { path, value })
-  return { ...next, updatedAt: at(s), stamps: stamped(job.stamps, [path], at(s)) }
+  return { ...next, updatedAt: at(s), stamps: stamped(job, next, [path], at(s)) }
 }
 const entry = (n: number, note: string) => ({
   id: `e${n}`,
@@ -341,11 +341,10 @@ describe('lists and words of every kind', () => {
 })
 
 describe('clocks set wrong', () => {
-  const change = (job: Job, value: string, clock: string): Job => ({
-    ...applyPatch(job, { path: ['title'], value }),
-    updatedAt: clock,
-    stamps: stamped(job.stamps, [['title']], clock, job.updatedAt),
-  })
+  const change = (job: Job, value: string, clock: string): Job => {
+    const next = applyPatch(job, { path: ['title'], value })
+    return { ...next, updatedAt: clock, stamps: stamped(job, next, [['title']], clock, job.updatedAt) }
+  }
   it('a change made in 2030 gives way to the one made after the clock was put right', () => {
     const early = change(START, 'in 2030', '2030-01-01T00:00:00.000Z')
     const later = change(early, 'put right', '2026-11-12T10:00:00.000Z')
