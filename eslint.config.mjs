@@ -66,6 +66,8 @@ const TOPICS = {
     'words',
   ],
   field: BASE,
+  // Screens pass jobs to each other as files do.
+  screens: [...BASE, 'job', 'words'],
   // The part on the bench, and a place being mended on it: sums and tables of the topics, no job.
   part: [...BASE, 'field', 'call', 'solid'],
   mend: [...BASE, 'field', 'part', 'groove', 'thread', 'fit', 'face', 'arc', 'call'],

@@ -108,6 +108,8 @@ export default defineNuxtConfig({
     $client: { build: { rollupOptions: { output: { codeSplitting: pagePieces() } } } },
   },
   nitro: {
+    // Screens of one shop hear each other through rooms (server/rooms).
+    experimental: { websocket: true },
     serverAssets: [
       { baseName: 'demo', dir: '../demo' },
       { baseName: 'offline', dir: './assets/offline' },

@@ -12,12 +12,14 @@ import { typingNow } from '~/composables/typing'
 import { speak } from '~/composables/use-words'
 import { watchInstall } from '~/composables/use-install'
 import { useJob } from '~/stores/job'
+import { useScreens } from '~/stores/screens'
 import { useSettings } from '~/stores/settings'
 import { useShop } from '~/stores/shop'
 
 const settings = useSettings()
 const shop = useShop()
 const store = useJob()
+const screens = useScreens()
 const theme = useTheme()
 const route = useRoute()
 const router = useRouter()
@@ -50,9 +52,19 @@ watch(
   { immediate: true },
 )
 onMounted(() =>
-  shop.open().catch((error: unknown) => {
-    failure.value = error instanceof Error ? error.message : 'the browser will not open its database'
-  }),
+  shop.open().then(
+    () => screens.follow(),
+    (error: unknown) => {
+      failure.value = error instanceof Error ? error.message : 'the browser will not open its database'
+    },
+  ),
+)
+watch(
+  () => route.path,
+  path => {
+    screens.moved(path)
+  },
+  { immediate: true },
 )
 
 useEventListener(window, 'beforeunload', event => {

@@ -4,6 +4,7 @@ import { declaredAt } from '#core/job/fields/sections'
 import type { Limits } from '#core/quantity/schema'
 import { typedWithComma } from '#core/words/numbers'
 import type { UnitKey } from '#core/quantity/units.table'
+import { useDraft } from '~/composables/use-draft'
 import { useReading } from '~/composables/use-reading'
 import { useWords } from '~/composables/use-words'
 import { useInstruments } from '~/stores/instruments'
@@ -30,7 +31,12 @@ const note = computed(() => {
 const { sayer } = useWords()
 const held = ref(false)
 /** What stands in the field: as it was typed while a hand is in it, else as the reader writes figures. */
-const shown = computed(() => (held.value || sayer.value.language === 'en' ? typed.value : typedWithComma(typed.value)))
+const stands = computed(() => (held.value || sayer.value.language === 'en' ? typed.value : typedWithComma(typed.value)))
+const { shown, typing, drop } = useDraft(() => stands.value)
+function type(text: string) {
+  typing(text)
+  take(text)
+}
 const field = useId()
 const instruments = useInstruments()
 const target = { label: label.value, unit: unit.value, take }
@@ -56,8 +62,10 @@ onBeforeUnmount(() => {
       :aria-invalid="error !== null"
       :aria-describedby="`${field}-also`"
       @focus="((held = true), (instruments.target = target))"
-      @input="take(($event.target as HTMLInputElement).value)"
-      @blur="((held = false), leave())"
+      @input="type(($event.target as HTMLInputElement).value)"
+      @blur="((held = false), drop(), leave())"
+      @keydown.ctrl.z="drop()"
+      @keydown.meta.z="drop()"
     />
     <p :id="`${field}-also`" class="small" :class="error ? 'wrong' : 'quiet'">
       {{ error ?? also }}<template v-if="unstored"><b class="wrong" data-testid="unstored"> not stored yet</b></template

@@ -3,9 +3,11 @@ import { onMounted, ref, watch } from 'vue'
 import { useEventListener, useResizeObserver } from '@vueuse/core'
 import { STATION_IDS, STATION_NAMES, type StationId } from '#core/job/stations.table'
 import { useJob } from '~/stores/job'
+import { useScreens } from '~/stores/screens'
 
 const props = defineProps<{ jobId: string; current: StationId }>()
 const store = useJob()
+const screens = useScreens()
 const strip = ref<HTMLElement | null>(null)
 /** On a narrow screen a few stations show at a time, each whole; whether there are more on either side. */
 const more = ref({ before: false, after: false })
@@ -51,6 +53,9 @@ watch(() => props.current, bringInView, { flush: 'post' })
         </svg>
         <span class="name">{{ STATION_NAMES[id] }} <em v-if="store.plan?.[id].changed.length">stale</em></span>
         <span class="short">{{ store.plan?.[id].short ?? '' }}</span>
+        <span v-if="screens.whoIsAt(`/job/${jobId}/${id}`).length" class="who" data-testid="who" translate="no">{{
+          screens.whoIsAt(`/job/${jobId}/${id}`).join(', ')
+        }}</span>
       </NuxtLink>
     </nav>
     <button v-show="more.after" type="button" class="turn" aria-label="Stations after" @click="turn(1)">›</button>
@@ -135,6 +140,14 @@ watch(() => props.current, bringInView, { flush: 'post' })
   font-size: 0.82rem;
   color: var(--slate);
   line-height: 1.3;
+}
+.who {
+  grid-column: 2;
+  justify-self: start;
+  font-size: 0.78rem;
+  font-weight: 600;
+  padding: 0 6px;
+  border: 1px solid var(--slate);
 }
 @media (max-width: 899px) {
   .holder {

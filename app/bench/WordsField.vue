@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { declaredAt } from '#core/job/fields/sections'
 import { valueAt } from '#core/job/patch'
+import { useDraft } from '~/composables/use-draft'
 import { useJob } from '~/stores/job'
 
 /** Words of a person; what is declared of their field stands unless something else is said here. */
@@ -14,7 +15,9 @@ const store = useJob()
 const keys = computed(() => props.path.split('.'))
 const value = computed(() => (valueAt(store.job, keys.value) ?? '') as string)
 const error = ref<string | null>(null)
+const { shown, typing, drop } = useDraft(() => value.value)
 const set = (text: string | null) => {
+  typing(text ?? '')
   error.value = store.edit(keys.value, text ?? '')
 }
 /** What is wrong with it, or that it is not stored yet. */
@@ -26,10 +29,13 @@ const trouble = computed(() => (error.value ? [error.value] : store.unstored.has
     v-if="declared?.long"
     class="words"
     :label="label"
-    :model-value="value"
+    :model-value="shown"
     :maxlength="max"
     :error-messages="trouble"
     @update:model-value="set"
+    @blur="drop()"
+    @keydown.ctrl.z="drop()"
+    @keydown.meta.z="drop()"
   />
   <v-text-field
     v-else
@@ -37,10 +43,13 @@ const trouble = computed(() => (error.value ? [error.value] : store.unstored.has
     :label="label"
     :hint="note"
     :persistent-hint="note !== undefined"
-    :model-value="value"
+    :model-value="shown"
     :maxlength="max"
     :error-messages="trouble"
     @update:model-value="set"
+    @blur="drop()"
+    @keydown.ctrl.z="drop()"
+    @keydown.meta.z="drop()"
   />
 </template>
 

@@ -25,19 +25,39 @@ export interface StoredFile {
   bytes: ArrayBuffer
 }
 
+export interface FilePart {
+  jobId: string
+  id: string
+  from: number
+  /** Bytes of the whole file. */
+  total: number
+  bytes: ArrayBuffer
+}
+
+/** The kit, with the times at which its parts were changed. */
+export interface StoredKit {
+  id: string
+  kit: Kit
+  stamps?: Readonly<Record<string, string>>
+}
+
 /**
  * The one database of the bench: jobs, the kit, running clocks, files that belong to jobs, and small facts about the
  * bench itself.
  */
 export class BenchDatabase extends Dexie {
   jobs!: EntityTable<Job, 'id'>
-  kit!: EntityTable<{ id: string; kit: Kit }, 'id'>
+  kit!: EntityTable<StoredKit, 'id'>
   clocks!: EntityTable<StoredClock, 'id'>
   /** Each job's own files: the same id in another job is another file. */
   held!: Table<StoredFile, [jobId: string, id: string]>
   /** What the shelf shows of each job; written with it. */
   cards!: EntityTable<Card, 'id'>
   facts!: EntityTable<{ key: string; value: unknown }, 'key'>
+  /** What was taken off or stopped, and when, so that another screen of the shop does not bring it back. */
+  gone!: EntityTable<{ id: string; at: string }, 'id'>
+  /** Pieces of files on their way from another screen. */
+  parts!: Table<FilePart, [jobId: string, id: string, from: number]>
 
   constructor(name = ofShop('wild-sparrow')) {
     // What is said to be stored is on the disk: a bench may lose its mains in the middle of a pass.
@@ -53,6 +73,7 @@ export class BenchDatabase extends Dexie {
         })
       })
     this.version(5).stores({ files: null })
+    this.version(6).stores({ gone: 'id', parts: '[jobId+id+from], [jobId+id]' })
   }
 }
 

@@ -1,5 +1,4 @@
 import type { BundledFile } from '#core/job/bundle'
-import type { Card } from '#core/job/card'
 import type { Job } from '#core/job/job.schema'
 import { wrongKind, type FileType } from '#core/job/file-kind'
 import { db, type BenchDatabase, type StoredFile } from './database'
@@ -58,32 +57,3 @@ export async function putFiles(
   await into.held.bulkPut(files.filter((_, n) => !here[n]).map(storedFile))
   return files.filter((file, n) => here[n] && !sameBytes(here[n].bytes, file.bytes)).map(file => file.name || file.id)
 }
-
-/** What was taken off the shelf, so that it can be put back. */
-export interface TakenOff {
-  readonly job: Job | undefined
-  readonly card: Card | undefined
-  readonly files: readonly StoredFile[]
-}
-
-/** Takes a job off the shelf, and what belongs to it. */
-export const removeJob = (id: string): Promise<TakenOff> =>
-  db.transaction('rw', db.jobs, db.cards, db.held, async () => {
-    const taken = {
-      job: await db.jobs.get(id),
-      card: await db.cards.get(id),
-      files: await db.held.where('jobId').equals(id).toArray(),
-    }
-    await db.jobs.delete(id)
-    await db.cards.delete(id)
-    await db.held.where('jobId').equals(id).delete()
-    return taken
-  })
-
-/** Puts back what was taken off. */
-export const putBack = ({ job, card, files }: TakenOff) =>
-  db.transaction('rw', db.jobs, db.cards, db.held, async () => {
-    if (job) await db.jobs.put(job)
-    if (card) await db.cards.put(card)
-    await db.held.bulkPut([...files])
-  })

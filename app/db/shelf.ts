@@ -1,5 +1,7 @@
 import { JOB_VERSION } from '#core/job/version'
 import type { FieldMerge } from '#core/job/merge'
+import { changedKit, type TimedKit } from '#core/job/merge-kit'
+import { tick } from '#core/job/tick'
 import { threeWay } from '#core/job/three-way'
 import { cardOf } from '#core/job/card'
 import type { Job, Kit } from '#core/job/job.schema'
@@ -78,9 +80,28 @@ export async function writePatches(
   })
 }
 
-export const readKit = async (): Promise<Kit> => (await db.kit.get(THE_KIT))?.kit ?? EMPTY_KIT
+export async function timedKit(from: Pick<BenchDatabase, 'kit'> = db): Promise<TimedKit> {
+  const stored = await from.kit.get(THE_KIT)
+  return { kit: stored?.kit ?? EMPTY_KIT, stamps: stored?.stamps ?? {} }
+}
+export const readKit = async (): Promise<Kit> => (await timedKit()).kit
 
-export const writeKit = (kit: Kit, into: Pick<BenchDatabase, 'kit'> = db) => into.kit.put({ id: THE_KIT, kit })
+/** Puts a kit with its times in the place of the one there is. */
+export const putKit = ({ kit, stamps }: TimedKit, into: Pick<BenchDatabase, 'kit'> = db) =>
+  into.kit.put({ id: THE_KIT, kit, stamps })
+
+/** Stores the kit as it was changed here, with the time of what was changed. */
+export const writeKit = (kit: Kit) =>
+  db.transaction('rw', db.kit, async () => putKit(changedKit(await timedKit(), kit, new Date().toISOString())))
+
+/**
+ * A job that was taken off and is brought back by hand, touched anew: so it counts for more than its having been taken
+ * off, on every screen of the shop.
+ */
+export function broughtBack(job: Job, goneAt: string): Job {
+  const at = tick({ ...job.stamps, gone: goneAt }, new Date().toISOString(), job.updatedAt)
+  return { ...job, stamps: { ...job.stamps, title: at } }
+}
 
 export interface Imported {
   added: number
@@ -100,13 +121,16 @@ export async function takeInFile(
 ): Promise<Imported> {
   // Fields again: no transaction waits for a script.
   const { mergeJobs } = await import('#core/job/merge')
-  return into.transaction('rw', [into.jobs, into.cards, into.kit, into.held], async () => {
+  return into.transaction('rw', [into.jobs, into.cards, into.kit, into.held, into.gone], async () => {
     const here = (await into.jobs.bulkGet(jobs.map(job => job.id))).filter(job => job !== undefined)
     const { add, replace, keep } = mergeJobs(here, jobs)
-    await putJobs([...add, ...replace.map(entry => entry.job)], into)
+    const gone = await into.gone.bulkGet(add.map(job => job.id))
+    const added = add.map((job, n) => (gone[n] ? broughtBack(job, gone[n].at) : job))
+    await into.gone.bulkDelete(add.map(job => job.id))
+    await putJobs([...added, ...replace.map(entry => entry.job)], into)
     const clashes = await putFiles(files, into)
     const takesKit = kit !== null && (await into.kit.get(THE_KIT)) === undefined
-    if (takesKit) await writeKit(kit, into)
+    if (takesKit) await putKit({ kit, stamps: {} }, into)
     return {
       added: add.length,
       replaced: replace.length,

@@ -6,8 +6,16 @@ export type WhichShop = 'own' | 'made-up'
 
 const KEY = 'ws-shop'
 
+/** A link of another screen leads into the shop that it was made in. */
+const linked = (): string | undefined => (isJoining() ? /^#([mo])\./.exec(location.hash)?.[1] : undefined)
+
+/** Whether this page was opened over another screen's link. */
+export const isJoining = (): boolean => (globalThis as { location?: Location }).location?.pathname === '/join'
+
 function stored(): WhichShop {
   try {
+    const led = linked()
+    if (led !== undefined) localStorage.setItem(KEY, led === 'm' ? 'made-up' : 'own')
     return localStorage.getItem(KEY) === 'made-up' ? 'made-up' : 'own'
   } catch {
     return 'own'

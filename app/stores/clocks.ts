@@ -77,9 +77,10 @@ export const useClocks = defineStore('clocks', () => {
     const waited = unstored.value.some(clock => clock.id === id)
     setUnstored(unstored.value.filter(clock => clock.id !== id))
     if (!unstored.value.length) saveError.value = null
-    const stored = await db.transaction('rw', db.clocks, async () => {
+    const stored = await db.transaction('rw', db.clocks, db.gone, async () => {
       const found = await db.clocks.get(id)
       await db.clocks.delete(id)
+      await db.gone.put({ id: `clock-${id}`, at: new Date().toISOString() })
       return found !== undefined
     })
     clocks.value = clocks.value.filter(clock => clock.id !== id)

@@ -10,7 +10,8 @@ import { valueAt } from '#core/job/patch'
 import { planJob } from '#core/station/plan-job'
 import { db } from '~/db/database'
 import { replayJournals } from '~/db/journal'
-import { writePatches } from '~/db/shelf'
+import { removeJob } from '~/db/off-the-shelf'
+import { addJob, writePatches } from '~/db/shelf'
 import { jobOnTheBench, settled } from '~/at-the-bench.fixture'
 
 /**
@@ -244,11 +245,28 @@ describe('two tabs on one job', () => {
     expect((await stored()).handOver.other).toHaveLength(40)
     expect(store.job!.handOver.other).toHaveLength(40)
   })
-  it('leaves a job alone that the other has taken off the shelf', async () => {
-    await db.jobs.delete('a')
-    store.edit(['title'], 'Gone')
+  it('leaves a job alone that the other has taken off the shelf, says so at once, and puts it back as it stands here', async () => {
+    await removeJob('a')
+    await settled()
+    expect(store.gone).toBe(true)
+    store.edit(['title'], 'Still wanted')
     await store.stored()
     expect(await db.jobs.count()).toBe(0)
+    await store.putBack()
+    await settled()
+    expect(store.gone).toBe(false)
+    expect(await stored()).toMatchObject({ title: 'Still wanted' })
+    expect(await db.gone.count()).toBe(0)
+    store.edit(['title'], 'And on')
+    await store.stored()
+    expect((await stored()).title).toBe('And on')
+  })
+  it('shows a job that was not there when it was opened, as soon as it comes', async () => {
+    await store.open('late')
+    expect(store.missing).toBe(true)
+    await addJob(newJob('late', 'Late', '', '2026-11-12T09:00:00.000Z'))
+    await settled()
+    expect(store).toMatchObject({ missing: false, job: { title: 'Late' } })
   })
 })
 

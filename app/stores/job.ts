@@ -32,6 +32,8 @@ export const useJob = defineStore('job', () => {
   const job = shallowRef<Job | null>(null)
   const plan = shallowRef<JobPlan | null>(null)
   const missing = ref(false)
+  /** The open job was taken off the shelf in another tab or on another screen; what stands here is not stored. */
+  const gone = ref(false)
   /** A job that is stored in a shape this version cannot read: its words, and why. */
   const damaged = shallowRef<Damaged | null>(null)
   const saveError = ref<string | null>(null)
@@ -62,7 +64,7 @@ export const useJob = defineStore('job', () => {
         stored,
       )
 
-  async function open(id: string) {
+  async function open(id: string): Promise<void> {
     if (job.value?.id === id) return
     close()
     const mine = (opening = { id })
@@ -76,6 +78,8 @@ export const useJob = defineStore('job', () => {
     fields = { ...checked, ...timed }
     if (opening !== mine) return
     missing.value = stored === undefined
+    // From another screen of the shop it may still be on its way.
+    if (!stored) return follow(id, found => found && missing.value && reopen(id))
     const read = stored ? readJob(stored) : null
     damaged.value =
       read && !read.ok
@@ -83,16 +87,26 @@ export const useJob = defineStore('job', () => {
         : null
     job.value = read?.ok ? withWaiting(read.job) : null
     if (!read?.ok) return
-    following = liveQuery(() => db.jobs.get(id)).subscribe(found => {
-      if (
-        waiting.value.length === 0 &&
-        !writing &&
-        job.value?.id === id &&
-        found &&
-        found.updatedAt !== job.value.updatedAt
-      )
-        job.value = found
+    follow(id, found => {
+      if (job.value?.id !== id) return
+      gone.value = !found
+      if (found && waiting.value.length === 0 && !writing && !same(found, job.value)) job.value = found
     })
+  }
+  function follow(id: string, tell: (found: Job | undefined) => unknown) {
+    following = liveQuery(() => db.jobs.get(id)).subscribe(tell)
+  }
+  function reopen(id: string): Promise<void> {
+    close()
+    return open(id)
+  }
+  /** Puts a job that was taken off elsewhere back on the shelf, as it stands on this page. */
+  async function putBack() {
+    if (!job.value) return
+    const { putBack: putOn } = await import('~/db/off-the-shelf')
+    const { takenOff } = shop
+    await putOn({ job: job.value, files: takenOff?.job?.id === job.value.id ? takenOff.files : [] })
+    gone.value = false
   }
 
   /** @param id the job that is left; where another has been asked for since, as by the next page, that one stays */
@@ -102,6 +116,7 @@ export const useJob = defineStore('job', () => {
     following?.unsubscribe()
     following = undefined
     missing.value = false
+    gone.value = false
     job.value = null
     plan.value = null
     damaged.value = null
@@ -304,6 +319,8 @@ export const useJob = defineStore('job', () => {
     job,
     plan,
     missing,
+    gone,
+    putBack,
     damaged,
     saveError,
     refused,

@@ -23,6 +23,7 @@ vi.mock('~/db/which-shop', () => ({
     return which.WHICH_SHOP
   },
   ofShop: (name: string) => name,
+  isJoining: () => false,
   goToShop,
 }))
 
@@ -280,6 +281,10 @@ describe('the shelf', () => {
     await Promise.all([shop.takeOff('one'), shop.takeOff('one')])
     expect([await db.jobs.count(), await db.held.count(), await db.cards.count()]).toEqual([0, 0, 0])
     await shop.putItBack()
+    // It counts as touched since, so that no other screen of the shop takes it off again.
+    const { stamps } = (await db.jobs.get('one'))!
+    expect(Object.keys(stamps)).toEqual(['title'])
+    await db.jobs.update('one', { stamps: {} })
     expect(await everything()).toBe(before)
   })
   it('has a card for every job, newest first, as long as it is looked at', async () => {

@@ -6,10 +6,10 @@ import type { BundledFile } from '#core/job/bundle'
 import type { Damaged } from '#core/job/out'
 import { filesWorker } from '~/composables/files-worker'
 import { db } from '~/db/database'
-import { putBack, removeJob, type TakenOff } from '~/db/files'
+import { putBack, removeJob, type TakenOff } from '~/db/off-the-shelf'
 import { replayJournals } from '~/db/journal'
 import { upgradeStored } from '~/db/upgrade'
-import { goToShop, WHICH_SHOP } from '~/db/which-shop'
+import { goToShop, isJoining, WHICH_SHOP } from '~/db/which-shop'
 import { addJob } from '~/db/shelf'
 import type { Taken } from '~/workers/files-bench'
 import { shopKit } from './shop-kit'
@@ -46,7 +46,9 @@ export const useShop = defineStore('shop', () => {
     await replayJournals()
     noteDamaged(await upgradeStored())
     await openKit()
-    if ((await db.jobs.count()) === 0 && (await db.facts.get(OFFERED)) === undefined) await offerDemo()
+    // A screen that joins another takes what that one has.
+    if (isJoining()) await db.facts.put({ key: OFFERED, value: true })
+    else if ((await db.jobs.count()) === 0 && (await db.facts.get(OFFERED)) === undefined) await offerDemo()
     ready.value = true
   }
 

@@ -34,11 +34,7 @@ export function mergeKit(a: TimedKit, b: TimedKit): TimedKit {
   for (const [name, at] of Object.entries(b.stamps))
     if (!stamps[name] || Date.parse(at) > Date.parse(stamps[name])) stamps[name] = at
   const timeOf = ({ kit, stamps: own }: TimedKit, field: keyof Kit) =>
-    own[field] !== undefined
-      ? Date.parse(own[field])
-      : same(kit[field], EMPTY_KIT[field])
-        ? -Infinity
-        : UNTOUCHED
+    own[field] !== undefined ? Date.parse(own[field]) : same(kit[field], EMPTY_KIT[field]) ? -Infinity : UNTOUCHED
   const versions = new TwoVersions(a.stamps, b.stamps, undefined)
   const merged = fieldsOf(a.kit).map(field => [
     field,

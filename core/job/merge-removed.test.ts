@@ -20,7 +20,14 @@ const edit = (job: Job, path: PathKey[], value: unknown, s: number): Job => {
   const next = applyPatch(job, { path, value })
   return { ...next, updatedAt: at(s), stamps: stamped(job, next, [path], at(s), job.updatedAt) }
 }
-const entry = (n: number, note = '') => ({ id: `e${n}`, at: at(n), pass: 1, saw: 'pinhole' as const, note, settings: '' })
+const entry = (n: number, note = '') => ({
+  id: `e${n}`,
+  at: at(n),
+  pass: 1,
+  saw: 'pinhole' as const,
+  note,
+  settings: '',
+})
 const bothWays = (a: Job, b: Job) => [mergeJob(a, b).job, mergeJob(b, a).job]
 
 describe('what was touched, by name', () => {
@@ -66,7 +73,10 @@ describe('what one bench took out of a list', () => {
     const settled = edit(read, ['settled', 'know'], { at: at(3), basis: {} }, 3)
     const undone = [
       [['mends', '#m', 'done'], ['pass-2']] as const,
-      [['prove', 'runOut'], [EMPTY, reading(2)]] as const,
+      [
+        ['prove', 'runOut'],
+        [EMPTY, reading(2)],
+      ] as const,
       [['settled', 'know'], undefined] as const,
     ].reduce((job, [path, value], n) => edit(job, [...path], value, 5 + n), settled)
     for (const job of bothWays(undone, settled)) {

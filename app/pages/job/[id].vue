@@ -37,5 +37,30 @@ onBeforeUnmount(() => store.close(opened))
       ><NuxtLink class="plain-button" to="/">Back to the shelf</NuxtLink>
     </div>
   </div>
-  <NuxtPage v-else-if="store.job" />
+  <template v-else-if="store.job">
+    <p v-if="store.gone" class="gone" role="alert" data-testid="gone">
+      This job was taken off the shelf in another tab or on another screen. What stands here is not stored.
+      <button type="button" class="plain-button slight" data-testid="gone-put-back" @click="store.putBack()">
+        Put it back as it stands here
+      </button>
+    </p>
+    <NuxtPage />
+  </template>
 </template>
+
+<style scoped>
+.gone {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: center;
+  margin: 0;
+  padding: 8px 24px;
+  background: var(--stop);
+  color: var(--paper);
+}
+.gone .plain-button {
+  background: var(--paper);
+  color: var(--soot);
+}
+</style>

@@ -9,6 +9,7 @@ import { goToShop, WHICH_SHOP } from '~/db/which-shop'
 import { useClocks } from '~/stores/clocks'
 import { useShop } from '~/stores/shop'
 import FirstSteps from './FirstSteps.vue'
+import ScreensPiece from './ScreensPiece.vue'
 import ShelfRow from './ShelfRow.vue'
 import ShopFiles from './ShopFiles.vue'
 import { ORDERS, STANDS, useShelf } from './use-shelf'
@@ -183,6 +184,7 @@ watch(() => route.query.find, focusFind)
         </div>
       </v-card>
     </v-dialog>
+    <ScreensPiece />
     <ShopFiles :found="found" :files="files" />
   </div>
 </template>

@@ -1,0 +1,86 @@
+import { expect, type Browser, type BrowserContext, type Page, type WebSocketRoute } from '@playwright/test'
+import { bringDemo, reading, saved, test } from './bench'
+
+/** Another browser altogether: nothing of the first is in it. */
+async function otherScreen(browser: Browser, narrow = false): Promise<Page> {
+  const context = await browser.newContext({
+    reducedMotion: 'reduce',
+    serviceWorkers: 'block',
+    viewport: narrow ? { width: 390, height: 844 } : { width: 1280, height: 800 },
+  })
+  return context.newPage()
+}
+async function linkOf(page: Page): Promise<string> {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Join another screen' }).click()
+  return (await page.getByTestId('pair-link').getAttribute('href'))!
+}
+/** The line of a browser's screen, which can be cut and mended. */
+async function cuttable(context: BrowserContext) {
+  let away = false
+  const lines: WebSocketRoute[] = []
+  await context.routeWebSocket(/\/api\/room\//, line => {
+    if (away) return void line.close()
+    line.connectToServer()
+    lines.push(line)
+  })
+  return {
+    cut: async () => {
+      away = true
+      for (const line of lines.splice(0)) await line.close()
+    },
+    mend: () => {
+      away = false
+    },
+  }
+}
+const damage = (page: Page) => page.getByLabel('The damage, as seen')
+const joined = (page: Page) => expect(page.getByTestId('pair-state')).toHaveText('joined', { timeout: 60_000 })
+
+test('a phone takes the whole shop over a link; what is typed on either is on the other, and who is where is seen', async ({
+  page,
+  browser,
+}) => {
+  await bringDemo(page)
+  const link = await linkOf(page)
+  await expect(page.getByTestId('pair-state')).toHaveText('waiting for the other screen')
+  const phone = await otherScreen(browser, true)
+  const line = await cuttable(phone.context())
+  await phone.goto(link)
+  await phone.getByTestId('pair-take-shop').click()
+  await joined(phone)
+  await joined(page)
+  await expect(page.getByTestId('pair-link')).toHaveCount(0)
+
+  // Pictures and shapes come after the words of the job.
+  await phone.goto('/job/gearbox-cover/take-in')
+  await page.goto('/job/gearbox-cover/take-in')
+  await reading(page, 'takeIn.wallMm').fill('7.5 mm')
+  await expect(reading(phone, 'takeIn.wallMm')).toHaveValue('7.5 mm')
+  await reading(phone, 'takeIn.wallMm').fill('8.25 mm')
+  await expect(reading(page, 'takeIn.wallMm')).toHaveValue('8.25 mm')
+  await expect(page.getByTestId('who')).toHaveText('Desk 2')
+
+  // Undo is each screen's own.
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(reading(phone, 'takeIn.wallMm')).not.toHaveValue('8.25 mm')
+
+  // Away and back: both changed something meanwhile.
+  await line.cut()
+  await damage(page).fill('cracked at the rim')
+  await reading(phone, 'takeIn.heightMm').fill('41 mm')
+  await saved(page)
+  await saved(phone)
+  line.mend()
+  await expect(reading(page, 'takeIn.heightMm')).toHaveValue('41 mm', { timeout: 60_000 })
+  await expect(damage(phone)).toHaveValue('cracked at the rim')
+
+  // Left in one press; what stands stays.
+  await phone.goto('/')
+  await phone.getByTestId('pair-leave').click()
+  await expect(phone.getByTestId('pair-state')).toHaveText('on its own')
+  await page.goto('/')
+  await expect(page.getByTestId('pair-state')).toHaveText('on its own')
+  await expect(phone.locator('[data-job="gearbox-cover"]')).toBeVisible()
+  await phone.context().close()
+})
