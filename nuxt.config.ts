@@ -68,6 +68,7 @@ export default defineNuxtConfig({
       ],
       link: [
         { rel: 'icon', type: 'image/svg+xml', href: '/sparrow.svg' },
+        { rel: 'apple-touch-icon', href: '/icons/touch-180.png' },
         { rel: 'manifest', href: '/manifest.webmanifest' },
       ],
     },

@@ -71,7 +71,10 @@ export function useFiles() {
   async function bringIn(event: Event) {
     const input = event.target as HTMLInputElement
     const file = input.files?.[0]
-    if (!file) return
+    if (file) await bringInFile(file)
+    input.value = ''
+  }
+  async function bringInFile(file: File) {
     const { LARGEST_FILE_BYTES } = await import('#core/job/files')
     if (file.size > LARGEST_FILE_BYTES)
       report.value = {
@@ -98,7 +101,6 @@ export function useFiles() {
             lines: taken.issues.map(issue => (issue.path ? `${issue.path}: ${issue.message}` : issue.message)),
           }
     }
-    input.value = ''
   }
 
   /**
@@ -158,5 +160,5 @@ export function useFiles() {
     download('wild-sparrow-log.csv', logCsv(jobs), 'text/csv')
   }
 
-  return { report, bringIn, saveJob, saveShop, saveTables, saveDamaged }
+  return { report, bringIn, bringInFile, saveJob, saveShop, saveTables, saveDamaged }
 }

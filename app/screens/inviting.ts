@@ -4,6 +4,7 @@ import type { MessageOf } from '#core/screens/message.schema'
 import { db } from '~/db/database'
 import { WHICH_SHOP } from '~/db/which-shop'
 import { openLine, type OpenLine } from './line'
+import { askNetwork, isThisMachine } from './network'
 
 /** As many of the open jobs as are offered by name. */
 const OFFERED = 60
@@ -22,6 +23,8 @@ async function onOffer(): Promise<Pick<MessageOf<'offer'>, 'jobs' | 'open' | 'al
 
 export interface Invite {
   readonly link: string
+  /** Only this machine itself can open it. */
+  readonly isLocal: boolean
   readonly until: number
   /** The link leads nowhere from now on. */
   takeBack(): void
@@ -38,6 +41,7 @@ export async function invite(
   told: { asked: (screen: string) => void; differs: (why: string) => void; over: () => void },
 ): Promise<Invite> {
   const key = newSecret()
+  const origin = (await askNetwork())?.network ?? location.origin
   const line: OpenLine = await openLine(key, {
     arrived: () => undefined,
     cut: () => undefined,
@@ -57,7 +61,12 @@ export async function invite(
     close()
     told.over()
   }, INVITE_MIN * 60_000)
-  return { link: linkOf(location.origin, key, WHICH_SHOP), until: Date.now() + INVITE_MIN * 60_000, takeBack: close }
+  return {
+    link: linkOf(origin, key, WHICH_SHOP),
+    isLocal: isThisMachine(new URL(origin).hostname),
+    until: Date.now() + INVITE_MIN * 60_000,
+    takeBack: close,
+  }
 }
 
 /** Asks over a link until it is answered. @returns what ends it */

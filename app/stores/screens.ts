@@ -6,6 +6,7 @@ import type { Scope } from '#core/screens/message.schema'
 import { db } from '~/db/database'
 import type { Invite } from '~/screens/inviting'
 import type { Membership } from '~/screens/membership'
+import { sayNow } from '~/composables/use-words'
 import type { Running } from '~/screens/running'
 import { useShop } from './shop'
 
@@ -14,7 +15,7 @@ export type PairState = 'alone' | 'waiting' | 'joined'
 /** What a screen is called until somebody names it. */
 const usualName = () => {
   const touched = matchMedia('(pointer: coarse)').matches
-  return touched ? (Math.min(screen.width, screen.height) < 600 ? 'Phone' : 'Tablet') : 'Desk'
+  return sayNow(touched ? (Math.min(screen.width, screen.height) < 600 ? 'Phone' : 'Tablet') : 'Desk')
 }
 
 /** The other screens of this shop: who is there, where, and how one more joins. What it takes is fetched when used. */

@@ -1,7 +1,7 @@
 import { STATION_IDS } from '../../core/job/stations.table'
 
 const BESIDE = ['heat', 'pictures', 'puddle', 'pull', 'shape', 'bench', 'record']
-const PLAIN = /^\/(?:ask|day|join|kit|lessons|puddle|threads)?\/?$/
+const PLAIN = /^\/(?:ask|day|join|kit|lessons|puddle|share|threads|trust)?\/?$/
 const JOB = new RegExp(`^/job/[\\w-]+/(?:${[...STATION_IDS, ...BESIDE].join('|')})/?$`)
 
 /** Whether an address is one of the application's pages; any other is not found, and says so. */

@@ -2,6 +2,7 @@
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { useEventListener } from '@vueuse/core'
 import { PICTURE_STAGES } from '#core/job/picture.schema'
+import { dropShared, sharedPictures } from '~/screens/shared-pictures'
 import { typingNow } from '~/composables/typing'
 import { useJob } from '~/stores/job'
 import LensSetup from './LensSetup.vue'
@@ -17,6 +18,7 @@ import { useReading } from './use-reading'
 
 const store = useJob()
 const route = useRoute()
+const router = useRouter()
 /** A picture taken at another station is opened, and looked over for its card. */
 const fresh = typeof route.query.new === 'string' ? route.query.new : null
 const chosen = ref<string | null>(fresh ?? store.job!.pictures[0]?.id ?? null)
@@ -37,7 +39,14 @@ const { report, take, fromInput, fromDrop, fromPaste } = useAddPictures(async id
 })
 onMounted(() => {
   if (fresh !== null && current.value === fresh) void reading.card(true)
+  if (route.query.shared) void takeShared()
 })
+/** Pictures that the gallery shared to this job. */
+async function takeShared() {
+  await take(await sharedPictures())
+  await dropShared()
+  await router.replace({ query: {} })
+}
 useEventListener(document, 'paste', event => {
   if (!typingNow(event as unknown as KeyboardEvent)) fromPaste(event)
 })

@@ -93,6 +93,13 @@ const clock = (at: number) => format(new Date(at), 'd MMM HH:mm')
               screens.invited.link
             }}</a>
           </p>
+          <p v-if="screens.invited.isLocal" class="quiet small">
+            The server is on this machine alone, so the link works on it alone. Started with
+            <code translate="no">npm start -- --shop</code> it is on the shop's network, for phones too.
+          </p>
+          <p v-else class="quiet small">
+            A phone that warns of this machine has yet to <NuxtLink to="/trust">come to trust it</NuxtLink>.
+          </p>
           <button type="button" class="plain-button slight" @click="screens.takeBack()">Take the link back</button>
         </div>
       </template>

@@ -19,6 +19,7 @@ const files = useFiles()
 const route = useRoute()
 const router = useRouter()
 const { find, order, stands, hits, found, shown, beside, promises, when, turn, left, more } = useShelf()
+const newField = ref<HTMLElement | null>(null)
 const findField = ref<HTMLElement | null>(null)
 const title = ref('')
 const customer = ref('')
@@ -71,6 +72,28 @@ async function focusFind() {
   await router.replace('/')
 }
 onMounted(focusFind)
+
+/** Where a shortcut of the device leads: a new job, the one last touched, or its arc. */
+async function goWhereAsked() {
+  const { go } = route.query
+  if (typeof go !== 'string') return
+  await router.replace('/')
+  if (go === 'new') return void newField.value?.querySelector('input')?.focus()
+  const cards = await db.cards.orderBy('updatedAt').reverse().toArray()
+  const last = cards.find(card => card.handedAt === null)
+  if (last) await router.push(go === 'arc' ? `/job/${last.id}/bench` : `/job/${last.id}/${last.next ?? 'hand-over'}`)
+}
+onMounted(goWhereAsked)
+/** A shop's file that the device opened with this application. */
+interface Launched {
+  readonly files: readonly { getFile(): Promise<File> }[]
+}
+onMounted(() => {
+  const { launchQueue } = window as { launchQueue?: { setConsumer(take: (launched: Launched) => unknown): void } }
+  launchQueue?.setConsumer(async ({ files: opened }) => {
+    for (const handle of opened) await files.bringInFile(await handle.getFile())
+  })
+})
 watch(() => route.query.find, focusFind)
 </script>
 
@@ -98,7 +121,7 @@ watch(() => route.query.find, focusFind)
       <button type="button" class="open-figure" data-testid="put-back" @click="shop.putItBack()">Put it back</button>
     </p>
     <FirstSteps />
-    <form class="new row" aria-label="New job" @submit.prevent="start">
+    <form ref="newField" class="new row" aria-label="New job" @submit.prevent="start">
       <v-text-field v-model="title" label="What is it" maxlength="120" data-testid="new-title" />
       <v-text-field v-model="customer" label="Who brings it" maxlength="120" />
       <button type="submit" class="plain-button strong" :disabled="!title.trim()">Take it in</button>

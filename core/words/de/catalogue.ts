@@ -35,6 +35,7 @@ import process from './process.json'
 import puddle from './puddle.json'
 import quantity from './quantity.json'
 import safety from './safety.json'
+import screens from './screens.json'
 import server from './server.json'
 import shop from './shop.json'
 import solid from './solid.json'
@@ -106,6 +107,7 @@ export const GERMAN: Catalogue = Object.assign(
   puddle,
   quantity,
   safety,
+  screens,
   server,
   shop,
   solid,
