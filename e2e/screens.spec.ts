@@ -84,3 +84,43 @@ test('a phone takes the whole shop over a link; what is typed on either is on th
   await expect(phone.locator('[data-job="gearbox-cover"]')).toBeVisible()
   await phone.context().close()
 })
+
+test('one job is borrowed: a picture taken on the phone is on the desk while it is on its way back; then the phone is put out', async ({
+  page,
+  browser,
+}) => {
+  await bringDemo(page)
+  // A link that was taken back leads nowhere.
+  const stale = await linkOf(page)
+  await page.getByRole('button', { name: 'Take the link back' }).click()
+  const phone = await otherScreen(browser, true)
+  await phone.goto(stale)
+  await expect(phone.getByRole('status')).toContainText('Asking the other screen')
+
+  const link = await linkOf(page)
+  await phone.goto('about:blank')
+  await phone.goto(link)
+  await phone.getByTestId('pair-job').click()
+  await phone.getByRole('option', { name: 'Gearbox cover, cracked flange' }).click()
+  await phone.getByTestId('pair-take-job').click()
+  await joined(phone)
+  await phone.getByRole('link', { name: 'To the job' }).click()
+  await expect(phone).toHaveURL(/gearbox-cover\/take-in/)
+  await phone.goto('/')
+  await expect(phone.locator('[data-job]')).toHaveCount(1)
+
+  await page.goto('/job/gearbox-cover/pictures')
+  await phone.goto('/job/gearbox-cover/pictures')
+  await phone.getByTestId('add-picture').setInputFiles('demo/pictures/demo-sound-lug.jpg')
+  await page.getByRole('navigation', { name: 'Pictures' }).getByRole('button', { name: 'demo-sound-lug.jpg' }).click()
+  await expect(page.getByText('The picture itself is not on this bench')).toHaveCount(0)
+  await expect(page.getByTestId('desk')).toBeVisible()
+
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Put it out' }).click()
+  await phone.goto('/')
+  await expect(phone.getByTestId('pair-state')).toHaveText('on its own')
+  await expect(page.getByTestId('pair-state')).toHaveText('on its own')
+  await expect(phone.locator('[data-job="gearbox-cover"]')).toBeVisible()
+  await phone.context().close()
+})

@@ -26,6 +26,7 @@ async function shopServer(port) {
   return {
     root,
     network,
+    fingerprint,
     env: {
       NITRO_SSL_CERT: cert,
       NITRO_SSL_KEY: key,
@@ -36,13 +37,14 @@ async function shopServer(port) {
   }
 }
 
-async function printShop(network) {
+async function printShop({ network, fingerprint }) {
   const { default: encodeQR } = await import('qr')
   console.log(`\n${encodeQR(`${network}/trust`, 'ascii')}`)
   console.log(
     `  On the shop's network it is at ${network}/\n  Scan the code with a phone: ${network}/trust says how it`,
   )
-  console.log('  comes to trust this machine. Anybody on this network can open it.\n')
+  console.log(`  comes to trust this machine. Its root's SHA-256:\n  ${fingerprint}`)
+  console.log('  Anybody on this network can open the page; what the shop has is in its browsers, not here.\n')
 }
 
 /** Whether the application answers. */
@@ -104,7 +106,7 @@ export async function serve({ demo, shop = process.argv.includes('--shop') }) {
   for (let tries = 0; tries < 100; tries++) {
     if (await answers(address, network?.root)) {
       console.log(`\n  Wild Sparrow${demo ? ', with the made-up shop,' : ''} is at ${address}\n  Ctrl C stops it.\n`)
-      if (network) await printShop(network.network)
+      if (network) await printShop(network)
       return
     }
     await new Promise(resolve => setTimeout(resolve, 100))

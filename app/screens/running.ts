@@ -59,6 +59,7 @@ export function runScreens(
   let [reach, at, called] = [false, startsAt, name]
 
   const tell = () => {
+    if (abort.signal.aborted) return
     const others = exchange?.others ?? []
     told.state(others, reach)
     tabs.postMessage({ kind: 'state', others: JSON.parse(JSON.stringify(others)), reach } satisfies BetweenTabs)

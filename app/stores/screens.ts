@@ -65,7 +65,7 @@ export const useScreens = defineStore('screens', () => {
     }
     if (!now) return
     if (running && before && before.name !== now.name) running.with.renamed(now.name)
-    if (Object.keys(now.met).some(screen => asked.has(screen))) takeBack()
+    if (Object.keys(now.met).some(screen => asked.has(screen))) dropLink()
     if (running) return
     const { runScreens } = await import('~/screens/running')
     if (running || membership.value?.secret !== now.secret) return
@@ -107,7 +107,7 @@ export const useScreens = defineStore('screens', () => {
   /** Makes a link for one more screen. */
   async function startInvite() {
     trouble.value = putOutBy.value = null
-    takeBack()
+    dropLink()
     try {
       const [{ invite }, { writeMembership }, { newSecret }] = await Promise.all([
         import('~/screens/inviting'),
@@ -120,9 +120,7 @@ export const useScreens = defineStore('screens', () => {
         differs: why => {
           trouble.value = why
         },
-        over: () => {
-          invited.value = null
-        },
+        over: () => void takeBack(),
       })
       if (!membership.value) await writeMembership(mine)
       invited.value = made
@@ -130,10 +128,15 @@ export const useScreens = defineStore('screens', () => {
       trouble.value = error instanceof Error ? error.message : 'no link could be made'
     }
   }
-  function takeBack() {
+  function dropLink() {
     invited.value?.takeBack()
     invited.value = null
     asked.clear()
+  }
+  /** The link leads nowhere any more; where nobody came over it, there is nothing to share. */
+  async function takeBack() {
+    dropLink()
+    if (state.value === 'alone' && membership.value) await leave()
   }
 
   /** Takes part from now on, in this much of the shop. */
@@ -157,7 +160,7 @@ export const useScreens = defineStore('screens', () => {
     })
   }
   async function leave() {
-    takeBack()
+    dropLink()
     await import('~/screens/membership').then(({ dropMembership }) => dropMembership())
   }
   async function rename(name: string) {

@@ -1,3 +1,4 @@
+import { liveQuery, type Subscription } from 'dexie'
 import { computed, onBeforeUnmount, ref, shallowRef, watch, type Ref } from 'vue'
 import type { PhotoMeasure } from '#core/photo/measure'
 import { isOpenTrace, type Picture, type Trace } from '#core/job/picture.schema'
@@ -15,22 +16,28 @@ export function usePicture(id: Ref<string | null>) {
   const picture = computed<Picture | null>(() => store.job?.pictures[index.value] ?? null)
   const address = ref<string | null>(null)
   const gone = ref(false)
+  let following: Subscription | undefined
+  const drop = () => {
+    following?.unsubscribe()
+    if (address.value) URL.revokeObjectURL(address.value)
+    address.value = null
+    gone.value = false
+  }
   watch(
     id,
-    async now => {
-      if (address.value) URL.revokeObjectURL(address.value)
-      address.value = null
-      gone.value = false
-      const file = now && store.job ? await heldFile(store.job.id, now) : undefined
-      if (id.value !== now) return
-      gone.value = now !== null && !file
-      if (file) address.value = URL.createObjectURL(new Blob([file.bytes], { type: file.type }))
+    now => {
+      drop()
+      const jobId = store.job?.id
+      if (now === null || jobId === undefined) return
+      // From another screen of the shop its bytes come after what is said of it.
+      following = liveQuery(() => heldFile(jobId, now)).subscribe(file => {
+        gone.value = !file
+        if (file && !address.value) address.value = URL.createObjectURL(new Blob([file.bytes], { type: file.type }))
+      })
     },
     { immediate: true },
   )
-  onBeforeUnmount(() => {
-    if (address.value) URL.revokeObjectURL(address.value)
-  })
+  onBeforeUnmount(drop)
 
   const scale = computed(() => (picture.value ? knownOf(picture.value) : { wants: 'a picture' }))
   const measured = shallowRef<Measured[]>([])

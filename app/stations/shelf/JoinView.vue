@@ -43,6 +43,7 @@ const items = computed(() => (offer.value?.jobs ?? []).map(({ id, title }) => ({
             v-model="one"
             :items="items"
             label="One job"
+            data-testid="pair-job"
             :disabled="!items.length"
             no-data-text="No jobs there yet"
           />
