@@ -22,6 +22,8 @@ const HEADERS = {
     "frame-ancestors 'none'",
   ].join('; '),
   'x-content-type-options': 'nosniff',
+  'x-frame-options': 'DENY',
+  'cross-origin-resource-policy': 'same-origin',
   'referrer-policy': 'no-referrer',
   'permissions-policy': 'geolocation=(), microphone=()',
   'cross-origin-opener-policy': 'same-origin',

@@ -37,6 +37,11 @@ test.describe('without the network', () => {
 
 test('allows no inline script and nothing from elsewhere, on any page', async ({ page, request }) => {
   const answer = await request.get('/job/x/weld')
+  expect(answer.headers()).toMatchObject({
+    'x-frame-options': 'DENY',
+    'cross-origin-resource-policy': 'same-origin',
+    'x-content-type-options': 'nosniff',
+  })
   expect(answer.headers()['content-security-policy']).toContain("script-src 'self' 'wasm-unsafe-eval';")
   const html = await answer.text()
   for (const [, attributes, body] of html.matchAll(/<script([^>]*)>([\s\S]*?)<\/script>/g))

@@ -41,6 +41,8 @@ test('a phone takes the whole shop over a link; what is typed on either is on th
   page,
   browser,
 }) => {
+  let said = 0
+  page.on('websocket', socket => socket.on('framesent', () => said++))
   await bringDemo(page)
   const link = await linkOf(page)
   await expect(page.getByTestId('pair-state')).toHaveText('waiting for the other screen')
@@ -74,6 +76,15 @@ test('a phone takes the whole shop over a link; what is typed on either is on th
   line.mend()
   await expect(reading(page, 'takeIn.heightMm')).toHaveValue('41 mm', { timeout: 60_000 })
   await expect(damage(phone)).toHaveValue('cracked at the rim')
+
+  // With nothing to say, nothing is said.
+  await expect
+    .poll(async () => {
+      const before = said
+      await page.evaluate(() => new Promise(done => setTimeout(done, 400)))
+      return said - before
+    })
+    .toBe(0)
 
   // Left in one press; what stands stays.
   await phone.goto('/')

@@ -60,8 +60,9 @@ export class SharedShelf implements Shelf {
         if (taken.more) more.push(taken.job)
         stand.push(taken.job)
       })
-      await putJobs(put, base)
-      await base.gone.bulkDelete(put.map(job => job.id))
+      if (put.length) await putJobs(put, base)
+      const back = put.filter(job => gone[ids.indexOf(job.id)]).map(job => job.id)
+      if (back.length) await base.gone.bulkDelete(back)
       return { more, stand }
     })
   }
@@ -106,16 +107,18 @@ export class SharedShelf implements Shelf {
   takeClocks({ clocks, stopped }: Clocks): Promise<void> {
     const { base } = this
     return base.transaction('rw', base.clocks, base.gone, async () => {
+      const rows = await base.gone.where('id').startsWith(CLOCK).toArray()
+      const known = new Set(rows.map(({ id }) => id.slice(CLOCK.length)))
       const at = new Date().toISOString()
-      await base.clocks.bulkDelete(stopped)
-      const old = await base.gone.where('id').startsWith(CLOCK).toArray()
-      const known = new Set(old.map(({ id }) => id))
-      await base.gone.bulkPut(stopped.filter(id => !known.has(CLOCK + id)).map(id => ({ id: CLOCK + id, at })))
-      await base.gone.bulkDelete(
-        old.filter(each => Date.now() - Date.parse(each.at) > CLOCK_GONE_MS).map(({ id }) => id),
-      )
+      for (const id of stopped.filter(each => !known.has(each))) {
+        known.add(id)
+        await base.gone.put({ id: CLOCK + id, at })
+        if (await base.clocks.get(id)) await base.clocks.delete(id)
+      }
+      const old = rows.filter(each => Date.now() - Date.parse(each.at) > CLOCK_GONE_MS).map(({ id }) => id)
+      if (old.length) await base.gone.bulkDelete(old)
       for (const clock of clocks) {
-        if (known.has(CLOCK + clock.id)) continue
+        if (known.has(clock.id)) continue
         const here = await base.clocks.get(clock.id)
         if (!here) await base.clocks.put(clock)
         else if (clock.hushed && !here.hushed) await base.clocks.update(clock.id, { hushed: true })

@@ -22,10 +22,15 @@ export function fieldOf(path: readonly PathKey[]): string {
 const LONGEST_NAME = 120
 
 /** The names of what a change touched: its field, and the parts of it that are timed by themselves. */
-function touched(before: object, after: object, path: readonly PathKey[]): string[] {
+function touched(before: Stamped, after: object, path: readonly PathKey[]): string[] {
   const field = fieldOf(path)
   const at = field.split('.')
-  const parts = changedParts(valueAt(before, at), valueAt(after, at), field)
+  const parts = changedParts(
+    valueAt(before, at),
+    valueAt(after, at),
+    field,
+    name => before.stamps?.[name] !== undefined,
+  )
   return [field, ...parts.filter(name => name.length <= LONGEST_NAME)]
 }
 

@@ -16,7 +16,7 @@ const fieldsOf = (kit: Kit) => Object.keys(kit) as (keyof Kit)[]
 /** A kit as it was changed, with the times of what the change touched. */
 export function changedKit(before: TimedKit, kit: Kit, at: string): TimedKit {
   const names = fieldsOf(kit).flatMap(field => {
-    const parts = changedParts(before.kit[field], kit[field], field)
+    const parts = changedParts(before.kit[field], kit[field], field, name => before.stamps[name] !== undefined)
     return parts.length ? [field, ...parts] : []
   })
   if (!names.length) return { kit, stamps: before.stamps }

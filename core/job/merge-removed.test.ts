@@ -32,18 +32,25 @@ const bothWays = (a: Job, b: Job) => [mergeJob(a, b).job, mergeJob(b, a).job]
 
 describe('what was touched, by name', () => {
   it('is the entries of a list, the keys of what has parts, and the turns of a list in turn', () => {
-    expect(changedParts([entry(1), entry(2)], [entry(2, 'x'), entry(3)], 'weld.log')).toEqual([
-      'weld.log.#e1',
-      'weld.log.#e2',
-      'weld.log.#e3',
-    ])
+    const log = (wasTimed: boolean) =>
+      changedParts([entry(1), entry(2)], [entry(2, 'x'), entry(3)], 'weld.log', () => wasTimed)
+    expect(log(true)).toEqual(['weld.log.#e1', 'weld.log.#e2', 'weld.log.#e3'])
+    // What is new and named by nobody else needs no time of its own.
+    expect(log(false)).toEqual(['weld.log.#e1', 'weld.log.#e2'])
     const mend = newMend('m', 'crack')
     expect(
-      changedParts([mend], [{ ...mend, readings: { ...mend.readings, capMm: reading(2) }, done: ['a'] }], 'mends'),
+      changedParts(
+        [mend],
+        [{ ...mend, readings: { ...mend.readings, capMm: reading(2) }, done: ['a'] }],
+        'mends',
+        () => false,
+      ),
     ).toEqual(expect.arrayContaining(['mends.#m.readings.capMm', 'mends.#m.done.#a']))
-    expect(changedParts([reading(1), reading(2)], [reading(1)], 'prove.runOut')).toEqual(['prove.runOut.length'])
-    expect(changedParts('a', 'b', 'title')).toEqual(['title'])
-    expect(changedParts('a', 'a', 'title')).toEqual([])
+    expect(changedParts([reading(1), reading(2)], [reading(1)], 'prove.runOut', () => false)).toEqual([
+      'prove.runOut.length',
+    ])
+    expect(changedParts('a', 'b', 'title', () => false)).toEqual(['title'])
+    expect(changedParts('a', 'a', 'title', () => false)).toEqual([])
   })
 })
 
@@ -60,6 +67,13 @@ describe('what one bench took out of a list', () => {
     const before = edit(two, ['weld', 'log'], [entry(1, 'looked'), entry(2)], 3)
     for (const job of bothWays(less, after)) expect(job.weld.log.map(each => each.note)).toEqual(['looked again', ''])
     for (const job of bothWays(less, before)) expect(job.weld.log.map(each => each.id)).toEqual(['e2'])
+  })
+  it('is back for both where it was taken back, and stays out where it was taken out once more', () => {
+    const less = edit(two, ['weld', 'log'], [entry(2)], 5)
+    const back = edit(less, ['weld', 'log'], [entry(1), entry(2)], 7)
+    for (const job of bothWays(back, less)) expect(job.weld.log).toHaveLength(2)
+    const again = edit(back, ['weld', 'log'], [entry(2)], 9)
+    for (const job of bothWays(again, back)) expect(job.weld.log).toHaveLength(1)
   })
   it('a mend goes with it, unless one of its readings was taken later', () => {
     const less = edit(START, ['mends'], [START.mends[1]], 5)

@@ -7,6 +7,7 @@ import { KEY_UNITS, type UnitKey } from './units.table'
 /** Golden rows: what is written, the key's unit, the value. Exact definitions (NIST SP 811, app. B). */
 const GOLDEN: readonly (readonly [string, UnitKey, number])[] = [
   ['3/32 in', 'mm', 2.38125],
+  ['2 Zoll', 'mm', 50.8],
   ['1 1/4"', 'mm', 31.75],
   ['1-1/4 in', 'mm', 31.75],
   ['0.475 in', 'mm', 12.065],

@@ -59,7 +59,7 @@ export const UNITS: Readonly<Record<Dimension, readonly UnitDefinition[]>> = {
     { spellings: ['cm', 'centimetre', 'centimetres', 'centimeter', 'centimeters'], scale: 10 },
     { spellings: ['m', 'metre', 'metres', 'meter', 'meters'], scale: 1000 },
     { spellings: ['um', 'µm', 'μm', 'micron', 'microns'], scale: 0.001 },
-    { spellings: ['in', '"', '″', '”', '“', "''", 'inch', 'inches', 'in.'], scale: MM_PER_INCH },
+    { spellings: ['in', '"', '″', '”', '“', "''", 'inch', 'inches', 'in.', 'zoll'], scale: MM_PER_INCH },
     { spellings: ['thou', 'thousandth', 'thousandths', 'mil', 'mils'], scale: MM_PER_INCH / 1000 },
     { spellings: ['tenth', 'tenths'], scale: MM_PER_INCH / 10000 },
     { spellings: ['ft', "'", '′', 'foot', 'feet'], scale: 12 * MM_PER_INCH },

@@ -7,6 +7,7 @@ import { inScope, type InScope } from './scope'
 import type { Opened } from './sealed'
 import type { Shelf } from './shelf'
 import { sumOf } from './take-job'
+import { textOf } from '../job/same'
 
 /** Letters of jobs in one message, roughly. */
 const BATCH_LETTERS = 300_000
@@ -107,7 +108,7 @@ export class Exchange {
       if (!this.present.size) return
       if (changes.jobs.length) await this.sayChanged(changes.jobs)
       if (changes.kit && this.me.scope.kind === 'shop') await this.sayKit()
-      if (changes.clocks) await this.sayClocks()
+      if (changes.clocks) await this.sayClocks(false)
     })
   }
   private async sayChanged(ids: readonly string[]) {
@@ -145,10 +146,15 @@ export class Exchange {
     const { kit, stamps } = await this.shelf.kit()
     this.line.say({ kind: 'kit', screen: this.me.screen, kit, stamps: { ...stamps } })
   }
-  private async sayClocks() {
+  private clocksSaid = ''
+  private async sayClocks(anyway: boolean) {
     const { clocks, stopped } = await this.shelf.clocks()
     const { scope } = this.me
     const mine = clocks.filter(({ jobId }) => scope.kind !== 'jobs' || (jobId !== null && scope.ids.includes(jobId)))
+    const now = textOf([mine, stopped])
+    // What was taken in changes the clocks here too: it is not said back.
+    if (!anyway && now === this.clocksSaid) return
+    this.clocksSaid = now
     this.line.say({ kind: 'clocks', screen: this.me.screen, clocks: mine, stopped })
   }
 
@@ -211,7 +217,7 @@ export class Exchange {
     if (first) this.here(false)
     if (differs || (before && !first)) return
     await this.saySums(screen, scope)
-    await this.sayClocks()
+    await this.sayClocks(true)
     await this.fetching.look()
   }
 
