@@ -111,15 +111,16 @@ console.log(
 
 const took: number[] = []
 for (let n = 0; n < 50; n++) {
-  const [from, to] = n % 2 ? [screens[0]!, screens[1]!] : [screens[1]!, screens[0]!]
+  // Each way has a field of its own: what a hand has just typed stands under it for a moment.
+  const [from, to, path] = n % 2 ? [screens[0]!, screens[1]!, FIELDS[0]] : [screens[1]!, screens[0]!, FIELDS[1]]
   const value = `${500 + n}`
   const seen = to.page.waitForFunction(
     ([path, text]) => document.querySelector<HTMLInputElement>(`input[data-path="${path}"]`)?.value.startsWith(text!),
-    [FIELDS[0], value] as const,
+    [path, value] as const,
     { polling: 'raf', timeout: 30_000 },
   )
   const at = performance.now()
-  await field(from.page, FIELDS[0]).fill(value)
+  await field(from.page, path).fill(value)
   await seen
   took.push(performance.now() - at)
   await from.page.locator('main[data-saving="false"]').waitFor()

@@ -37,11 +37,9 @@ export class Fetching {
 
   /** Looks for files that jobs speak of and that are not here. @param likely the screen that has them, most likely */
   async look(jobIds?: readonly string[], likely?: string): Promise<void> {
+    // Who had nothing may have it by the next time that screens meet; until then it is not asked at every edit.
     if (!jobIds) this.without.clear()
-    for (const place of await this.shelf.missing(jobIds)) {
-      this.queue.set(keyOf(place), place)
-      if (likely !== undefined) this.without.get(keyOf(place))?.delete(likely)
-    }
+    for (const place of await this.shelf.missing(jobIds)) this.queue.set(keyOf(place), place)
     await this.go(likely)
   }
   stop(): void {
