@@ -28,8 +28,6 @@ interface Said {
 class Shop {
   readonly screens: Screen[] = []
   readonly air: Said[] = []
-  /** Letters that went over, sealed as the server would see them. */
-  passedOn = 0
 
   add(name: string, scope: Scope = { kind: 'shop' }, clockMs = 0): Screen {
     const screen = new Screen(this, name, scope, clockMs)
@@ -198,6 +196,23 @@ describe('screens of one shop', () => {
     expect(held.map(({ id }) => id)).toEqual(['p'])
     expect(Buffer.compare(new Uint8Array(held[0]!.bytes), bytes)).toBe(0)
     expect(await desk.base.parts.count()).toBe(0)
+  })
+  it('that lag behind do not answer every older state that still comes: what is said stays in proportion', async () => {
+    const screens = [shop.add('desk'), shop.add('phone'), shop.add('booth')]
+    for (const screen of screens) {
+      await putJobs([START], screen.base)
+      screen.arrive()
+    }
+    await shop.quiet()
+    for (let n = 0; n < 30; n++) await screens[n % 3]!.edit(['takeIn', n % 2 ? 'wallMm' : 'heightMm'], reading(n), n)
+    let said = 0
+    while (shop.air.length) {
+      said += 1
+      const { from, message, tail } = shop.air.shift()!
+      for (const screen of screens) if (screen.name !== from) await screen.exchange.heard({ message, tail })
+    }
+    expect(await screens[1]!.letters()).toBe(await screens[0]!.letters())
+    expect(said).toBeLessThan(150)
   })
   it('come to no harm by a screen that sends nonsense', async () => {
     const [desk, odd] = [shop.add('desk'), shop.add('odd')]

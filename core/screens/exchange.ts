@@ -32,6 +32,7 @@ export class Exchange {
   private readonly present = new Map<string, Other>()
   /** Each job as it was last said or heard: what others are known to have. */
   private readonly known = new Map<string, Job>()
+  /** The sum of each job as everybody in the room has it, or has it coming. */
   private readonly said = new Map<string, string>()
   private readonly fetching: Fetching
   private last: Promise<unknown> = Promise.resolve()
@@ -258,8 +259,13 @@ export class Exchange {
     const accepts = (job: InScope, isHere: boolean) =>
       inScope(this.me.scope, job) || (isHere && this.me.scope.kind === 'open')
     const { more, stand } = await this.shelf.take(jobs, accepts, this.known)
-    for (const job of stand) this.note(job)
-    this.sayJobs(more)
+    const lacking = new Set(more.map(job => job.id))
+    for (const job of stand)
+      if (!lacking.has(job.id)) this.note(job)
+      else this.known.set(job.id, job)
+    // What was said in just this state is on its way to them: said again for each older state that still comes, three
+    // screens would never end.
+    this.sayJobs(more.filter(job => this.said.get(job.id) !== sumOf(job)))
     await this.fetching.look(
       stand.map(job => job.id),
       screen,
