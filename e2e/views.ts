@@ -28,6 +28,9 @@ const VIEWS = [
   '/job/gearbox-cover/hold',
   '/job/gearbox-cover/puddle',
   '/puddle',
+  '/join',
+  '/trust',
+  '/share',
 ]
 
 const COLOURS = 'color-contrast'
