@@ -109,7 +109,6 @@ test('one job is borrowed: a picture taken on the phone is on the desk while it 
   await expect(phone.getByRole('status')).toContainText('Asking the other screen')
 
   const link = await linkOf(page)
-  await phone.goto('about:blank')
   await phone.goto(link)
   await phone.getByTestId('pair-job').click()
   await phone.getByRole('option', { name: 'Gearbox cover, cracked flange' }).click()

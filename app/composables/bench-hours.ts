@@ -1,9 +1,10 @@
 import { useLocalStorage } from '@vueuse/core'
-import { addMinutes, format, startOfDay } from 'date-fns'
+import { format, startOfDay } from 'date-fns'
 import { computed } from 'vue'
 import type { DayAround } from '#core/station/shop/day'
 import { weekShifts } from '#core/station/shop/week'
 import { DAY_MIN, readHours } from '#core/quantity/hours'
+import { atWallMinute, wallMinutes } from '#core/quantity/wall-clock'
 import { useClocks } from '~/stores/clocks'
 
 /** Days looked ahead; work for longer than that is not a day's plan. */
@@ -59,12 +60,12 @@ export function useBenchHours() {
   const begun = computed(() => clocks.running.filter(clock => clock.task !== undefined))
   const around = (): DayAround => ({
     midnightMs: midnight.getTime(),
-    nowMin: Math.floor((Date.now() - midnight.getTime()) / 60_000),
+    nowMin: Math.floor(wallMinutes(new Date(), midnight)),
     notBefore: { ...notBefore.value },
     running: { ...running.value },
     begun: Object.fromEntries(begun.value.map(clock => [clock.task!, (Date.now() - clock.startedAt) / 60_000])),
   })
-  const at = (minutes: number) => addMinutes(midnight, minutes)
+  const at = (minutes: number) => atWallMinute(minutes, midnight)
   const clock = (minutes: number) => format(at(minutes), 'HH:mm')
   const dayName = (minutes: number) => format(at(minutes), 'EEEE d MMMM')
   /** A minute of the plan: its time, with the day where that is not today. */

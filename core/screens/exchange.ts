@@ -11,6 +11,8 @@ import { textOf } from '../job/same'
 
 /** Letters of jobs in one message, roughly. */
 const BATCH_LETTERS = 300_000
+/** As many jobs as are worked on in a while are kept in mind; a shelf may hold thousands. */
+const MOST_KNOWN = 200
 
 export interface Me {
   readonly screen: string
@@ -30,8 +32,10 @@ export interface Changes {
  */
 export class Exchange {
   private readonly present = new Map<string, Other>()
-  /** Each job as it was last said or heard: what others are known to have. */
+  /** Jobs as they were last said or heard, the latest of them: what others are known to have. */
   private readonly known = new Map<string, Job>()
+  /** Jobs that were said or heard at all. */
+  private readonly shared = new Set<string>()
   /** The sum of each job as everybody in the room has it, or has it coming. */
   private readonly said = new Map<string, string>()
   private readonly fetching: Fetching
@@ -122,7 +126,7 @@ export class Exchange {
     const gone = Object.fromEntries(missing.flatMap(id => (all[id] === undefined ? [] : [[id, all[id]]])))
     if (Object.keys(gone).length) this.line.say({ kind: 'gone', screen: this.me.screen, gone })
   }
-  private isMine = (job: Job) => inScope(this.me.scope, scopedOf(job)) || this.known.has(job.id)
+  private isMine = (job: Job) => inScope(this.me.scope, scopedOf(job)) || this.shared.has(job.id)
 
   private sayJobs(jobs: readonly Job[]) {
     let [batch, letters]: [Job[], number] = [[], 0]
@@ -140,8 +144,16 @@ export class Exchange {
     send()
   }
   private note(job: Job) {
-    this.known.set(job.id, job)
+    this.keep(job)
     this.said.set(job.id, sumOf(job))
+  }
+  private keep(job: Job) {
+    this.shared.add(job.id)
+    this.known.delete(job.id)
+    this.known.set(job.id, job)
+    for (const [oldest] of this.known)
+      if (this.known.size > MOST_KNOWN) this.known.delete(oldest)
+      else break
   }
   private async sayKit() {
     const { kit, stamps } = await this.shelf.kit()
@@ -234,7 +246,7 @@ export class Exchange {
       kit: whole ? sumOf(await this.shelf.kit()) : null,
     })
   }
-  private isShared = (job: InScope) => inScope(this.me.scope, job) || this.known.has(job.id)
+  private isShared = (job: InScope) => inScope(this.me.scope, job) || this.shared.has(job.id)
 
   /** Asks for what differs or is not here; sends what the other has not got. */
   private async compare({ screen, jobs, gone, kit }: MessageOf<'sums'>) {
@@ -262,7 +274,7 @@ export class Exchange {
     const lacking = new Set(more.map(job => job.id))
     for (const job of stand)
       if (!lacking.has(job.id)) this.note(job)
-      else this.known.set(job.id, job)
+      else this.keep(job)
     // What was said in just this state is on its way to them: said again for each older state that still comes, three
     // screens would never end.
     this.sayJobs(more.filter(job => this.said.get(job.id) !== sumOf(job)))

@@ -12,6 +12,7 @@ const HEAVY = new Set([
   'job.ways',
   'job.matters',
   'hold.simulate',
+  'puddle.run',
 ])
 const LONGEST_S = Number(process.env.WILD_SPARROW_LONGEST_S || 60)
 const light = new Lane(64, LONGEST_S)
@@ -24,7 +25,7 @@ const LIGHT_BODY = 16_384
  * Asks off the server's own thread, what is heavy by its name or by its size in a lane of its own; under `nuxt dev`,
  * where no worker is built, on it.
  */
-export function askApart(name: string, input: unknown, bodyLength: number): Promise<Outcome> {
+export function askApart(name: string, input: unknown, bodyLength: number, left?: AbortSignal): Promise<Outcome> {
   if (!light.threaded) return Promise.resolve({ kind: 'asked', asked: questions.ask(name, input) })
-  return (HEAVY.has(name) || bodyLength > LIGHT_BODY ? heavy : light).ask(name, input)
+  return (HEAVY.has(name) || bodyLength > LIGHT_BODY ? heavy : light).ask(name, input, left)
 }

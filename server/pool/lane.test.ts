@@ -36,6 +36,19 @@ describe('a lane of questions', () => {
     expect(await long).toEqual({ kind: 'too-long', seconds: 30 })
     expect(await next).toMatchObject({ kind: 'asked' })
   })
+  it('drops at once what whoever asked has left: what waits, and what is being worked out', async () => {
+    const lane = new Lane(10, 120, script)
+    const [runs, waits] = [new AbortController(), new AbortController()]
+    const running = lane.ask('for-ever', null, runs.signal)
+    const waiting = lane.ask('for-ever', null, waits.signal)
+    const next = lane.ask('echo', 'next')
+    waits.abort()
+    expect(await waiting).toEqual({ kind: 'left' })
+    runs.abort()
+    expect(await running).toEqual({ kind: 'left' })
+    expect(await next).toMatchObject({ kind: 'asked' })
+    expect(await lane.ask('echo', 1, runs.signal)).toEqual({ kind: 'left' })
+  })
   it('turns away what is more than it lets wait, and lives through a thread that breaks', async () => {
     const lane = new Lane(2, 120, script)
     const found = await Promise.all([

@@ -14,6 +14,8 @@ export type Outcome =
   | { kind: 'full' }
   | { kind: 'too-long'; seconds: number }
   | { kind: 'broke' }
+  /** Whoever asked is no longer there. */
+  | { kind: 'left' }
 
 /** Where the built server keeps its worker; under `nuxt dev` there is none. */
 const builtWorker = () =>
@@ -47,12 +49,24 @@ export class Lane {
     return this.script !== undefined
   }
 
-  ask(name: string, input: unknown): Promise<Outcome> {
+  /** @param left tells that whoever asks has gone: what waits is taken off, what is being worked out is ended */
+  ask(name: string, input: unknown, left?: AbortSignal): Promise<Outcome> {
+    if (left?.aborted) return Promise.resolve({ kind: 'left' })
     if (this.waiting.length >= this.mostWaiting) return Promise.resolve({ kind: 'full' })
     return new Promise(done => {
-      this.waiting.push({ id: this.next++, name, input, done })
+      const asked = { id: this.next++, name, input, done }
+      this.waiting.push(asked)
+      left?.addEventListener('abort', () => this.drop(asked), { once: true })
       this.go()
     })
+  }
+
+  private drop(asked: Waiting) {
+    const place = this.waiting.indexOf(asked)
+    if (place >= 0) {
+      this.waiting.splice(place, 1)
+      asked.done({ kind: 'left' })
+    } else if (this.busy === asked) this.end({ kind: 'left' })
   }
 
   private go() {
@@ -61,9 +75,7 @@ export class Lane {
     const { id, name, input } = this.busy
     this.worker ??= this.start()
     this.timer = setTimeout(() => {
-      void this.worker?.terminate()
-      this.worker = null
-      this.finish({ kind: 'too-long', seconds: this.mostSeconds })
+      this.end({ kind: 'too-long', seconds: this.mostSeconds })
     }, this.mostSeconds * 1000)
     this.worker.ref()
     try {
@@ -87,6 +99,13 @@ export class Lane {
     worker.on('error', broke)
     worker.on('exit', broke)
     return worker
+  }
+
+  /** Ends what is being worked out with its thread. */
+  private end(outcome: Outcome) {
+    void this.worker?.terminate()
+    this.worker = null
+    this.finish(outcome)
   }
 
   private finish(outcome: Outcome) {

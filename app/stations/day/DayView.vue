@@ -4,6 +4,7 @@ import { useNow } from '@vueuse/core'
 import { handsMin } from '#core/station/shop/day'
 import { DAY_MIN } from '#core/quantity/hours'
 import { clockFace } from '#core/quantity/clock-face'
+import { wallMinutes } from '#core/quantity/wall-clock'
 import { useSettings } from '~/stores/settings'
 import DayChart from './DayChart.vue'
 import WeekAhead from './WeekAhead.vue'
@@ -18,7 +19,7 @@ const { from, to, clock, dayName, midnight } = bench
 const { noted, clockOf, start, stop: leave, done, kept } = useDoing()
 const lit = ref<string | null>(null)
 const now = useNow({ interval: 30_000 })
-const nowMin = computed(() => (now.value.getTime() - midnight.getTime()) / 60_000)
+const nowMin = computed(() => wallMinutes(now.value, midnight))
 const tasks = computed(() => numbered(planned.value?.tasks ?? []))
 const days = computed(() => {
   const last = Math.max(1, ...tasks.value.map(task => task.startMin + task.minutes))

@@ -1,3 +1,4 @@
+import { useEventListener } from '@vueuse/core'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue'
 import { secretIn } from '#core/screens/invite'
 import type { MessageOf, Scope } from '#core/screens/message.schema'
@@ -45,6 +46,8 @@ export function useJoin() {
     }
   }
   onMounted(ask)
+  // Another link opened in the same tab changes no more than what follows the #.
+  useEventListener(window, 'hashchange', () => location.reload())
   onBeforeUnmount(() => {
     gone = true
     end?.()

@@ -1,6 +1,7 @@
 import type { DayGiven, TaskGiven } from '../../day/model'
 import type { Rescue } from '../../day/rescue'
 import type { Job, Kit } from '../../job/job.schema'
+import { wallMinutes } from '../../quantity/wall-clock'
 import { isArc } from '../../process/registry'
 import type { StationId } from '../../job/stations.table'
 import type { Phase } from '../hand-over/phases'
@@ -160,7 +161,8 @@ export function dayFromJobs(
       const left = around?.running[job.id]
       if (left !== undefined && list[0])
         list[0] = { ...list[0], earliestMin: Math.max(list[0].earliestMin ?? 0, nowMin + left) }
-      const due = job.takeIn.dueAt && around ? (Date.parse(job.takeIn.dueAt) - around.midnightMs) / 60_000 : undefined
+      const due =
+        job.takeIn.dueAt && around ? wallMinutes(new Date(job.takeIn.dueAt), new Date(around.midnightMs)) : undefined
       return {
         id: job.id,
         tasks: list,

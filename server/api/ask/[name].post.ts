@@ -32,7 +32,13 @@ export default defineEventHandler(async event => {
   } catch {
     if (questions.get(name)) return invalid('the body is not JSON')
   }
-  const outcome = await askApart(name, input, body.length)
+  const left = new AbortController()
+  const { res } = event.node
+  res.once('close', () => {
+    if (!res.writableEnded) left.abort()
+  })
+  const outcome = await askApart(name, input, body.length, left.signal)
+  if (outcome.kind === 'left') return null
   if (outcome.kind === 'full') {
     setResponseHeader(event, 'retry-after', 5)
     return none(503, 'too many questions wait already: ask again in a few seconds')
