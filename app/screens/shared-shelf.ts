@@ -2,7 +2,7 @@ import Dexie from 'dexie'
 import { wrongKind } from '#core/job/file-kind'
 import { kitSchema, type Job } from '#core/job/job.schema'
 import { mergeKit, type TimedKit } from '#core/job/merge-kit'
-import type { InScope } from '#core/screens/scope'
+import { scopedOf, type InScope } from '#core/screens/scope'
 import type { Clocks, FileHead, Place, Shelf, Summed, Taken } from '#core/screens/shelf'
 import { lastTouched, sumOf, takeJob } from '#core/screens/take-job'
 import { db, type BenchDatabase } from '~/db/database'
@@ -18,7 +18,6 @@ const LARGEST_FILE_BYTES = 128 * 1024 * 1024
 const CLOCK_GONE_MS = 7 * 86_400_000
 const CLOCK = 'clock-'
 
-const scopedOf = (job: Job): InScope => ({ id: job.id, handedAt: job.handOver.handedAt })
 const idOf = (came: unknown) => {
   const { id } = (came ?? {}) as { id?: unknown }
   return typeof id === 'string' ? id : ''

@@ -3,7 +3,7 @@ import type { Job } from '../job/job.schema'
 import { Fetching } from './fetching'
 import type { Line, Other } from './line'
 import { SPEECH, type Message, type MessageOf, type Scope } from './message.schema'
-import { inScope, type InScope } from './scope'
+import { inScope, scopedOf, type InScope } from './scope'
 import type { Opened } from './sealed'
 import type { Shelf } from './shelf'
 import { sumOf } from './take-job'
@@ -284,5 +284,3 @@ export class Exchange {
     )
   }
 }
-
-const scopedOf = (job: Job): InScope => ({ id: job.id, handedAt: job.handOver.handedAt })

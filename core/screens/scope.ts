@@ -1,3 +1,4 @@
+import type { Job } from '../job/job.schema'
 import type { Scope } from './message.schema'
 
 /** What of a job says whether it is one that a screen takes part in. */
@@ -5,6 +6,8 @@ export interface InScope {
   readonly id: string
   readonly handedAt: string | null
 }
+
+export const scopedOf = (job: Job): InScope => ({ id: job.id, handedAt: job.handOver.handedAt })
 
 /** Whether a job is one that a screen takes part in. */
 export const inScope = (scope: Scope, { id, handedAt }: InScope): boolean =>
