@@ -6,7 +6,7 @@ const ENTRY = fileURLToPath(new URL('../.output/server/index.mjs', import.meta.u
 const PORT = 4399
 
 /** The built application on a port of its own. @throws Error when it has not been built */
-export async function startServer(): Promise<{ address: string; stop: () => void }> {
+export async function startServer(): Promise<{ address: string; pid: number; stop: () => void }> {
   if (!existsSync(ENTRY)) throw new Error('Build it first: npm run build')
   const child = spawn(process.execPath, [ENTRY], {
     stdio: 'ignore',
@@ -20,7 +20,7 @@ export async function startServer(): Promise<{ address: string; stop: () => void
         () => false,
       )
     )
-      return { address, stop: () => child.kill() }
+      return { address, pid: child.pid!, stop: () => child.kill() }
     await new Promise(resolve => setTimeout(resolve, 100))
   }
   child.kill()

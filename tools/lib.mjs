@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
-import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs'
+import { copyFileSync, existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
@@ -69,17 +69,20 @@ export function ensureBuilt() {
     return
   console.log('Building, a minute or two…')
   run('npx', ['nuxt', 'build', '--logLevel=silent'], { env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' } })
-  run('npx', [
-    'esbuild',
-    'server/pool/worker.ts',
-    '--bundle',
-    '--platform=node',
-    '--format=esm',
-    '--log-level=warning',
-    // Of a library that ships both, its modules: the other kind asks for files at run time.
-    '--main-fields=module,main',
-    '--outfile=.output/server/ask-worker.mjs',
-  ])
+  for (const worker of ['ask', 'solid'])
+    run('npx', [
+      'esbuild',
+      `server/pool/${worker}.worker.ts`,
+      '--bundle',
+      '--platform=node',
+      '--format=esm',
+      '--log-level=warning',
+      // Of a library that ships both, its modules: the other kind asks for files at run time.
+      '--main-fields=module,main',
+      `--outfile=.output/server/${worker}-worker.mjs`,
+    ])
+  // Looked for beside the script that brings it along.
+  copyFileSync(join(ROOT, 'node_modules/manifold-3d/manifold.wasm'), join(ROOT, '.output/server/manifold.wasm'))
   mkdirSync(join(ROOT, '.output'), { recursive: true })
   writeFileSync(STAMP, now)
 }

@@ -1,6 +1,7 @@
 import type { Kit } from '#core/job/job.schema'
+import type { Change } from '#core/job/put-changes'
 import { db, type StoredClock } from './database'
-import { writePatches, type MadePatch } from './shelf'
+import { writeChanges } from './shelf'
 import { ofShop } from './which-shop'
 
 /**
@@ -8,9 +9,11 @@ import { ofShop } from './which-shop'
  * loses nothing.
  * Each tab has its own; what one left behind is put on the stored jobs when the bench is opened next.
  */
-export interface Entry extends MadePatch {
+export interface Entry extends Change {
   readonly jobId: string
   readonly at: string
+  /** It was tried and refused: so it is not stored. */
+  readonly refused?: boolean
 }
 
 const PREFIX = `${ofShop('ws-journal')}:`
@@ -56,19 +59,31 @@ const keysOfOthers = (prefix: string, mine: string) =>
     key => key.startsWith(prefix) && key !== mine,
   )
 
+/** What belongs to a job that was taken off is kept for it so long, ms: it may be put back. */
+const KEPT_FOR_MS = 30 * 86_400_000
+
+/** @returns what is to stay in the journal: what belongs to a job that was taken off */
+async function replay(entries: readonly Entry[]): Promise<Entry[]> {
+  const kept: Entry[] = []
+  for (const jobId of new Set(entries.map(entry => entry.jobId))) {
+    const mine = entries.filter(entry => entry.jobId === jobId)
+    const changes = mine.map(entry => ({ ...entry, maybeStored: !entry.refused }))
+    const { kind } = await writeChanges(jobId, changes, mine.at(-1)!.at)
+    const isRecent = Date.now() - Date.parse(mine.at(-1)!.at) < KEPT_FOR_MS
+    if (kind === 'gone' && isRecent && (await db.gone.get(jobId))) kept.push(...mine)
+  }
+  return kept
+}
+
 /**
  * Stores what tabs left behind when they were closed in the middle of it. What cannot be stored now stays for the next
  * time.
  */
 export async function replayJournals(): Promise<void> {
   for (const key of keysOfOthers(PREFIX, TAB)) {
-    const entries = listIn<Entry>(key, isEntry)
     try {
-      for (const jobId of new Set(entries.map(entry => entry.jobId))) {
-        const mine = entries.filter(entry => entry.jobId === jobId)
-        await writePatches(jobId, mine, mine.at(-1)!.at, true)
-      }
-      localStorage.removeItem(key)
+      const kept = await replay(listIn<Entry>(key, isEntry))
+      write(key, kept.length && kept)
     } catch {
       /* It stays where it is, and is tried again at the next start. */
     }

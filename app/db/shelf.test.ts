@@ -6,7 +6,7 @@ import type { Job } from '#core/job/job.schema'
 import { newJob } from '#core/job/new-job'
 import { db } from './database'
 import { upgradeStored } from './upgrade'
-import { readKit, takeInFile, writeKit, writePatches } from './shelf'
+import { readKit, takeInFile, writeKit, writeChanges } from './shelf'
 
 const AT = '2026-11-12T09:00:00.000Z'
 const LATER = '2026-11-12T10:00:00.000Z'
@@ -27,16 +27,16 @@ beforeEach(async () => {
 describe('writing changes', () => {
   it('puts a change on the stored job and stamps it', async () => {
     await db.jobs.add(job('a'))
-    const stored = await writePatches('a', [{ path: ['open', 'crackMm'], value: reading('88 mm', 88) }], LATER)
-    expect(stored).toMatchObject({ updatedAt: LATER, open: { crackMm: { value: 88 } } })
-    expect(await db.jobs.get('a')).toEqual(stored)
+    const written = await writeChanges('a', [{ path: ['open', 'crackMm'], value: reading('88 mm', 88) }], LATER)
+    expect(written).toMatchObject({ kind: 'stored', job: { updatedAt: LATER, open: { crackMm: { value: 88 } } } })
+    expect(await db.jobs.get('a')).toEqual(written.kind === 'stored' && written.job)
   })
   it('keeps what another tab has changed meanwhile in other fields', async () => {
     await db.jobs.add(job('a'))
     await Promise.all([
-      writePatches('a', [{ path: ['open', 'crackMm'], value: reading('88 mm', 88) }], LATER),
-      writePatches('a', [{ path: ['takeIn', 'wallMm'], value: reading('7 mm', 7) }], LATER),
-      writePatches('a', [{ path: ['title'], value: 'Renamed' }], LATER),
+      writeChanges('a', [{ path: ['open', 'crackMm'], value: reading('88 mm', 88) }], LATER),
+      writeChanges('a', [{ path: ['takeIn', 'wallMm'], value: reading('7 mm', 7) }], LATER),
+      writeChanges('a', [{ path: ['title'], value: 'Renamed' }], LATER),
     ])
     expect(await db.jobs.get('a')).toMatchObject({
       title: 'Renamed',
@@ -45,13 +45,13 @@ describe('writing changes', () => {
     })
   })
   it('changes nothing of a job that is gone', async () => {
-    expect(await writePatches('gone', [{ path: ['title'], value: 'x' }], LATER)).toBeUndefined()
+    expect(await writeChanges('gone', [{ path: ['title'], value: 'x' }], LATER)).toEqual({ kind: 'gone' })
     expect(await db.jobs.count()).toBe(0)
   })
   it('writes all of several changes or none: a bad path leaves the job as it was', async () => {
     await db.jobs.add(job('a', 'Before'))
     await expect(
-      writePatches(
+      writeChanges(
         'a',
         [
           { path: ['title'], value: 'After' },
@@ -71,7 +71,7 @@ describe('writing changes', () => {
     await fc.assert(
       fc.asyncProperty(fc.shuffledSubarray([0, 1, 2], { minLength: 3 }), async order => {
         await db.jobs.put(job('a'))
-        for (const i of order) await writePatches('a', [{ path: [edits[i]![0]], value: edits[i]![1] }], LATER)
+        for (const i of order) await writeChanges('a', [{ path: [edits[i]![0]], value: edits[i]![1] }], LATER)
         expect(await db.jobs.get('a')).toMatchObject({ title: 'T', customer: 'C' })
       }),
       { numRuns: 6, seed: 61 },
@@ -136,7 +136,7 @@ describe('a disk that is full', () => {
   it('writes a change with its card or not at all', async () => {
     await db.jobs.add(job('a', 'Before'))
     const put = vi.spyOn(db.cards, 'bulkPut').mockImplementation(full as never)
-    await expect(writePatches('a', [{ path: ['title'], value: 'After' }], LATER)).rejects.toThrow('no room')
+    await expect(writeChanges('a', [{ path: ['title'], value: 'After' }], LATER)).rejects.toThrow('no room')
     put.mockRestore()
     expect((await db.jobs.get('a'))!.title).toBe('Before')
   })

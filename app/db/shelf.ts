@@ -2,11 +2,10 @@ import { JOB_VERSION } from '#core/job/version'
 import type { FieldMerge } from '#core/job/merge'
 import { changedKit, type TimedKit } from '#core/job/merge-kit'
 import { tick } from '#core/job/tick'
-import { threeWay } from '#core/job/three-way'
 import { cardOf } from '#core/job/card'
 import type { Job, Kit } from '#core/job/job.schema'
 import { EMPTY_KIT } from '#core/job/empty-kit'
-import { applyPatch, valueAt, type Patch } from '#core/job/patch'
+import type { Change, Put } from '#core/job/put-changes'
 import type { BundledFile } from '#core/job/bundle'
 import { db, type BenchDatabase } from './database'
 import { putFiles } from './files'
@@ -21,62 +20,28 @@ export async function putJobs(jobs: readonly Job[], into: Pick<BenchDatabase, 'j
 
 export const addJob = (job: Job) => db.transaction('rw', db.jobs, db.cards, () => putJobs([job]))
 
-/** A change with what its field held where it began, and the time by which changes are ordered. */
-export interface MadePatch extends Patch {
-  readonly before?: unknown
-  readonly stamp?: string
-}
-
-/**
- * A change put on a job as it is stored: by entries of lists and fields, so that what another tab changed meanwhile
- * stays.
- */
-const onto = (job: Job, { path, value, before }: MadePatch): Job =>
-  applyPatch(job, { path, value: threeWay(before, valueAt(job, path), value) })
+export type Written =
+  | ({ readonly kind: 'stored' } & Put)
+  /** It was taken off the shelf. */
+  | { readonly kind: 'gone' }
 
 /**
  * Puts changes on the stored job, whatever another tab has changed in it meanwhile: in other fields, or in the same
  * list.
- * @param again changes out of a journal: one that is stored already, or that a later one has overruled, is left
- * @returns the job as stored, or undefined if it is gone
  * @throws Error where a newer program has brought the job up to its own version
  */
-export async function writePatches(
-  jobId: string,
-  patches: readonly MadePatch[],
-  updatedAt: string,
-  again = false,
-): Promise<Job | undefined> {
+export async function writeChanges(jobId: string, changes: readonly Change[], updatedAt: string): Promise<Written> {
   // Every field that a job may have, which the shelf itself never asks. No transaction waits for a script.
-  const { fieldOf, stamped } = await import('#core/job/field')
+  const { putChanges } = await import('#core/job/put-changes')
   return db.transaction('rw', db.jobs, db.cards, async () => {
     const stored = await db.jobs.get(jobId)
-    if (!stored) return undefined
+    if (!stored) return { kind: 'gone' }
     // A page of an older program that is still open must not write its own shape into what a newer one brought up.
     if ((stored.version as number) > JOB_VERSION)
       throw new Error('a newer Wild Sparrow has brought this job up; load this page anew')
-    const stamps = stored.stamps ?? {}
-    const due = again
-      ? patches.filter(
-          ({ path, stamp }) =>
-            !stamp || !stamps[fieldOf(path)] || Date.parse(stamps[fieldOf(path)]!) < Date.parse(stamp),
-        )
-      : patches
-    if (!due.length) return stored
-    const changed = due.reduce(onto, stored)
-    const next = {
-      ...changed,
-      updatedAt,
-      stamps: stamped(
-        stored,
-        changed,
-        due.map(patch => patch.path),
-        due.reduce((latest, { stamp }) => (stamp && stamp > latest ? stamp : latest), updatedAt),
-        stored.updatedAt,
-      ),
-    }
-    await putJobs([next])
-    return next
+    const put = putChanges(stored, changes, updatedAt)
+    if (put.job !== stored) await putJobs([put.job])
+    return { kind: 'stored', ...put }
   })
 }
 

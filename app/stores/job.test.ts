@@ -11,7 +11,7 @@ import { planJob } from '#core/station/plan-job'
 import { db } from '~/db/database'
 import { replayJournals } from '~/db/journal'
 import { removeJob } from '~/db/off-the-shelf'
-import { addJob, writePatches } from '~/db/shelf'
+import { addJob, writeChanges } from '~/db/shelf'
 import { jobOnTheBench, settled } from '~/at-the-bench.fixture'
 
 /**
@@ -139,21 +139,21 @@ describe('the job on the bench', () => {
 
 describe('two tabs on one job', () => {
   it('sees what the other has written', async () => {
-    await writePatches('a', [{ path: ['takeIn', 'damage'], value: 'seen over there' }], new Date().toISOString())
+    await writeChanges('a', [{ path: ['takeIn', 'damage'], value: 'seen over there' }], new Date().toISOString())
     await settled()
     expect(store.job!.takeIn.damage).toBe('seen over there')
   })
   it('writes nothing into a job that a newer program has brought up, and says so', async () => {
     const newer = { ...(await stored()), version: JOB_VERSION + 1 } as unknown as Job
     await db.jobs.put(newer)
-    await expect(writePatches('a', [{ path: ['title'], value: 'of old' }], new Date().toISOString())).rejects.toThrow(
+    await expect(writeChanges('a', [{ path: ['title'], value: 'of old' }], new Date().toISOString())).rejects.toThrow(
       'load this page anew',
     )
     expect(await db.jobs.get('a')).toEqual(newer)
   })
   it('sees it too where both write at the same moment, so that the next change here starts from both', async () => {
     store.edit(['title'], 'Here')
-    await writePatches('a', [{ path: DONE, value: ['pass-1'] }], new Date().toISOString())
+    await writeChanges('a', [{ path: DONE, value: ['pass-1'] }], new Date().toISOString())
     store.edit(['takeIn', 'damage'], 'here too')
     await store.stored()
     await settled()
@@ -167,9 +167,9 @@ describe('two tabs on one job', () => {
     })
   })
   it("loses neither's entry where both put one into the same list at the same moment, and shows both", async () => {
-    await writePatches('a', [{ path: DONE, value: ['pass-1'] }], new Date().toISOString())
+    await writeChanges('a', [{ path: DONE, value: ['pass-1'] }], new Date().toISOString())
     await settled()
-    const there = writePatches(
+    const there = writeChanges(
       'a',
       [{ path: DONE, value: ['pass-1', 'pass-2'], before: ['pass-1'] }],
       new Date().toISOString(),
@@ -183,7 +183,7 @@ describe('two tabs on one job', () => {
   })
   it("undoes its own picture's name after the other has taken an earlier picture off: no stump, and what is undone is its own", async () => {
     const picture = (id: string) => pictureSchema.parse({ id, name: id, widthPx: 10, heightPx: 10 })
-    await writePatches(
+    await writeChanges(
       'a',
       [{ path: ['pictures'], value: [picture('p'), picture('q')], before: [] }],
       new Date().toISOString(),
@@ -191,7 +191,7 @@ describe('two tabs on one job', () => {
     await settled()
     store.edit(['pictures', 1, 'name'], 'renamed')
     await store.stored()
-    await writePatches(
+    await writeChanges(
       'a',
       [
         {
@@ -219,7 +219,7 @@ describe('two tabs on one job', () => {
     })
     store.edit(['weld', 'log'], [log('mine')])
     await store.stored()
-    await writePatches(
+    await writeChanges(
       'a',
       [{ path: ['weld', 'log'], value: [log('mine'), log('theirs')], before: [log('mine')] }],
       new Date().toISOString(),
@@ -233,7 +233,7 @@ describe('two tabs on one job', () => {
     const extra = (id: string) => ({ id, name: id, price: 1 })
     for (let n = 0; n < 20; n++) {
       const before = (await stored()).handOver.other
-      const there = writePatches(
+      const there = writeChanges(
         'a',
         [{ path: ['handOver', 'other'], value: [...before, extra(`there${n}`)], before }],
         new Date().toISOString(),
@@ -324,7 +324,7 @@ describe('what goes wrong', () => {
     expect(await stored()).toMatchObject({ title: 'brack', weld: { log: [{ id: 'one' }] } })
     expect(kept).toEqual({})
     // A later change is not undone by a journal that turns up again.
-    await writePatches('a', [{ path: ['title'], value: 'Later' }], new Date().toISOString())
+    await writeChanges('a', [{ path: ['title'], value: 'Later' }], new Date().toISOString())
     kept = { 'ws-journal:gone': left[0]![1] }
     await replayJournals()
     expect(await stored()).toMatchObject({ title: 'Later', weld: { log: [{ id: 'one' }] } })

@@ -1,6 +1,6 @@
 import { liveQuery, type Subscription } from 'dexie'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import type * as checking from '#core/job/checked'
 import type { Job } from '#core/job/job.schema'
 import type * as timing from '#core/job/field'
@@ -8,61 +8,47 @@ import type { Damaged } from '#core/job/out'
 import { addressed, applyPatch, inverseOf, valueAt, type Patch } from '#core/job/patch'
 import { same } from '#core/job/same'
 import { threeWay } from '#core/job/three-way'
-import type { JobPlan } from '#core/station/plan-job'
 import { STATION_IDS, type StationId } from '#core/job/stations.table'
-import { planned } from '~/composables/core-worker'
-import { refusalWords, TRY_AGAIN_MS } from '~/composables/refusal'
+import { TRY_AGAIN_MS } from '~/composables/refusal'
+import { changeQueue } from '~/db/change-queue'
 import { db } from '~/db/database'
 import { journal, type Entry } from '~/db/journal'
-import { writePatches } from '~/db/shelf'
+import { writeChanges } from '~/db/shelf'
+import { benchPlan } from './job-parts/bench-plan'
+import { deeds, type Made, type Way } from './job-parts/deeds'
 import { useShop } from './shop'
 
-/** A deed, change by change with the way back from each, so that what came in meanwhile stays. */
-interface Deed {
-  changes: readonly { forth: Patch; back: Patch }[]
-  at: number
-}
-
-/** Typing in one field within this time is one step of undo. */
-const ONE_EDIT_MS = 1500
-const MOST_UNDO = 500
 /** The job on the bench: every change is stored at once, can be undone, and sends the plan to be worked out anew. */
 export const useJob = defineStore('job', () => {
   const shop = useShop()
   const job = shallowRef<Job | null>(null)
-  const plan = shallowRef<JobPlan | null>(null)
   const missing = ref(false)
   /** The open job was taken off the shelf in another tab or on another screen; what stands here is not stored. */
   const gone = ref(false)
   /** A job that is stored in a shape this version cannot read: its words, and why. */
   const damaged = shallowRef<Damaged | null>(null)
-  const saveError = ref<string | null>(null)
   /** Why the last change was not taken; the field keeps what was typed. */
   const refused = ref<{ path: string; reason: string } | null>(null)
-  /** Why the plan could not be worked out; what was entered is stored all the same. */
-  const planError = ref<string | null>(null)
-  const done = shallowRef<Deed[]>([])
-  const undone = shallowRef<Deed[]>([])
-  /** Changes made here and not stored yet, in their order, of whatever job. */
-  const waiting = shallowRef<readonly Entry[]>([])
-  const journalled = ref(true)
-  let writing: Promise<void> | null = null
-  let again: ReturnType<typeof setTimeout> | undefined
+  const { remember, step, forget, canUndo, canRedo, undoesAt } = deeds()
+  const { plan, trouble: planError, again: planAgain, whole } = benchPlan(job, () => shop.kit)
+  const queue = changeQueue({
+    write: writeChanges,
+    keep: journal,
+    later: again => {
+      const timer = setTimeout(again, TRY_AGAIN_MS)
+      return () => clearTimeout(timer)
+    },
+    // Another tab may have written while this one did: what is stored holds both, and the next change here starts from
+    // it.
+    stored: now => {
+      if (job.value?.id === now.id && !same(now, job.value)) job.value = now
+    },
+  })
   /** What a job's fields are, read when one is opened: the shelf does without. */
   let fields: (typeof checking & typeof timing) | null = null
   let following: Subscription | undefined
   /** The opening that was asked for last: one that is overtaken on its way, or left, puts nothing on the bench. */
   let opening: { readonly id: string } | null = null
-
-  /** A stored job with what is waiting for it. */
-  const withWaiting = (stored: Job): Job =>
-    waiting.value
-      .filter(entry => entry.jobId === stored.id)
-      .reduce(
-        (found, { path, value, before }) =>
-          applyPatch(found, { path, value: threeWay(before, valueAt(found, path), value) }),
-        stored,
-      )
 
   async function open(id: string): Promise<void> {
     if (job.value?.id === id) return
@@ -85,12 +71,14 @@ export const useJob = defineStore('job', () => {
       read && !read.ok
         ? damagedJob(stored, read.issues.map(issue => `${issue.path}: ${issue.message}`).join('; '))
         : null
-    job.value = read?.ok ? withWaiting(read.job) : null
+    job.value = read?.ok ? queue.onto(read.job) : null
     if (!read?.ok) return
     follow(id, found => {
       if (job.value?.id !== id) return
       gone.value = !found
-      if (found && waiting.value.length === 0 && !writing && !same(found, job.value)) job.value = found
+      if (!found) return
+      queue.backOnShelf(id)
+      if (queue.idle() && !same(found, job.value)) job.value = found
     })
   }
   function follow(id: string, tell: (found: Job | undefined) => unknown) {
@@ -121,45 +109,7 @@ export const useJob = defineStore('job', () => {
     plan.value = null
     damaged.value = null
     refused.value = null
-    done.value = []
-    undone.value = []
-  }
-
-  function wait(entries: readonly Entry[]) {
-    waiting.value = entries
-    journalled.value = journal(entries)
-  }
-
-  /** Stores what is waiting, one job after another; what cannot be stored stays, and is tried again. */
-  function flush(): Promise<void> {
-    writing ??= (async () => {
-      clearTimeout(again)
-      while (waiting.value.length) {
-        const jobId = waiting.value[0]!.jobId
-        const batch = waiting.value.filter(entry => entry.jobId === jobId)
-        let stored: Job | undefined
-        try {
-          stored = await writePatches(jobId, batch, batch.at(-1)!.at)
-        } catch (error) {
-          saveError.value = refusalWords(error)
-          again = setTimeout(() => {
-            void flush()
-          }, TRY_AGAIN_MS)
-          return
-        }
-        saveError.value = null
-        wait(waiting.value.filter(entry => !batch.includes(entry)))
-        // Another tab may have written while this one did: what is stored holds both, and the next change here starts
-        // from it.
-        if (stored && job.value?.id === jobId) {
-          const now = withWaiting(stored)
-          if (!same(now, job.value)) job.value = now
-        }
-      }
-    })().finally(() => {
-      writing = null
-    })
-    return writing
+    forget()
   }
 
   /**
@@ -180,11 +130,6 @@ export const useJob = defineStore('job', () => {
       entry: { jobId: before.id, path: [...path], value: tidy, before: from, at, stamp: stamps[fieldOf(path)]! },
     }
   }
-  function store(entry: Entry) {
-    wait([...waiting.value, entry])
-    void flush()
-  }
-
   /**
    * Makes a change here at once, and stores it. `from` is what the change goes out from. @returns why it is not taken,
    * or null
@@ -197,7 +142,7 @@ export const useJob = defineStore('job', () => {
     }
     refused.value = null
     job.value = change.next
-    store(change.entry)
+    queue.add(change.entry)
     return null
   }
 
@@ -208,15 +153,15 @@ export const useJob = defineStore('job', () => {
    */
   async function bring(id: string, path: Patch['path'], of: (now: Job) => unknown): Promise<string | null> {
     if (job.value?.id === id) return edit(path, of(job.value))
-    await flush()
+    await queue.flush()
     const stored = await db.jobs.get(id)
     if (!stored) return 'its job is no longer on this shelf'
     // Opened again meanwhile, it is on the bench.
     if (job.value?.id === id) return edit(path, of(job.value))
-    const now = withWaiting(stored)
+    const now = queue.onto(stored)
     const change = made(now, { path, value: of(now) }, valueAt(now, path))
     if ('reason' in change) return change.reason
-    store(change.entry)
+    queue.add(change.entry)
     return null
   }
 
@@ -225,7 +170,7 @@ export const useJob = defineStore('job', () => {
 
   /** Several changes as one deed, undone as one: all of them are taken, or none. @returns why not, or null */
   function editAll(patches: readonly Patch[]): string | null {
-    const changes: { forth: Patch; back: Patch }[] = []
+    const changes: Made[] = []
     for (const { path, value } of patches) {
       if (!job.value) return null
       const forth: Patch = { path: addressed(job.value, path), value }
@@ -239,25 +184,11 @@ export const useJob = defineStore('job', () => {
         for (const made of changes.toReversed()) carryOut(made.back, made.forth.value)
         return reason
       }
-      changes.push({ forth, back })
+      // As it was tidied: by this an undo knows it again.
+      changes.push({ forth: { ...forth, value: valueAt(job.value, forth.path) }, back })
     }
-    if (changes.length) remember(changes)
+    if (changes.length) remember(changes, Date.now())
     return null
-  }
-
-  /** A deed put on the pile of what can be undone; typing on in the same field is the same deed. */
-  function remember(changes: Deed['changes']) {
-    const at = Date.now()
-    const last = done.value.at(-1)
-    const before = last && at - last.at < ONE_EDIT_MS ? last.changes : []
-    const isOne =
-      before.length === 1 &&
-      changes.length === 1 &&
-      before[0]!.forth.path.join('.') === changes[0]!.forth.path.join('.')
-    done.value = isOne
-      ? [...done.value.slice(0, -1), { changes: [{ forth: changes[0]!.forth, back: before[0]!.back }], at }]
-      : [...done.value.slice(-MOST_UNDO), { changes, at }]
-    undone.value = []
   }
 
   /** A change that stands by itself and is not undone: what an instrument or a running clock writes. */
@@ -266,44 +197,25 @@ export const useJob = defineStore('job', () => {
     carryOut({ path: addressed(job.value, path), value })
   }
 
-  /** Takes the last deed from one pile, puts it on the other, and carries it out the way it points. */
-  function step(from: typeof done, to: typeof done, way: 'forth' | 'back') {
-    const deed = from.value.at(-1)
-    if (!deed || !job.value) return
-    from.value = from.value.slice(0, -1)
-    to.value = [...to.value, deed]
-    const other = way === 'back' ? 'forth' : 'back'
-    for (const change of way === 'back' ? deed.changes.toReversed() : deed.changes)
-      carryOut(change[way], change[other].value)
-  }
-
-  let asked = 0
-  async function work() {
-    const current = job.value
-    // A plan still on its way is of a job that was left, or of how it was.
-    const ticket = ++asked
-    if (!current) return
-    try {
-      const worked = await planned(current, shop.kit)
-      if (ticket !== asked) return
-      plan.value = worked
-      planError.value = null
-    } catch (error) {
-      if (ticket === asked) planError.value = error instanceof Error ? error.message : 'the worker gave up'
+  /** Undoes the last deed or does it again: what was done here goes, what came from elsewhere since stands. */
+  function carry(way: Way) {
+    if (!job.value) return
+    for (const change of step(way)) {
+      const made = change[way === 'back' ? 'forth' : 'back'].value
+      const { path, value } = change[way]
+      const now = valueAt(job.value, path)
+      const back = threeWay(made, value, now)
+      if (!same(back, now)) carryOut({ path, value: back }, now)
     }
   }
-  let working: Promise<void> = Promise.resolve()
-  watch([job, () => shop.kit], () => {
-    working = work()
-  })
 
   /** Lays a station's bead: what the call rests on now is remembered, so that a later change shows as stale. */
   async function settle(id: StationId) {
     const jobId = job.value?.id
     // Pressed right after a reading was typed, it is settled on the plan that knows of it.
-    for (let last: Promise<void> | undefined; last !== working; await last) last = working
-    if (plan.value && job.value?.id === jobId)
-      edit(['settled', id], { at: new Date().toISOString(), basis: { ...plan.value[id].basis } })
+    const settledOn = await whole()
+    if (settledOn && job.value?.id === jobId)
+      edit(['settled', id], { at: new Date().toISOString(), basis: { ...settledOn[id].basis } })
   }
 
   const acknowledge = (code: string, name: string) =>
@@ -322,9 +234,10 @@ export const useJob = defineStore('job', () => {
     gone,
     putBack,
     damaged,
-    saveError,
+    saveError: queue.trouble,
     refused,
     planError,
+    planAgain,
     open,
     close,
     edit,
@@ -332,27 +245,31 @@ export const useJob = defineStore('job', () => {
     bring,
     keep,
     settle,
-    undo: () => step(done, undone, 'back'),
-    redo: () => step(undone, done, 'forth'),
+    undo: () => carry('back'),
+    redo: () => carry('forth'),
     acknowledge,
     unsettle: (id: StationId) => edit(['settled', id], undefined),
-    canUndo: computed(() => done.value.length > 0),
-    canRedo: computed(() => undone.value.length > 0),
-    saving: computed(() => waiting.value.length > 0),
+    canUndo,
+    canRedo,
+    undoesAt,
+    /** Changes made here that something newer stood in the way of. */
+    overruled: queue.overruled,
+    overruledHeard: queue.heard,
+    saving: queue.waits,
     /** Paths on the open job that could not be stored yet, and are shown as such. */
     unstored: computed(
       () =>
         new Set(
-          saveError.value
-            ? waiting.value.filter(entry => entry.jobId === job.value?.id).map(entry => entry.path.join('.'))
+          queue.trouble.value || gone.value
+            ? queue.entries.value.filter(entry => entry.jobId === job.value?.id).map(entry => entry.path.join('.'))
             : [],
         ),
     ),
     /** Leaving now would lose something: it is neither stored nor in the journal. */
-    unsafe: computed(() => waiting.value.length > 0 && !journalled.value),
-    tryAgain: flush,
+    unsafe: computed(() => queue.entries.value.length > 0 && !queue.isKept.value),
+    tryAgain: queue.flush,
     staleCount: computed(() => (plan.value ? STATION_IDS.filter(id => plan.value![id].changed.length).length : 0)),
     /** Resolves when everything edited so far is stored. */
-    stored: () => writing ?? Promise.resolve(),
+    stored: queue.settled,
   }
 })

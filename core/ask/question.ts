@@ -45,6 +45,8 @@ export interface Question<
   readonly output: Out
   /** An input a person can start from. */
   readonly example: z.input<In>
+  /** About how long it takes on an ordinary machine, known by its sizes before it is begun; left out, next to nothing. */
+  readonly costMs?: (input: z.output<In>) => number
   /**
    * `asked` is the input as it came, for a question that answers with inputs of its own.
    * @throws NoAnswer where a well-formed input has no physical answer

@@ -25,6 +25,8 @@ export interface Registry {
   readonly names: readonly string[]
   get(name: string): AnyQuestion | undefined
   ask(name: string, input: unknown): Asked
+  /** About how long a question takes, by the sizes in its input; nothing for one that is refused. */
+  costMs(name: string, input: unknown): number
 }
 
 const GONE_WRONG = 'the figures put in lie outside what can be worked out'
@@ -133,6 +135,12 @@ export function createRegistry(questions: readonly AnyQuestion[]): Registry {
   return {
     names,
     get: name => byName.get(name),
+    costMs(name, input) {
+      const found = byName.get(name)
+      if (!found?.costMs) return 0
+      const parsed = found.input.safeParse(input)
+      return parsed.success ? found.costMs(parsed.data) : 0
+    },
     ask(name, input) {
       const found = byName.get(name)
       if (!found)

@@ -60,6 +60,7 @@ export const weldCrackMap = question({
     points: z.number().int().min(5).max(120).default(60),
   }),
   output: answers.weldCrackMap,
+  costMs: ({ points }) => points ** 2 / 20,
   example: { base: { alloy: '6061' }, filler: '4043', dilutionPct: 30, passes: 2, points: 9 },
   solve: ({ base: from, filler, dilutionPct, passes, points }) => {
     const answer = crackMap('alloy' in from ? from.alloy.pct : from.pct, filler, dilutionPct, passes, points)

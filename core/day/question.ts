@@ -57,6 +57,7 @@ export const daySchedule = question({
     'What to do when, across jobs: attended and unattended work on hands, mill, oven and freezer, with a bound on the best',
   input: dayInput,
   output: answers.daySchedule,
+  costMs: ({ jobs, effort }) => 20 + 10 * effort * jobs.reduce((sum, job) => sum + job.tasks.length, 0),
   example: {
     jobs: [
       {

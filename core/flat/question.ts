@@ -32,6 +32,7 @@ export const flatEvaluate = question({
   purpose: 'Flatness of a face from readings anywhere on it: minimum zone, shape, high spots, what it stands on',
   input: z.strictObject({ points }),
   output: answers.flatEvaluate,
+  costMs: ({ points: given }) => given.length / 10,
   example: { points: EXAMPLE },
   solve: ({ points: given }) => {
     const { working, ...answer } = evaluateFlatness(given)
@@ -48,6 +49,7 @@ export const flatLap = question({
     rateMm3Min: positive('mm3Min').default(HAND_RATE_MM3_MIN),
   }),
   output: answers.flatLap,
+  costMs: ({ points: given }) => given.length / 3,
   example: { points: EXAMPLE, toMm: '0.02 mm' },
   solve: ({ points: given, toMm, rateMm3Min }) => {
     const { working, ...answer } = planLapping(given, toMm, rateMm3Min)

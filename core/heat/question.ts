@@ -13,6 +13,7 @@ import { cutPart, setUp, simulated, simulationWorking } from './simulate'
 import { lossesSchema, probeSchema, simulateInput, sourceSchema } from './simulate.schema'
 import { shapeSchema } from '../solid/shape.schema'
 import * as answers from './answers'
+import { roughCells } from '../solid/rough-cells'
 
 /** Specific heat where no alloy is named: J/(kg·K), the middle of the table. */
 const USUAL_SPECIFIC_HEAT_JKGK = 900
@@ -118,6 +119,8 @@ export const heatSimulate = question({
   purpose: 'Heat in a part over time: torch, arc, oven or hot air against air, bench and backing, at probes',
   input: simulateInput,
   output: answers.heatSimulate,
+  // Explicit steps grow with the square of how fine the cells are.
+  costMs: ({ shape, cellMm, durationS }) => 20 + (roughCells(shape, cellMm) * durationS) / (400 * cellMm ** 2),
   example: {
     shape: { kind: 'plate', lengthMm: 120, widthMm: 80, thickMm: 8 },
     cellMm: 4,
@@ -199,6 +202,8 @@ export const heatFitSource = question({
       if (input.areaMm2 === undefined) need('areaMm2', 'the skin that loses heat: areaMm2, or a shape')
     }),
   output: answers.heatFitSource,
+  costMs: ({ shape, cellMm = 1, readings }) =>
+    shape ? 500 + (roughCells(shape, cellMm) * readings.at(-1)!.s) / (40 * cellMm ** 2) : readings.length / 10,
   example: {
     massKg: 1.6,
     areaMm2: 150000,

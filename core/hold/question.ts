@@ -6,6 +6,7 @@ import { hold } from './run'
 import { holdFields, type HoldInput } from './schema'
 import { holdSetup, type HoldSetup } from './setup'
 import type { z } from 'zod'
+import { roughCells } from '../solid/rough-cells'
 
 /** An input with its part cut into cells; or why it can't be, where the input itself is well formed. */
 type Prepared = HoldInput & ({ setup: HoldSetup } | { refused: string })
@@ -25,6 +26,7 @@ export const holdSimulate = question({
     }
   }) as unknown as z.ZodType<Prepared, z.input<typeof holdFields>>,
   output: answers.holdSimulate,
+  costMs: ({ shape, cellMm, loads }) => 60 + roughCells(shape, cellMm) * loads.length * 0.07,
   example: {
     shape: { kind: 'plate', lengthMm: 120, widthMm: 40, thickMm: 8 },
     cellMm: 4,

@@ -81,6 +81,9 @@ const ONE_PICTURE = { error: 'one picture: png or jpg', path: ['png'] }
 const onePicture = ({ png, jpg }: { png?: unknown; jpg?: unknown }) => (png === undefined) !== (jpg === undefined)
 const pictureOf = ({ png, jpg }: { png?: Uint8Array; jpg?: Uint8Array }): Picture => readPicture((png ?? jpg)!)
 
+/** A file of a kB may hold a picture that fills a screen. */
+const pictureMs = ({ png, jpg }: { png?: Uint8Array; jpg?: Uint8Array }) => 150 + (png ?? jpg)!.length / 1000
+
 const figure = (value: number, places: number) => Number(value.toFixed(places))
 const place = ([x, y]: readonly [number, number]): [number, number] => [figure(x, 2), figure(y, 2)]
 const within = (picture: Picture, points: readonly (readonly [number, number])[], what: string) => {
@@ -137,6 +140,7 @@ export const photoCard = question({
   purpose: 'The scale card in a picture: where it lies, how far it is turned, and known points for measuring',
   input: z.strictObject(pictureFields).refine(onePicture, ONE_PICTURE),
   output: answers.photoCard,
+  costMs: pictureMs,
   get example() {
     return { png: exampleOf('card') }
   },
@@ -210,6 +214,7 @@ export const photoTrace = question({
     })
     .refine(onePicture, ONE_PICTURE),
   output: answers.photoTrace,
+  costMs: pictureMs,
   get example() {
     return {
       png: exampleOf('line'),
@@ -274,6 +279,7 @@ export const photoThread = question({
     })
     .refine(onePicture, ONE_PICTURE),
   output: answers.photoThread,
+  costMs: pictureMs,
   get example() {
     return {
       png: exampleOf('thread'),
@@ -342,6 +348,7 @@ export const photoBlue = question({
     .strictObject({ ...pictureFields, outline: z.array(pixels).min(3).max(2000).optional() })
     .refine(onePicture, ONE_PICTURE),
   output: answers.photoBlue,
+  costMs: pictureMs,
   get example() {
     return { png: exampleOf('blue') }
   },
@@ -391,6 +398,7 @@ export const photoOutline = question({
   purpose: 'The outline and holes of one object on a plain ground in a picture',
   input: z.strictObject(pictureFields).refine(onePicture, ONE_PICTURE),
   output: answers.photoOutline,
+  costMs: pictureMs,
   get example() {
     return { png: exampleOf('outline') }
   },

@@ -1,6 +1,9 @@
 import { encode } from 'fast-png'
 import { encode as encodeJpeg } from 'jpeg-js'
+import fc from 'fast-check'
+import { zlibSync } from 'fflate'
 import { describe, expect, it } from 'vitest'
+import { NoAnswer } from '../ask/question'
 import { questions } from '../questions'
 import { bytesOf, readPicture } from './read'
 
@@ -24,6 +27,57 @@ describe('a picture file', () => {
     new DataView(huge.buffer).setUint32(16, 60_000)
     new DataView(huge.buffer).setUint32(20, 60_000)
     expect(() => readPicture(huge)).toThrow(/million points/)
+  })
+  it('is refused where it unpacks to more than its own header says, before that is laid out', () => {
+    const bomb = encode({ width: 4000, height: 4000, data: new Uint8Array(16e6), channels: 1, depth: 8 }).slice()
+    const header = new DataView(bomb.buffer)
+    header.setUint32(16, 100)
+    header.setUint32(20, 100)
+    expect(() => readPicture(bomb)).toThrow(/more than its header says/)
+    header.setUint32(16, 4000)
+    header.setUint32(20, 15_000)
+    expect(() => readPicture(bomb.slice(0, 4000))).toThrow(/too short for the size/)
+    const { data } = encodeJpeg({ width: 8, height: 8, data: new Uint8Array(256).fill(200) }, 90)
+    const frame = data.findIndex((byte, n) => byte === 0xff && data[n + 1] === 0xc0)
+    const tall = Uint8Array.from(data)
+    tall.set([0x1b, 0x58, 0x1b, 0x58], frame + 5)
+    expect(() => readPicture(tall)).toThrow(/too short for the size/)
+  })
+  it('leaves out what no picture needs: a profile that unpacks to ten megabytes is not looked at', () => {
+    const packed = zlibSync(new Uint8Array(1e7))
+    const body = Uint8Array.from([...Buffer.from('iCCPp\0\0'), ...packed])
+    const chunk = new Uint8Array(body.length + 8)
+    new DataView(chunk.buffer).setUint32(0, body.length - 4)
+    chunk.set(body, 4)
+    const [head, rest] = [rgb.slice(0, 33), rgb.slice(33)]
+    expect(readPicture(Uint8Array.from([...head, ...chunk, ...rest])).rgba).toHaveLength(8)
+  })
+  it('is read or refused in words, whatever of it was changed: a thousand of each kind', () => {
+    const points = Uint8Array.from({ length: 32 * 24 * 3 }, (_, n) => (n * 37) % 256)
+    const rgba = Uint8Array.from({ length: 32 * 24 * 4 }, (_, n) => (n * 37) % 256)
+    const files = [
+      encode({ width: 32, height: 24, data: points, channels: 3, depth: 8 }),
+      encodeJpeg({ width: 32, height: 24, data: rgba }, 80).data,
+    ]
+    for (const file of files)
+      fc.assert(
+        fc.property(
+          fc.array(fc.tuple(fc.nat(file.length - 1), fc.nat(255)), { minLength: 1, maxLength: 6 }),
+          fc.nat(file.length),
+          fc.boolean(),
+          (changes, end, cutShort) => {
+            const bytes = Uint8Array.from(file)
+            for (const [at, byte] of changes) bytes[at] = byte
+            try {
+              const { wide, high, rgba: found } = readPicture(cutShort ? bytes.slice(0, end) : bytes)
+              expect(found).toHaveLength(4 * wide * high)
+            } catch (error) {
+              if (!(error instanceof NoAnswer)) throw error
+            }
+          },
+        ),
+        { seed: 1201, numRuns: 1000 },
+      )
   })
   it('takes base64 with or without the start of an address', () => {
     expect(bytesOf(`data:image/png;base64,${base64(rgb)}`)).toEqual(new Uint8Array(rgb))

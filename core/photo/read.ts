@@ -2,6 +2,7 @@ import { decode as decodePng } from 'fast-png'
 import { decode as decodeJpeg } from 'jpeg-js'
 import { NoAnswer } from '../ask/question'
 import type { Picture } from './picture'
+import { soundPng } from './png-sound'
 
 /** Pictures past this are refused before their pixels are laid out: four bytes each. */
 const MOST_PIXELS = 60e6
@@ -19,12 +20,17 @@ export function bytesOf(text: string): Uint8Array | null {
   }
 }
 
-function guardSize(wide: number, high: number): void {
+/** Points that a byte of a file can stand for at most: deflate packs 1032 to one, a JPEG's block of 64 in an eighth. */
+const POINTS_A_BYTE = { png: 8 * 1032, jpg: 64 * 8 }
+
+function guardSize([wide, high]: readonly [number, number], bytes: number, kind: keyof typeof POINTS_A_BYTE): void {
   if (!(wide > 0 && high > 0)) throw new NoAnswer('the picture has no size')
   if (wide * high > MOST_PIXELS)
     throw new NoAnswer(
       `the picture has ${Math.round((wide * high) / 1e6)} million points; ${MOST_PIXELS / 1e6} at most`,
     )
+  if (wide * high > POINTS_A_BYTE[kind] * bytes)
+    throw new NoAnswer('the picture is broken: its file is too short for the size that it says')
 }
 
 /** Width and height in the header of a PNG (ISO/IEC 15948, 11.2.2). */
@@ -46,8 +52,8 @@ function jpegSize(bytes: Uint8Array): [number, number] {
 }
 
 function readPng(bytes: Uint8Array): Picture {
-  guardSize(...pngSize(bytes))
-  const { width, height, data, channels, depth, palette } = decodePng(bytes)
+  guardSize(pngSize(bytes), bytes.length, 'png')
+  const { width, height, data, channels, depth, palette } = decodePng(soundPng(bytes))
   if (depth < 8) throw new NoAnswer('a picture of fewer than 8 bits a colour is not read: save it as an ordinary PNG')
   const rgba = new Uint8ClampedArray(width * height * 4)
   const down = depth === 16 ? 257 : 1
@@ -65,7 +71,7 @@ function readPng(bytes: Uint8Array): Picture {
 }
 
 function readJpeg(bytes: Uint8Array): Picture {
-  guardSize(...jpegSize(bytes))
+  guardSize(jpegSize(bytes), bytes.length, 'jpg')
   const { width, height, data } = decodeJpeg(bytes, {
     useTArray: true,
     formatAsRGBA: true,

@@ -17,6 +17,7 @@ export const jobPlan = question({
     Record<string, unknown>
   >,
   output: answers.jobPlan,
+  costMs: ({ given }) => 10 * (1 + (given?.mends.length ?? 4)),
   example: JOB_EXAMPLE,
   solve: ({ kit = STARTER_KIT, stored, given }) => {
     if (given) return answered(planWhole({ ...given, kit }))

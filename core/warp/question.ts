@@ -5,6 +5,7 @@ import { beadShrinks } from './bead'
 import { warped } from './run'
 import { beadInput, warpInput } from './schema'
 import * as answers from './answers'
+import { roughCells } from '../solid/rough-cells'
 
 export const warpBead = question({
   name: 'warp.bead',
@@ -28,6 +29,7 @@ export const warpSimulate = question({
     'How a part moves as its beads are laid in order, free or held down: faces, bores, hole patterns, stress left',
   input: warpInput,
   output: answers.warpSimulate,
+  costMs: ({ shape, cellMm, plastic }) => 100 + roughCells(shape, cellMm) * (plastic ? 0.5 : 0.1),
   example: {
     shape: { kind: 'plate', lengthMm: 120, widthMm: 80, thickMm: 8 },
     cellMm: 4,

@@ -1,31 +1,51 @@
+import { askText } from '../../core/ask/ask-text'
+import type { Asked } from '../../core/ask/registry'
 import { questions } from '../../core/questions'
-import { Lane, type Outcome } from './lane'
+import { builtScript, Lane, type Outcome } from './lane'
 
-/** Questions that may take seconds: they have a lane of their own, so that the rest never wait for them. */
-const HEAVY = new Set([
-  'heat.simulate',
-  'heat.fitSource',
-  'day.schedule',
-  'weld.crackMap',
-  'flat.evaluate',
-  'flat.lap',
-  'job.ways',
-  'job.matters',
-  'hold.simulate',
-  'puddle.run',
-])
+export interface AskTask {
+  readonly name: string
+  /** The input as it came. */
+  readonly text: string
+  /** What is likely to take longer is handed back as it is. */
+  readonly mostMs?: number
+}
+export type AskOutcome = Outcome<Asked>
+
+/** The one limit of time, s, and of memory, MB, for whatever is asked. */
 const LONGEST_S = Number(process.env.WILD_SPARROW_LONGEST_S || 60)
-const light = new Lane(64, LONGEST_S)
-const heavy = new Lane(8, LONGEST_S)
+const MEMORY_MB = 1024
 
-/** A body larger than this may take long whatever is asked, letters. */
-const LIGHT_BODY = 16_384
+/** A question that is likely to take longer does not hold up the short ones. */
+const SHORT_MS = 12
+/** One that was thought short and is not is moved over after this, s. */
+const SHORT_AT_MOST_S = 1
+/** Nor does one that takes seconds hold up those that take a moment. */
+const MIDDLING_MS = 700
+/** Reading a body larger than this takes its time whatever is asked, letters. */
+const SHORT_BODY = 16_384
+
+const script = builtScript('ask-worker.mjs')
+const lane = (mostWaiting: number, mostSeconds = LONGEST_S, endsWhatIsLeft = true) =>
+  new Lane<AskTask, Asked | null>({ mostWaiting, mostSeconds, memoryMb: MEMORY_MB, endsWhatIsLeft }, script)
+const short = lane(256, SHORT_AT_MOST_S, false)
+const middling = lane(64)
+const long = lane(8)
+
+/** Whether the next lane is to take it over: it was handed back, or held the lane for longer than it should. */
+const goesOn = (outcome: Outcome<Asked | null>) =>
+  outcome.kind === 'too-long' || (outcome.kind === 'found' && outcome.found === null)
 
 /**
- * Asks off the server's own thread, what is heavy by its name or by its size in a lane of its own; under `nuxt dev`,
- * where no worker is built, on it.
+ * Asks off the server's own thread, each question beside such as take as long: what it costs is known by its sizes once
+ * it has been read. Under `nuxt dev`, where no worker is built, it is answered on the spot.
  */
-export function askApart(name: string, input: unknown, bodyLength: number, left?: AbortSignal): Promise<Outcome> {
-  if (!light.threaded) return Promise.resolve({ kind: 'asked', asked: questions.ask(name, input) })
-  return (HEAVY.has(name) || bodyLength > LIGHT_BODY ? heavy : light).ask(name, input, left)
+export async function askApart(name: string, text: string, left?: AbortSignal): Promise<AskOutcome> {
+  const task = { name, text }
+  if (!script) return { kind: 'found', found: askText(questions, name, text)! }
+  let outcome: Outcome<Asked | null> = { kind: 'found', found: null }
+  if (text.length <= SHORT_BODY) outcome = await short.ask({ ...task, mostMs: SHORT_MS }, left)
+  if (goesOn(outcome)) outcome = await middling.ask({ ...task, mostMs: MIDDLING_MS }, left)
+  if (outcome.kind === 'found' && outcome.found === null) outcome = await long.ask(task, left)
+  return outcome as AskOutcome
 }

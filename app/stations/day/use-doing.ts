@@ -1,6 +1,6 @@
 import { ref } from 'vue'
 import { db } from '~/db/database'
-import { writePatches } from '~/db/shelf'
+import { writeChanges } from '~/db/shelf'
 import { useClocks } from '~/stores/clocks'
 import type { PlannedDay } from '~/workers/day'
 
@@ -68,7 +68,7 @@ export function useDoing() {
     }
   }
   const note = (jobId: string, phase: string, before: number | undefined, value: number | undefined) =>
-    writePatches(jobId, [{ path: ['handOver', 'actualMin', phase], before, value }], new Date().toISOString())
+    writeChanges(jobId, [{ path: ['handOver', 'actualMin', phase], before, value }], new Date().toISOString())
 
   /** Notes the minutes it took, by its clock where one runs, else as planned; what runs by itself after it begins. */
   async function done(task: Task, then: Task | undefined) {

@@ -45,6 +45,7 @@ export const puddleRun = question({
     durationS: quantity('s', { above: 0, max: 600 }),
   }),
   output: answers.puddleRun,
+  costMs: ({ plate, cellMm, durationS }) => 30 + (plate.xMm * plate.yMm * plate.zMm * durationS) / (40 * cellMm ** 3),
   example: {
     plate: { xMm: 40, yMm: 30, zMm: 4 },
     alloy: '6061',

@@ -24,6 +24,7 @@ export const askFind = (others: readonly Question[]) =>
         }),
       ),
     }),
+    costMs: () => 20,
     example: { words: 'what drill for an M8 tap' },
     solve: ({ words, language, most }) => {
       const list = found(others, words, language, most)

@@ -42,6 +42,7 @@ export const jobMatters = question({
       return asked
     }) as unknown as z.ZodType<MattersAsked, Record<string, unknown>>,
   output: jobMattersAnswer,
+  costMs: ({ draws }) => 6 * draws,
   example: {
     ...JOB_EXAMPLE,
     sure: [

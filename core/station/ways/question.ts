@@ -20,6 +20,7 @@ export const jobWays = question({
     Record<string, unknown>
   >,
   output: jobWaysAnswer,
+  costMs: () => 2000,
   example: JOB_EXAMPLE,
   solve: ({ most, ...job }, asked) => {
     const { ways, now, looked, all } = atOnce(waysOf(jobGiven(job), most))

@@ -1,0 +1,6 @@
+import { skinOf } from './skin'
+import type { Skin } from './solid'
+import { answerOnThread } from './work'
+
+/** Shapes put together off the server's own thread. Built by itself into `.output/server/solid-worker.mjs`. */
+answerOnThread<string, Skin>(skinOf, found => ('triangles' in found ? [found.triangles.buffer as ArrayBuffer] : []))
