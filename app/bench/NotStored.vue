@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useNotStored } from '~/composables/use-not-stored'
 
-const { reason, refused, takeOut, tryAgain, hasJob } = useNotStored()
+const { reason, refused, overruled, heard, takeOut, tryAgain, hasJob } = useNotStored()
 </script>
 
 <template>
@@ -11,6 +11,13 @@ const { reason, refused, takeOut, tryAgain, hasJob } = useNotStored()
       {{ hasJob ? 'Take this job out as a file' : 'Take the whole shop out' }}
     </button>
     <button type="button" class="plain-button" @click="tryAgain()">Try now</button>
+  </div>
+  <div v-if="overruled.length" class="overruled" role="alert" data-testid="overruled">
+    <p v-for="({ mine, stands }, n) in overruled" :key="n">
+      Something newer stands: <strong translate="no">{{ stands }}</strong>. What was typed here before it,
+      <strong translate="no">{{ mine }}</strong>, was not stored.
+    </p>
+    <button type="button" class="plain-button slight" @click="heard()">Read</button>
   </div>
   <p v-if="refused" class="refused" role="alert" data-testid="refused">
     Not taken: {{ refused }}. What was there before stands.
@@ -28,6 +35,19 @@ const { reason, refused, takeOut, tryAgain, hasJob } = useNotStored()
   align-items: center;
 }
 .unsaved p {
+  margin: 0;
+  flex: 1 1 300px;
+}
+.overruled {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  align-items: center;
+  border-left: 6px solid var(--stop);
+  background: var(--sheet);
+  padding: 8px 20px;
+}
+.overruled p {
   margin: 0;
   flex: 1 1 300px;
 }

@@ -24,7 +24,5 @@ async function lendKept(worker: Remote<KeptWork>): Promise<void> {
 
 /** A worker that plans whole jobs, with what earlier pages worked out; whoever starts it ends it. */
 export function startLent<R extends 'day' | 'plan' | 'shelf' | 'ways'>(role: R) {
-  const started = startWorker(role)
-  void lendKept(started.bench)
-  return started
+  return startWorker(role, bench => void lendKept(bench))
 }

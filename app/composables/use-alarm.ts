@@ -1,4 +1,5 @@
 import { computed, onBeforeUnmount, watch } from 'vue'
+import { rings } from '#core/day/slept'
 import { useClocks } from '~/stores/clocks'
 import { useSettings } from '~/stores/settings'
 
@@ -8,8 +9,6 @@ const NOTE_S = 0.14
 const EVERY_MS = 2000
 const LONGEST_MS = 60_000
 const PITCH_HZ = 880
-/** A clock that ran out longer ago than this (the bench was shut) does not ring when it is opened again. */
-const STALE_S = 600
 
 function ring(audio: AudioContext) {
   for (const after of NOTES) {
@@ -31,7 +30,7 @@ export function useAlarm() {
   const clocks = useClocks()
   const settings = useSettings()
   const ringing = computed(() =>
-    clocks.running.filter(clock => clock.leftS <= 0 && clock.leftS > -STALE_S && !clock.hushed),
+    clocks.running.filter(clock => !clock.hushed && rings(clock.endsAt, clocks.now, clocks.slept)),
   )
   let audio: AudioContext | null = null
   let timer: ReturnType<typeof setInterval> | undefined

@@ -50,10 +50,11 @@ export function useReading(path: Ref<string>, unit: Ref<UnitKey>, own?: Ref<Limi
   )
   const also = computed(() => (stored.value?.value == null ? '' : settings.both(stored.value.value, unit.value)))
 
-  function take(text: string) {
+  /** @returns why it is not taken, or null */
+  function take(text: string): string | null {
     typed.value = text
     const reading = text.trim() === '' ? null : understand(text)
-    store.edit(keys.value, { typed: text.slice(0, 60), value: reading?.ok ? reading.value : null })
+    return store.edit(keys.value, { typed: text.slice(0, 60), value: reading?.ok ? reading.value : null })
   }
 
   /**

@@ -73,8 +73,12 @@ async function serialWire(device: Device): Promise<OpenWire> {
       pieces: textOf(port.readable, left),
       send: async text => {
         const writer = port.writable.getWriter()
-        await writer.write(new TextEncoder().encode(text))
-        writer.releaseLock()
+        try {
+          await writer.write(new TextEncoder().encode(text))
+        } finally {
+          // What could not be written once may go through the next time.
+          writer.releaseLock()
+        }
       },
       close: async () => {
         await left.reader?.cancel().catch(() => undefined)
@@ -94,14 +98,18 @@ async function bluetoothWire(device: Device): Promise<OpenWire> {
     const server = await radio.gatt.connect()
     const found = await (await server.getPrimaryService(idOf(service))).getCharacteristic(idOf(characteristic))
     const decoder = new TextDecoder()
+    const left = new AbortController()
+    const { signal } = left
     const pieces = new ReadableStream<string>({
       start: async controller => {
-        found.addEventListener('characteristicvaluechanged', () => {
+        const noticed = () => {
           if (found.value) controller.enqueue(decoder.decode(found.value.buffer as ArrayBuffer, { stream: true }))
-        })
-        radio.addEventListener('gattserverdisconnected', () => controller.close(), { once: true })
+        }
+        found.addEventListener('characteristicvaluechanged', noticed, { signal })
+        radio.addEventListener('gattserverdisconnected', () => controller.close(), { once: true, signal })
         await found.startNotifications()
       },
+      cancel: () => left.abort(),
     })
     return {
       pieces: pieces as unknown as AsyncIterable<string>,
@@ -109,6 +117,9 @@ async function bluetoothWire(device: Device): Promise<OpenWire> {
         await found.writeValue?.(new TextEncoder().encode(text))
       },
       close: async () => {
+        // Left, it hears of nothing more; opened again, it would hear everything twice.
+        left.abort()
+        await found.stopNotifications().catch(() => undefined)
         radio.gatt.disconnect()
       },
     }

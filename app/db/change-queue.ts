@@ -56,6 +56,8 @@ export function changeQueue({ write, keep, later, stored }: QueueParts) {
 
   async function writeFirst(): Promise<void> {
     const { jobId } = due()[0]!
+    // From here on nobody knows whether it is stored, should the page go in the middle of it.
+    if (due().some(entry => entry.refused)) set(entries.value.map(entry => ({ ...entry, refused: false })))
     const batch = due().filter(entry => entry.jobId === jobId)
     const written = await write(jobId, batch, batch.at(-1)!.at).catch((error: unknown) => {
       set(entries.value.map(entry => (batch.includes(entry) ? { ...entry, refused: true } : entry)))

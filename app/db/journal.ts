@@ -1,7 +1,7 @@
-import type { Kit } from '#core/job/job.schema'
+import { changedKit, type TimedKit } from '#core/job/merge-kit'
 import type { Change } from '#core/job/put-changes'
 import { db, type StoredClock } from './database'
-import { writeChanges } from './shelf'
+import { mergeInKit, timedKit, writeChanges } from './shelf'
 import { ofShop } from './which-shop'
 
 /**
@@ -17,10 +17,13 @@ export interface Entry extends Change {
 }
 
 const PREFIX = `${ofShop('ws-journal')}:`
-const KIT = ofShop('ws-journal-kit')
+/** Where a tab kept the kit before each had a place of its own. */
+const OLD_KIT = ofShop('ws-journal-kit')
+const KIT = `${OLD_KIT}:`
 const CLOCKS = `${ofShop('ws-journal-clocks')}:`
 const ID = crypto.randomUUID()
 const TAB = `${PREFIX}${ID}`
+const TAB_KIT = `${KIT}${ID}`
 const TAB_CLOCKS = `${CLOCKS}${ID}`
 
 /** Writes what is still waiting; nothing waiting takes it away. @returns whether the browser took it */
@@ -35,7 +38,7 @@ function write(key: string, waiting: unknown): boolean {
 }
 
 export const journal = (entries: readonly Entry[]): boolean => write(TAB, entries.length && entries)
-export const journalKit = (kit: Kit | null): boolean => write(KIT, kit)
+export const journalKit = (kit: TimedKit | null): boolean => write(TAB_KIT, kit)
 export const journalClocks = (clocks: readonly StoredClock[]): boolean => write(TAB_CLOCKS, clocks.length && clocks)
 
 function listIn<T>(key: string, isOne: (found: Partial<T> | null) => boolean): T[] {
@@ -105,11 +108,31 @@ export async function replayClocks(): Promise<void> {
   }
 }
 
-/** The kit as a tab left it, not stored yet; null where there is none. */
-export function kitLeftBehind(): unknown {
+/** A kit as a tab left it; null where it is none that this version takes. */
+async function kitIn(key: string): Promise<TimedKit | null> {
+  const { kitSchema } = await import('#core/job/job.schema')
   try {
-    return JSON.parse(localStorage.getItem(KIT) ?? 'null')
+    const left = JSON.parse(localStorage.getItem(key) ?? 'null') as Partial<TimedKit> | null
+    const parsed = kitSchema.safeParse(key === OLD_KIT ? left : left?.kit)
+    if (!parsed.success) return null
+    if (key === OLD_KIT) return changedKit(await timedKit(), parsed.data, new Date().toISOString())
+    const stamps = Object.entries(left?.stamps ?? {}).filter(([, at]) => Number.isFinite(Date.parse(at)))
+    return { kit: parsed.data, stamps: Object.fromEntries(stamps) }
   } catch {
     return null
+  }
+}
+
+/** Merges in the kits that tabs had changed and not stored when they were closed. */
+export async function replayKits(): Promise<void> {
+  const keys = keysOfOthers(KIT, TAB_KIT)
+  for (const key of localStorage.getItem(OLD_KIT) === null ? keys : [OLD_KIT, ...keys]) {
+    const left = await kitIn(key)
+    try {
+      if (left) await mergeInKit(left)
+      localStorage.removeItem(key)
+    } catch {
+      /* It stays where it is, and is tried again at the next start. */
+    }
   }
 }

@@ -3,15 +3,17 @@ import fc from 'fast-check'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { EMPTY_KIT } from '#core/job/empty-kit'
 import type { Job } from '#core/job/job.schema'
+import { changedKit } from '#core/job/merge-kit'
 import { newJob } from '#core/job/new-job'
 import { db } from './database'
 import { upgradeStored } from './upgrade'
-import { readKit, takeInFile, writeKit, writeChanges } from './shelf'
+import { mergeInKit, takeInFile, timedKit, writeChanges } from './shelf'
 
 const AT = '2026-11-12T09:00:00.000Z'
 const LATER = '2026-11-12T10:00:00.000Z'
 const job = (id: string, title = id): Job => newJob(id, title, '', AT)
 const reading = (typed: string, value: number | null) => ({ typed, value })
+const readKit = async () => (await timedKit()).kit
 
 beforeEach(async () => {
   await Promise.all([
@@ -167,7 +169,7 @@ describe('the kit', () => {
       ratePerHour: 50,
       gases: [{ id: 'g', name: 'argon', cylinderL: 2000, price: 46, leftL: null }],
     }
-    await writeKit(kit)
+    await mergeInKit(changedKit({ kit: EMPTY_KIT, stamps: {} }, kit, LATER))
     expect(await readKit()).toEqual(kit)
   })
 })

@@ -1,6 +1,6 @@
 import { JOB_VERSION } from '#core/job/version'
 import type { FieldMerge } from '#core/job/merge'
-import { changedKit, type TimedKit } from '#core/job/merge-kit'
+import { mergeKit, type TimedKit } from '#core/job/merge-kit'
 import { tick } from '#core/job/tick'
 import { cardOf } from '#core/job/card'
 import type { Job, Kit } from '#core/job/job.schema'
@@ -49,15 +49,14 @@ export async function timedKit(from: Pick<BenchDatabase, 'kit'> = db): Promise<T
   const stored = await from.kit.get(THE_KIT)
   return { kit: stored?.kit ?? EMPTY_KIT, stamps: stored?.stamps ?? {} }
 }
-export const readKit = async (): Promise<Kit> => (await timedKit()).kit
 
 /** Puts a kit with its times in the place of the one there is. */
 export const putKit = ({ kit, stamps }: TimedKit, into: Pick<BenchDatabase, 'kit'> = db) =>
   into.kit.put({ id: THE_KIT, kit, stamps })
 
-/** Stores the kit as it was changed here, with the time of what was changed. */
-export const writeKit = (kit: Kit) =>
-  db.transaction('rw', db.kit, async () => putKit(changedKit(await timedKit(), kit, new Date().toISOString())))
+/** Merges a kit as it was changed here into the one that is stored: what another tab changed meanwhile stays. */
+export const mergeInKit = (changed: TimedKit) =>
+  db.transaction('rw', db.kit, async () => putKit(mergeKit(await timedKit(), changed)))
 
 /**
  * A job that was taken off and is brought back by hand, touched anew: so it counts for more than its having been taken

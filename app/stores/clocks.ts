@@ -2,9 +2,12 @@ import { useIntervalFn } from '@vueuse/core'
 import { liveQuery } from 'dexie'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
+import { sleptBetween, type Slept } from '#core/day/slept'
 import { refusalWords } from '~/composables/refusal'
 import { db, type StoredClock } from '~/db/database'
 import { journalClocks, replayClocks } from '~/db/journal'
+
+const TICK_MS = 500
 
 /**
  * Named clocks of all jobs; their ends are stored, so a reload or a closed tab changes nothing, even at the very moment
@@ -16,9 +19,12 @@ export const useClocks = defineStore('clocks', () => {
   const unstored = shallowRef<readonly StoredClock[]>([])
   const saveError = ref<string | null>(null)
   const now = ref(Date.now())
+  /** The last time that this page did not run for a while: the machine slept. */
+  const slept = shallowRef<Slept | null>(null)
   useIntervalFn(() => {
+    slept.value = sleptBetween(now.value, Date.now()) ?? slept.value
     now.value = Date.now()
-  }, 500)
+  }, TICK_MS)
   useIntervalFn(() => {
     if (unstored.value.length) void store()
   }, 4000)
@@ -88,5 +94,5 @@ export const useClocks = defineStore('clocks', () => {
   }
   const hush = (id: string) => db.clocks.update(id, { hushed: true })
 
-  return { running, saveError, start, hush, stop, tryAgain: store }
+  return { running, slept, now, saveError, start, hush, stop, tryAgain: store }
 })

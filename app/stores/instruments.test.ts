@@ -34,7 +34,7 @@ afterEach(() => job.close())
 
 describe('where a reading goes', () => {
   it('into the field last touched, where it is of that kind', () => {
-    const take = vi.fn()
+    const take = vi.fn(() => null)
     instruments.target = { label: 'Wall', unit: 'mm', take }
     instruments.take(running('caliper', [6.1, 6.0234]))
     expect(take).toHaveBeenCalledWith('6.023 mm')
@@ -42,7 +42,7 @@ describe('where a reading goes', () => {
     expect(job.job!.readings).toEqual([])
   })
   it('of another kind, into the job with its time', () => {
-    const take = vi.fn()
+    const take = vi.fn(() => null)
     instruments.target = { label: 'Wall', unit: 'mm', take }
     instruments.take(running('thermocouple', [20, 41.5]))
     expect(take).not.toHaveBeenCalled()
@@ -52,13 +52,13 @@ describe('where a reading goes', () => {
     expect(instruments.last).toContain('kept with the job')
   })
   it('a field of the same kind in another unit takes it all the same', () => {
-    const take = vi.fn()
+    const take = vi.fn(() => null)
     instruments.target = { label: 'Mass', unit: 'kg', take }
     instruments.take(running('scale', [453.6]))
     expect(take).toHaveBeenCalledWith('453.6 g')
   })
   it('the one that fits the field is chosen among several, and the first where none does', () => {
-    const take = vi.fn()
+    const take = vi.fn(() => null)
     instruments.running = [running('scale', [500]), running('caliper', [12.7])]
     instruments.target = { label: 'Boss', unit: 'mm', take }
     expect(instruments.takeFitting()).toBe(true)
@@ -66,6 +66,15 @@ describe('where a reading goes', () => {
     instruments.target = { label: 'Hot', unit: 'c', take }
     instruments.takeFitting()
     expect(job.job!.readings).toMatchObject([{ instrument: 'scale', value: 500 }])
+  })
+  it('that a field, or the job, does not take is not said to be taken', () => {
+    instruments.target = { label: 'Wall', unit: 'mm', take: () => 'no room' }
+    instruments.take(running('caliper', [6.1]))
+    expect(instruments.last).toBe('6.1 mm: not taken, no room')
+    instruments.target = null
+    vi.spyOn(job, 'edit').mockReturnValueOnce('no room')
+    instruments.take(running('caliper', [6.1]))
+    expect(instruments.last).toBe('not kept: no room')
   })
   it('nothing is taken from an instrument that has given nothing', () => {
     instruments.running = [running('scale', [])]

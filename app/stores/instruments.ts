@@ -20,7 +20,8 @@ export interface Running {
 export interface Target {
   label: string
   unit: UnitKey
-  take: (text: string) => void
+  /** @returns why it is not taken, or null */
+  take: (text: string) => string | null
 }
 
 /** A run put into a job is thinned to so many. */
@@ -84,11 +85,11 @@ export const useInstruments = defineStore('instruments', () => {
     if (!job.job) return 'open a job first: readings are kept with one'
     if (job.job.readings.length + readings.length > MOST_READINGS)
       return `a job keeps ${MOST_READINGS} readings: there is room for ${MOST_READINGS - job.job.readings.length} more`
-    job.edit(
+    const refused = job.edit(
       ['readings'],
       [...job.job.readings, ...readings.map(reading => ({ id: crypto.randomUUID(), note: '', ...reading }))],
     )
-    return null
+    return refused === null ? null : `not kept: ${refused}`
   }
 
   /** The newest reading of a channel, to the field last touched where it is of that kind, else to the job. */
@@ -98,8 +99,11 @@ export const useInstruments = defineStore('instruments', () => {
     if (!now) return
     const { value, atMs } = now
     if (target.value && dimension(target.value.unit) === dimension(unit)) {
-      target.value.take(asText(value, unit))
-      last.value = `${asText(value, unit)} → ${target.value.label}`
+      const refused = target.value.take(asText(value, unit))
+      last.value =
+        refused === null
+          ? `${asText(value, unit)} → ${target.value.label}`
+          : `${asText(value, unit)}: not taken, ${refused}`
     } else
       last.value =
         keep([{ at: new Date(atMs).toISOString(), instrument: entry.name, channel: name, value, unit }]) ??

@@ -10,7 +10,7 @@ import { valueAt } from '#core/job/patch'
 import { planJob } from '#core/station/plan-job'
 import { db } from '~/db/database'
 import { replayJournals } from '~/db/journal'
-import { removeJob } from '~/db/off-the-shelf'
+import { putBack, removeJob } from '~/db/off-the-shelf'
 import { addJob, writeChanges } from '~/db/shelf'
 import { jobOnTheBench, settled } from '~/at-the-bench.fixture'
 
@@ -90,6 +90,24 @@ describe('the job on the bench', () => {
     expect(store.job!.takeIn.heightMm.typed).toBe('88 mm')
     await store.stored()
     expect((await stored()).takeIn.heightMm.typed).toBe('88 mm')
+  })
+  it('takes each tick, entry and choice as a deed of its own, however fast they come', () => {
+    store.edit(DONE, ['pass-1'])
+    store.edit(DONE, ['pass-1', 'pass-2'])
+    store.edit(['mends'], [...store.job!.mends, newMend('n', 'crack')])
+    store.edit(['mends'], [...store.job!.mends, newMend('o', 'crack')])
+    const left = () => [store.job!.mends.map(({ id }) => id).join(''), store.job!.mends[0]!.done.length]
+    expect(left()).toEqual(['mno', 2])
+    for (const expected of [
+      ['mn', 2],
+      ['m', 2],
+      ['m', 1],
+      ['m', 0],
+    ]) {
+      store.undo()
+      expect(left()).toEqual(expected)
+    }
+    expect(store.canUndo).toBe(false)
   })
   it('makes no change of what is the same, and none without a job', async () => {
     store.edit(['title'], 'A part')
@@ -228,6 +246,44 @@ describe('two tabs on one job', () => {
     store.undo()
     await store.stored()
     expect((await stored()).weld.log.map(entry => entry.id)).toEqual(['theirs'])
+  })
+  it('undoes nothing that the other has written since over its own', async () => {
+    store.edit(['takeIn', 'damage'], 'mine')
+    store.edit(['title'], 'Mine')
+    await store.stored()
+    await writeChanges('a', [{ path: ['takeIn', 'damage'], value: 'theirs', before: 'mine' }], new Date().toISOString())
+    await settled()
+    store.undo()
+    store.undo()
+    await store.stored()
+    expect(await stored()).toMatchObject({ title: 'A part', takeIn: { damage: 'theirs' } })
+    expect(store.canUndo).toBe(false)
+  })
+  it('says what was not stored because the other had changed it later, and stores nothing older over it', async () => {
+    const full = vi.spyOn(db, 'transaction').mockRejectedValueOnce(new Error('no room'))
+    store.edit(['takeIn', 'wallMm'], reading('77 mm', 77))
+    await store.stored()
+    full.mockRestore()
+    const later = new Date(Date.now() + 1000).toISOString()
+    await writeChanges('a', [{ path: ['takeIn', 'wallMm'], value: reading('99 mm', 99), stamp: later }], later)
+    await store.tryAgain()
+    expect((await stored()).takeIn.wallMm.value).toBe(99)
+    expect(store.job!.takeIn.wallMm.value).toBe(99)
+    expect(store.overruled).toMatchObject([{ path: ['takeIn', 'wallMm'], mine: { value: 77 }, stands: { value: 99 } }])
+    store.overruledHeard()
+    expect(store.overruled).toEqual([])
+  })
+  it('keeps what is typed into a job that was taken off there, for when it is put back there', async () => {
+    const taken = await removeJob('a')
+    await settled()
+    store.edit(['takeIn', 'damage'], 'typed meanwhile')
+    await store.stored()
+    expect(store.unstored).toEqual(new Set(['takeIn.damage']))
+    expect(Object.values(kept).join()).toContain('typed meanwhile')
+    await putBack(taken)
+    await settled()
+    expect((await stored()).takeIn.damage).toBe('typed meanwhile')
+    expect(store.unstored.size).toBe(0)
   })
   it('keeps every extra of two tabs that add in the same instant, forty times', async () => {
     const extra = (id: string) => ({ id, name: id, price: 1 })

@@ -1,11 +1,10 @@
 import { liveQuery, type Subscription } from 'dexie'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import type * as checking from '#core/job/checked'
 import type { Job } from '#core/job/job.schema'
-import type * as timing from '#core/job/field'
+import type * as changing from '#core/job/made-change'
 import type { Damaged } from '#core/job/out'
-import { addressed, applyPatch, inverseOf, valueAt, type Patch } from '#core/job/patch'
+import { addressed, inverseOf, valueAt, type Patch } from '#core/job/patch'
 import { same } from '#core/job/same'
 import { threeWay } from '#core/job/three-way'
 import { STATION_IDS, type StationId } from '#core/job/stations.table'
@@ -29,7 +28,7 @@ export const useJob = defineStore('job', () => {
   const damaged = shallowRef<Damaged | null>(null)
   /** Why the last change was not taken; the field keeps what was typed. */
   const refused = ref<{ path: string; reason: string } | null>(null)
-  const { remember, step, forget, canUndo, canRedo, undoesAt } = deeds()
+  const { remember, step, forget, canUndo, canRedo } = deeds()
   const { plan, trouble: planError, again: planAgain, whole } = benchPlan(job, () => shop.kit)
   const queue = changeQueue({
     write: writeChanges,
@@ -44,8 +43,8 @@ export const useJob = defineStore('job', () => {
       if (job.value?.id === now.id && !same(now, job.value)) job.value = now
     },
   })
-  /** What a job's fields are, read when one is opened: the shelf does without. */
-  let fields: (typeof checking & typeof timing) | null = null
+  /** What a change to a job is checked by, read when one is opened: the shelf does without. */
+  let making: typeof changing | null = null
   let following: Subscription | undefined
   /** The opening that was asked for last: one that is overtaken on its way, or left, puts nothing on the bench. */
   let opening: { readonly id: string } | null = null
@@ -54,14 +53,13 @@ export const useJob = defineStore('job', () => {
     if (job.value?.id === id) return
     close()
     const mine = (opening = { id })
-    const [stored, checked, timed, { readJob }, { damagedJob }] = await Promise.all([
+    const [stored, loaded, { readJob }, { damagedJob }] = await Promise.all([
       db.jobs.get(id),
-      import('#core/job/checked'),
-      import('#core/job/field'),
+      import('#core/job/made-change'),
       import('#core/job/files'),
       import('#core/job/out'),
     ])
-    fields = { ...checked, ...timed }
+    making = loaded
     if (opening !== mine) return
     missing.value = stored === undefined
     // From another screen of the shop it may still be on its way.
@@ -112,23 +110,10 @@ export const useJob = defineStore('job', () => {
     forget()
   }
 
-  /**
-   * A change going out from `from`, checked: as a job takes it and as it waits to be stored; or why it is not taken.
-   */
-  function made(before: Job, { path, value }: Patch, from: unknown): { next: Job; entry: Entry } | { reason: string } {
-    const { checkedAt, fieldOf, stamped } = fields!
+  function made(before: Job, patch: Patch, from: unknown): { next: Job; entry: Entry } | { reason: string } {
     const at = new Date().toISOString()
-    const changed = applyPatch(before, { path, value: threeWay(from, valueAt(before, path), value) })
-    const checked = checkedAt(changed, path)
-    if (!checked.ok) return { reason: checked.reason }
-    // What hides in a text is shown, and what an entry leaves out has its usual value: as a file would bring it back.
-    const tidy = same(checked.value, valueAt(changed, path)) ? value : checked.value
-    const next = tidy === value ? changed : applyPatch(changed, { path, value: tidy })
-    const stamps = stamped(before, next, [path], at, before.updatedAt)
-    return {
-      next: { ...next, updatedAt: at, stamps },
-      entry: { jobId: before.id, path: [...path], value: tidy, before: from, at, stamp: stamps[fieldOf(path)]! },
-    }
+    const change = making!.madeChange(before, patch, from, at)
+    return 'reason' in change ? change : { next: change.next, entry: { ...change.change, jobId: before.id, at } }
   }
   /**
    * Makes a change here at once, and stores it. `from` is what the change goes out from. @returns why it is not taken,
@@ -251,7 +236,6 @@ export const useJob = defineStore('job', () => {
     unsettle: (id: StationId) => edit(['settled', id], undefined),
     canUndo,
     canRedo,
-    undoesAt,
     /** Changes made here that something newer stood in the way of. */
     overruled: queue.overruled,
     overruledHeard: queue.heard,

@@ -2,18 +2,21 @@ import { liveQuery } from 'dexie'
 import { ref, shallowRef, toRaw } from 'vue'
 import { EMPTY_KIT } from '#core/job/empty-kit'
 import type { Kit } from '#core/job/job.schema'
-import { journalKit, kitLeftBehind } from '~/db/journal'
+import { changedKit, mergeKit, type TimedKit } from '#core/job/merge-kit'
+import { journalKit, replayKits } from '~/db/journal'
 import { refusalWords, TRY_AGAIN_MS } from '~/composables/refusal'
-import { readKit, writeKit } from '~/db/shelf'
+import { mergeInKit, timedKit } from '~/db/shelf'
 
 /**
  * The kit as it stands on screen and as it is stored. Changes are made one after another, each to the kit as the one
- * before and any other tab left it, so that two made at once are both there.
+ * before and any other tab left it; they are stored by merging, so that what either changed is there.
  */
 export function shopKit() {
   const kit = shallowRef<Kit>(EMPTY_KIT)
   /** Why the kit on screen is not stored; it stays, and is tried again. */
   const saveError = ref<string | null>(null)
+  /** The kit with changes made here that are not stored yet. */
+  let unstored: TimedKit | null = null
   let again: ReturnType<typeof setTimeout> | undefined
   let last: Promise<unknown> = Promise.resolve()
 
@@ -22,15 +25,23 @@ export function shopKit() {
     last = done.catch(() => undefined)
     return done
   }
-  const stored = () => (saveError.value ? Promise.resolve(kit.value) : readKit().catch(() => kit.value))
+  function setUnstored(next: TimedKit | null) {
+    unstored = next
+    journalKit(next)
+  }
+  /** The kit as it is stored, with what is not stored yet merged in. */
+  async function now(): Promise<TimedKit> {
+    const stored = await timedKit().catch(() => unstored ?? { kit: kit.value, stamps: {} })
+    return unstored ? mergeKit(stored, unstored) : stored
+  }
 
   async function store() {
     clearTimeout(again)
-    const now = kit.value
+    if (!unstored) return
     try {
-      await writeKit(structuredClone(toRaw(now)))
+      await mergeInKit(structuredClone(toRaw(unstored)))
       saveError.value = null
-      if (kit.value === now) journalKit(null)
+      setUnstored(null)
     } catch (error) {
       saveError.value = refusalWords(error)
       again = setTimeout(() => {
@@ -50,24 +61,24 @@ export function shopKit() {
         import('#core/job/job.schema'),
         import('#core/ask/registry'),
       ])
-      const parsed = kitSchema.safeParse(change(toRaw(await stored())))
+      const before = await now()
+      const parsed = kitSchema.safeParse(change(toRaw(before.kit)))
       if (!parsed.success) return readIssues(parsed.error).map(({ path, message }) => `${path}: ${message}`)[0]!
       kit.value = parsed.data
-      journalKit(parsed.data)
+      setUnstored(changedKit(before, parsed.data, new Date().toISOString()))
       await store()
       return null
     })
   /** Puts a whole kit in the place of the one there is. @returns as a change does */
   const saveKit = (next: Kit) => changeKit(() => next)
 
-  /** Reads the kit, what was left behind unstored with it, and follows the database from then on. */
+  /** Reads the kit, with what tabs left behind unstored, and follows the database from then on. */
   async function openKit() {
-    kit.value = await readKit()
-    const left = kitLeftBehind()
-    if (left !== null && (await saveKit(left as Kit)) !== null) journalKit(null)
-    liveQuery(readKit).subscribe(() => {
+    await replayKits()
+    kit.value = (await timedKit()).kit
+    liveQuery(() => timedKit()).subscribe(() => {
       void inTurn(async () => {
-        kit.value = await stored()
+        kit.value = (await now()).kit
       })
     })
   }

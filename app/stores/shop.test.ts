@@ -2,11 +2,14 @@ import 'fake-indexeddb/auto'
 import { readFileSync } from 'node:fs'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { EMPTY_KIT } from '#core/job/empty-kit'
+import { changedKit } from '#core/job/merge-kit'
 import { packBundle, readBundle } from '#core/job/bundle'
 import { shopToText } from '#core/job/files'
 import { newJob } from '#core/job/new-job'
 import { pictureSchema } from '#core/job/picture.schema'
 import { db } from '~/db/database'
+import { replayKits } from '~/db/journal'
+import { mergeInKit, timedKit } from '~/db/shelf'
 import { jobOnTheBench, settled } from '~/at-the-bench.fixture'
 import { useShop } from './shop'
 
@@ -227,6 +230,43 @@ describe('changes to the kit', () => {
     await db.kit.put({ id: 'kit', kit: { ...shop.kit, torches: [torch('a'), torch('other-tab')] } as never })
     await shop.changeKit(withTorch('b'))
     expect(shop.kit.torches.map(({ id }) => id)).toEqual(['a', 'other-tab', 'b'])
+  })
+  it('that found no room lose nothing another tab stored meanwhile, and overwrite nothing of it', async () => {
+    await shop.changeKit(withTorch('a'))
+    const put = vi.spyOn(db.kit, 'put').mockRejectedValue(new Error('no room'))
+    await shop.changeKit(kit => ({ ...withTorch('b')(kit), shop: 'Mine' }))
+    put.mockRestore()
+    const there = await timedKit()
+    const theirs = { ...withTorch('c')(there.kit), ratePerHour: 61 }
+    await mergeInKit(changedKit(there, theirs, new Date().toISOString()))
+    await shop.tryAgain()
+    const { kit } = (await db.kit.get('kit'))!
+    expect(kit).toMatchObject({ shop: 'Mine', ratePerHour: 61 })
+    expect(kit.torches.map(({ id }) => id).toSorted()).toEqual(['a', 'b', 'c'])
+  })
+  it('left unstored by two tabs are both there at the next start, once; so is what an older version left', async () => {
+    const left = (kit: typeof EMPTY_KIT) =>
+      JSON.stringify(changedKit({ kit: EMPTY_KIT, stamps: {} }, kit, new Date().toISOString()))
+    const kept = new Map([
+      ['ws-journal-kit', JSON.stringify({ ...EMPTY_KIT, ratePerHour: 61 })],
+      ['ws-journal-kit:one', left(withTorch('a')(EMPTY_KIT))],
+      ['ws-journal-kit:two', left({ ...withTorch('b')(EMPTY_KIT), shop: 'Mine' })],
+      ['ws-journal-kit:odd', '{"kit":'],
+    ])
+    vi.stubGlobal('localStorage', {
+      get length() {
+        return kept.size
+      },
+      key: (n: number) => [...kept.keys()][n] ?? null,
+      getItem: (key: string) => kept.get(key) ?? null,
+      setItem: (key: string, text: string) => kept.set(key, text),
+      removeItem: (key: string) => kept.delete(key),
+    })
+    await replayKits()
+    const { kit } = (await db.kit.get('kit'))!
+    expect(kit).toMatchObject({ shop: 'Mine', ratePerHour: 61 })
+    expect(kit.torches.map(({ id }) => id).toSorted()).toEqual(['a', 'b'])
+    expect([...kept.keys()]).toEqual([])
   })
   it('that are refused hold up none after them', async () => {
     const [refused, taken] = await Promise.all([

@@ -8,8 +8,16 @@ const keep = (event: MessageEvent) => {
 }
 self.addEventListener('message', keep)
 
+const [role, id] = self.name.split(' ') as [Role, string?]
+// Held as long as this worker lives: whoever started it hears of its end.
+if (id)
+  void navigator.locks?.request(id, () => {
+    self.postMessage({ holds: id })
+    return new Promise(() => undefined)
+  })
+
 /** The one script of every worker: it takes on the role it is named for, so that what roles share is there once. */
-ROLES[self.name as Role]().then(
+ROLES[role]().then(
   ({ bench }) => {
     self.removeEventListener('message', keep)
     expose(bench)

@@ -45,7 +45,7 @@ export interface Question<
   readonly output: Out
   /** An input a person can start from. */
   readonly example: z.input<In>
-  /** About how long it takes on an ordinary machine, known by its sizes before it is begun; left out, next to nothing. */
+  /** About how long it takes on an ordinary machine, by its sizes, before it is begun; left out, next to nothing. */
   readonly costMs?: (input: z.output<In>) => number
   /**
    * `asked` is the input as it came, for a question that answers with inputs of its own.

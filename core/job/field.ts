@@ -51,6 +51,21 @@ export function stamped(
   const names = paths.flatMap(path => touched(before, after, path))
   return { ...stamps, ...Object.fromEntries(names.map(name => [name, now])) }
 }
+/**
+ * A job's times of change with those of one change put in, made at a time of its own: what has been changed later keeps
+ * its time.
+ */
+export function stampedThen(
+  before: Stamped,
+  after: object,
+  path: readonly PathKey[],
+  at: string,
+): Record<string, string> {
+  const stamps = { ...before.stamps }
+  for (const name of touched(before, after, path)) if (!stamps[name] || stamps[name] < at) stamps[name] = at
+  return stamps
+}
+
 export interface Stamped {
   readonly stamps?: Readonly<Record<string, string>>
 }

@@ -1,5 +1,5 @@
 import { entryKey } from './entry-key'
-import { fieldOf, stamped } from './field'
+import { fieldOf, stamped, stampedThen } from './field'
 import type { Job } from './job.schema'
 import { applyPatch, valueAt, type Patch, type PathKey } from './patch'
 import { same } from './same'
@@ -30,7 +30,7 @@ function changedAt(stamps: Stamps, path: readonly PathKey[]): string | undefined
   return undefined
 }
 
-/** Entries that a change would put in, less those that were put in and taken out since: what was taken out has a time. */
+/** Entries that a change would put in, less those put in and taken out since: what was taken out has a time. */
 const notTakenOut = (merged: unknown, stored: unknown, at: string, stamps: Stamps): unknown =>
   Array.isArray(merged) && Array.isArray(stored)
     ? merged.filter(entry => {
@@ -39,7 +39,8 @@ const notTakenOut = (merged: unknown, stored: unknown, at: string, stamps: Stamp
       })
     : merged
 
-function putOne(job: Job, stamps: Stamps, { path, value, before, stamp, maybeStored }: Change): Job {
+function putOne(job: Job, { path, value, before, stamp, maybeStored }: Change): Job {
+  const stamps = job.stamps ?? {}
   const stored = valueAt(job, path)
   const at = changedAt(stamps, path)
   const later = stamp !== undefined && at !== undefined ? Date.parse(at) - Date.parse(stamp) : -1
@@ -54,26 +55,25 @@ function putOne(job: Job, stamps: Stamps, { path, value, before, stamp, maybeSto
   return applyPatch(job, { path, value: merged })
 }
 
+/** The times of a job after a change: it has its own, or comes after all that the job has seen. */
+const stampsWith = (before: Job, after: Job, { path, stamp }: Change, at: string) =>
+  stamp === undefined ? stamped(before, after, [path], at, before.updatedAt) : stampedThen(before, after, path, stamp)
+
 /**
  * Changes put on a job as it is stored, by entries of lists and fields, so that what another tab changed meanwhile
  * stays; of two changes to one value the newer stands, in whatever order they come to be stored.
  * @param updatedAt when the last of them was made
  */
 export function putChanges(stored: Job, changes: readonly Change[], updatedAt: string): Put {
-  const stamps = stored.stamps ?? {}
   let job = stored
-  const made: Change[] = []
   const overruled: Change[] = []
   for (const change of changes) {
-    const next = putOne(job, stamps, change)
+    const next = putOne(job, change)
     const [was, is] = [valueAt(job, change.path), valueAt(next, change.path)]
-    if (!same(was, is)) made.push(change)
-    else if (!change.maybeStored && !same(is, change.value)) overruled.push(change)
-    job = next
+    if (!same(was, is)) {
+      const since = updatedAt > job.updatedAt ? updatedAt : job.updatedAt
+      job = { ...next, updatedAt: since, stamps: stampsWith(job, next, change, updatedAt) }
+    } else if (!change.maybeStored && !same(is, change.value)) overruled.push(change)
   }
-  if (!made.length) return { job: stored, overruled }
-  const since = updatedAt > stored.updatedAt ? updatedAt : stored.updatedAt
-  const latest = made.reduce((last, { stamp }) => (stamp && stamp > last ? stamp : last), updatedAt)
-  const paths = made.map(change => change.path)
-  return { job: { ...job, updatedAt: since, stamps: stamped(stored, job, paths, latest, stored.updatedAt) }, overruled }
+  return { job, overruled }
 }

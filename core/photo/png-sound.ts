@@ -3,7 +3,7 @@ import { NoAnswer } from '../ask/question'
 
 /** Bits of a point by colour type: its channels (ISO/IEC 15948, 11.2.2). */
 const CHANNELS: Readonly<Record<number, number>> = { 0: 1, 2: 3, 3: 1, 4: 2, 6: 4 }
-/** What a picture is drawn from; the rest of a file (profiles, texts, frames of a moving one) is not unpacked at all. */
+/** What a picture is drawn from; the rest of a file (profiles, texts, frames of a moving one) is not unpacked. */
 const WANTED = new Set(['IHDR', 'PLTE', 'tRNS', 'IDAT', 'IEND'])
 const [SIGNATURE_BYTES, AROUND_BYTES] = [8, 12]
 /** Packed bytes that are unpacked at once: deflate gives no more than 1032 for one. */
@@ -31,7 +31,7 @@ function* chunksOf(bytes: Uint8Array): Generator<Chunk> {
   }
 }
 
-/** Bytes that the rows of a picture come to, each with its filter's; a little more where it is laced in seven passes. */
+/** Bytes that a picture's rows come to, each with its filter's; a little more where it is laced in seven passes. */
 function rowsBytes(bytes: Uint8Array): number {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
   const [wide, high] = [view.getUint32(16), view.getUint32(20)]

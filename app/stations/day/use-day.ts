@@ -10,6 +10,7 @@ import { sayNow } from '~/composables/use-words'
 import { useOpenJobs } from '~/composables/use-open-jobs'
 import { useShop } from '~/stores/shop'
 import type { PlannedDay, Saving } from '~/workers/day'
+import { brokeOff } from '~/workers/worker-gone'
 
 /** The day across all open jobs, planned anew as jobs or hours change. */
 export function useDay() {
@@ -37,7 +38,7 @@ export function useDay() {
   async function saveLate(found: PlannedDay, mine: number) {
     savings.value = {}
     for (const { id } of found.late) {
-      const saving = await day.save(found, id, around().nowMin)
+      const saving = await day.save(found, id, around().nowMin).catch(() => null)
       if (mine !== ticket || !saving) return
       savings.value = { ...savings.value, [id]: saving }
     }
@@ -52,18 +53,20 @@ export function useDay() {
     // What was wrong before is not what is being worked out now.
     reason.value = null
     share.value = 0
-    const told = await day.plan(
-      toRaw(openJobs.value),
-      toRaw(shop.kit),
-      toRaw(shifts.value),
-      around(),
-      false,
-      proxy((done: number, better: PlannedDay | null) => {
-        if (mine !== ticket) return
-        share.value = done
-        if (better) planned.value = better
-      }),
-    )
+    const told = await day
+      .plan(
+        toRaw(openJobs.value),
+        toRaw(shop.kit),
+        toRaw(shifts.value),
+        around(),
+        false,
+        proxy((done: number, better: PlannedDay | null) => {
+          if (mine !== ticket) return
+          share.value = done
+          if (better) planned.value = better
+        }),
+      )
+      .catch(brokeOff)
     if (mine !== ticket) return
     busy.value = false
     if (told.ok === true) {

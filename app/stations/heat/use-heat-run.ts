@@ -9,6 +9,7 @@ import { surroundingsOf } from '#core/station/warm/heat-bench'
 import { readySetup } from '#core/station/take-in/part-solid'
 import { heldFile } from '~/db/files'
 import { startWorker } from '~/workers/start'
+import { brokeOff } from '~/workers/worker-gone'
 import { useJob } from '~/stores/job'
 import { useShop } from '~/stores/shop'
 import type { DrawnPart, HeatRun, Told } from '~/workers/heat'
@@ -70,6 +71,11 @@ export function useHeatRun(index: Ref<number>) {
     share.value = done
   })
 
+  const stop = () => {
+    if (busy.value) void heat.stop()
+  }
+  watch(key, stop)
+
   let drawing = 0
   watch(
     key,
@@ -79,7 +85,7 @@ export function useHeatRun(index: Ref<number>) {
       await new Promise(resolve => setTimeout(resolve, 250))
       if (mine !== drawing || busy.value) return
       const given = current()
-      const cut = take(await heat.cut(given, await around(given)))
+      const cut = take(await heat.cut(given, await around(given)).catch(brokeOff))
       if (cut && mine === drawing) part.value = cut
     },
     { immediate: true },
@@ -95,14 +101,16 @@ export function useHeatRun(index: Ref<number>) {
     const surroundings = await around(given)
     try {
       for (const coarse of [true, false]) {
-        const found = take(await heat.run(given, surroundings, coarse, tell))
-        if (!found) return
+        const found = take(await heat.run(given, surroundings, coarse, tell).catch(brokeOff))
+        // Begun on another shape or set-up: dropped.
+        if (!found || of !== key.value) return
         run.value = found
         runOf.value = of
       }
       busy.value = 'changes'
       share.value = 0
-      changes.value = take(await heat.changes(given, surroundings, tell))
+      const found = take(await heat.changes(given, surroundings, tell).catch(brokeOff))
+      if (of === key.value) changes.value = found
     } finally {
       busy.value = null
     }
@@ -112,9 +120,10 @@ export function useHeatRun(index: Ref<number>) {
     if (!setup.value) return
     busy.value = 'backwards'
     share.value = 0
-    const given = current()
+    const [given, of] = [current(), key.value]
     try {
-      way.value = take(await heat.backwards(given, await around(given), tell))
+      const found = take(await heat.backwards(given, await around(given), tell).catch(brokeOff))
+      if (of === key.value) way.value = found
     } finally {
       busy.value = null
     }
@@ -122,7 +131,12 @@ export function useHeatRun(index: Ref<number>) {
 
   async function fit(placeId: string, readings: { s: number; C: number }[], offS: number) {
     const given = current()
-    return heat.fit(given, await around(given), placeId, readings, offS)
+    return heat
+      .fit(given, await around(given), placeId, readings, offS)
+      .catch((error: unknown) => ({
+        ok: false as const,
+        error: { kind: 'no-answer' as const, reason: brokeOff(error).reason },
+      }))
   }
 
   /**
@@ -133,32 +147,17 @@ export function useHeatRun(index: Ref<number>) {
     const surroundings = await around(given)
     const { torch } = surroundings
     return take(
-      await heat.read(
-        given,
-        { ...surroundings, torch: torch && { ...torch, efficiencyPct: torch.efficiencyPct * sourceShare, filmWm2K } },
-        placeId,
-      ),
+      await heat
+        .read(
+          given,
+          { ...surroundings, torch: torch && { ...torch, efficiencyPct: torch.efficiencyPct * sourceShare, filmWm2K } },
+          placeId,
+        )
+        .catch(brokeOff),
     )
   }
 
   onBeforeUnmount(end)
-  return {
-    setup,
-    part,
-    run,
-    stale,
-    reason,
-    busy,
-    share,
-    changes,
-    way,
-    start,
-    findWay,
-    fit,
-    pretend,
-    stop: () => {
-      void heat.stop()
-    },
-  }
+  return { setup, part, run, stale, reason, busy, share, changes, way, start, findWay, fit, pretend, stop }
 }
 export type HeatBench = ReturnType<typeof useHeatRun>

@@ -48,8 +48,8 @@ export function useLearning(bench: HeatBench) {
     if (!learnt.value || !torch.value) return
     const [which, found] = [torch.value.id, learnt.value]
     const sharePct = bench.setup.value?.heat.sharePct.value ?? 100
-    await shop.changeKit(kit => withLearnt(kit, which, found, sharePct, new Date().toISOString()))
-    kept.value = true
+    refusal.value = await shop.changeKit(kit => withLearnt(kit, which, found, sharePct, new Date().toISOString()))
+    kept.value = refusal.value === null
   }
 
   /**

@@ -1,5 +1,5 @@
 import { proxy } from 'comlink'
-import { computed, onBeforeUnmount, ref, shallowRef, toRaw } from 'vue'
+import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
 import { NoAnswer } from '#core/ask/question'
 import { PULLS, type Pull } from '#core/job/fields/hold.schema'
 import type { Triple } from '#core/solid/forms'
@@ -10,6 +10,7 @@ import { usePartShape } from '~/drawing/use-part-shape'
 import { useJob } from '~/stores/job'
 import type { HeldRun } from '~/workers/hold'
 import { startWorker } from '~/workers/start'
+import { brokeOff } from '~/workers/worker-gone'
 
 /** What a tap on the part puts down. */
 export type Put = 'held' | Pull
@@ -71,6 +72,11 @@ export function useHold() {
       )
   }
 
+  const stop = () => {
+    if (busy.value) void worker.stop()
+  }
+  watch(key, stop)
+
   async function start() {
     if (typeof bench.value === 'string') return
     const { cases } = JSON.parse(JSON.stringify(bench.value)) as HoldBench
@@ -87,8 +93,9 @@ export function useHold() {
             share.value = done
           }),
         )
-        .catch(() => ({ ok: false as const, reason: 'the run broke off: change the part or its load, or reload' }))
-      if (told.ok === 'stopped') break
+        .catch(brokeOff)
+      // Stopped, or begun on another shape or load: dropped.
+      if (told.ok === 'stopped' || of !== key.value) break
       // One state that can't be: a crack may go right through, and nothing holds the rest.
       if (told.ok === false) reason.value = `${CASES[one.id]}: ${told.reason}`
       else found.push(told.value)
@@ -112,8 +119,6 @@ export function useHold() {
     drop,
     strength,
     start,
-    stop: () => {
-      void worker.stop()
-    },
+    stop,
   }
 }

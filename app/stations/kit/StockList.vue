@@ -5,7 +5,7 @@ import { figures } from '#core/quantity/show'
 import { useStock } from './use-stock'
 
 /** What is used up: left, wanted by the jobs on the shelf, and when to buy. */
-const { stock, use } = useStock()
+const { stock, use, trouble } = useStock()
 const nameOf = ({ kind, name }: Stock) => (kind === 'wire' ? `${name} wire` : name)
 const rates = computed(() =>
   use.value
@@ -18,6 +18,7 @@ const rates = computed(() =>
 </script>
 
 <template>
+  <p v-if="trouble" role="alert">What is in stock could not be worked out: {{ trouble }}.</p>
   <section v-if="stock.length">
     <h2>What is used up</h2>
     <table data-testid="stock">

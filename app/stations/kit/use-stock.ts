@@ -1,9 +1,10 @@
-import { onBeforeUnmount, shallowRef, toRaw, watch } from 'vue'
+import { onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
 import { useOf, type Stock, type Use } from '#core/station/shop/consumables'
 import { startLent } from '~/composables/kept-work'
 import { useOpenJobs } from '~/composables/use-open-jobs'
 import { db } from '~/db/database'
 import { useShop } from '~/stores/shop'
+import { brokeOff } from '~/workers/worker-gone'
 
 /** A bench has no more on it at once; each is planned. */
 const MOST_JOBS = 200
@@ -15,13 +16,18 @@ export function useStock() {
   const { bench: shelf, end } = startLent('shelf')
   const stock = shallowRef<Stock[]>([])
   const use = shallowRef<Use | null>(null)
+  const trouble = ref<string | null>(null)
   let ticket = 0
   watch(
     [openJobs, () => shop.kit],
     async () => {
       const mine = ++ticket
-      const found = await shelf.stock(openJobs.value.slice(0, MOST_JOBS), toRaw(shop.kit))
-      if (mine === ticket) stock.value = found
+      const found = await shelf.stock(openJobs.value.slice(0, MOST_JOBS), toRaw(shop.kit)).catch((error: unknown) => {
+        if (mine === ticket) trouble.value = brokeOff(error).reason
+      })
+      if (mine !== ticket || !found) return
+      stock.value = found
+      trouble.value = null
     },
     { immediate: true },
   )
@@ -42,5 +48,5 @@ export function useStock() {
     ticket += 1
     end()
   })
-  return { stock, use }
+  return { stock, use, trouble }
 }

@@ -93,10 +93,10 @@ export function useDesk(open: OpenPicture) {
     if (tool.value === 'scale') {
       const most = now.scale.kind === 'two' ? 2 : 4
       const kept = now.scale.px.length >= most ? [] : now.scale.px
-      open.edit(['scale', 'px'], [...kept, px])
+      if (open.edit(['scale', 'px'], [...kept, px]) !== null) return
       selected.value = { list: 'scale', of: 'scale', n: kept.length }
     } else if (tool.value === 'pin') {
-      open.edit(['pins'], [...now.pins, { id: crypto.randomUUID(), px, words: '' }])
+      if (open.edit(['pins'], [...now.pins, { id: crypto.randomUUID(), px, words: '' }]) !== null) return
       selected.value = { list: 'pin', of: 'pin', n: now.pins.length }
     } else {
       let trace = now.traces.find(entry => entry.id === traceId.value)
@@ -107,7 +107,8 @@ export function useDesk(open: OpenPicture) {
       }
       const trunk = trace.px.length === 0 && now.traces.find(({ id }) => id === trace.of)
       const at = trunk ? (nearestOn(trunk.px, px).map(round) as Pixel) : px
-      open.edit(['traces', picture.value!.traces.findIndex(entry => entry.id === trace.id), 'px'], [...trace.px, at])
+      const id = picture.value!.traces.findIndex(entry => entry.id === trace.id)
+      if (open.edit(['traces', id, 'px'], [...trace.px, at]) !== null) return
       selected.value = { list: 'trace', of: trace.id, n: trace.px.length }
     }
   }

@@ -3,6 +3,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Kit } from '#core/job/job.schema'
 import { photoWorker } from '~/composables/photo-worker'
+import { brokeOff } from '~/workers/worker-gone'
 import { useShop } from '~/stores/shop'
 
 type KitLens = Kit['lenses'][number]
@@ -39,7 +40,7 @@ export function useLens() {
     busy.value = true
     told.value = null
     try {
-      const found = await photoWorker().lens(files)
+      const found = await photoWorker().lens(files).catch(brokeOff)
       if (!found.ok) {
         told.value = `No lens learnt: ${found.reason}.`
         return

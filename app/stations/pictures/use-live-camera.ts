@@ -2,6 +2,7 @@ import { transfer } from 'comlink'
 import { onBeforeUnmount, ref, shallowRef, type Ref } from 'vue'
 import type { Aim } from '#core/photo/aim'
 import { photoWorker } from '~/composables/photo-worker'
+import { brokeOff } from '~/workers/worker-gone'
 
 /** Frames are looked at no larger than this along a side: the card's outline wants no more. */
 const LOOKED_PX = 960
@@ -57,8 +58,14 @@ export function useLiveCamera(video: Ref<HTMLVideoElement | null>, taken: (file:
       if (video.value && video.value.videoWidth > 0) {
         const bitmap = await still(LOOKED_PX)
         frame.value = { wide: bitmap.width, high: bitmap.height }
-        const found = await photoWorker().aim(transfer(bitmap, [bitmap]))
+        const found = await photoWorker()
+          .aim(transfer(bitmap, [bitmap]))
+          .catch(brokeOff)
         if (!open) return
+        if ('reason' in found) {
+          trouble.value = found.reason
+          return stop()
+        }
         aim.value = found
         ready = found.ready ? ready + 1 : 0
         if (byItself.value && ready >= IN_TURN) return shoot()

@@ -34,6 +34,8 @@ export function useReading(open: OpenPicture, desk: Desk) {
     },
   )
 
+  const notKept = (why: string) => `Not kept: ${why}.`
+
   /** Asks the worker about the open picture; what it answers is dropped where another was opened meanwhile. */
   async function ask<Value>(
     what: string,
@@ -72,7 +74,7 @@ export function useReading(open: OpenPicture, desk: Desk) {
     }
     const [found] = look.found
     const leaf = cardLeaf(found!.card, found!.leaf)
-    open.edit(['scale'], {
+    const refused = open.edit(['scale'], {
       kind: 'four',
       px: found!.cornersPx.map(tidy),
       apartMm: open.picture.value!.scale.apartMm,
@@ -81,7 +83,10 @@ export function useReading(open: OpenPicture, desk: Desk) {
       card: { name: found!.card, tiltDeg: found!.tiltDeg, lengthPct: found!.lengthPct },
     })
     if (!unasked) desk.tool.value = 'trace'
-    told.value = `Scaled by the card (${CARDS[found!.card].name}), seen ${Math.round(found!.tiltDeg)}° off square.`
+    told.value =
+      refused !== null
+        ? notKept(refused)
+        : `Scaled by the card (${CARDS[found!.card].name}), seen ${Math.round(found!.tiltDeg)}° off square.`
   }
 
   /** From the last point of a trace to a new one along the line between; straight where none is found. */
@@ -101,7 +106,11 @@ export function useReading(open: OpenPicture, desk: Desk) {
       told.value = 'The trace holds as many points as it can: begin another.'
       return
     }
-    open.edit(['traces', now, 'px'], px)
+    const refused = open.edit(['traces', now, 'px'], px)
+    if (refused !== null) {
+      told.value = notKept(refused)
+      return
+    }
     desk.selected.value = { list: 'trace', of: name, n: px.length - 1 }
     if (traced && traced.seenShare < FAINT_SHARE)
       told.value = 'Part of the way shows no line: look it over, drag its points, or click closer together.'
@@ -134,7 +143,11 @@ export function useReading(open: OpenPicture, desk: Desk) {
         px: thinned(branch.path, KEEP_WITHIN_PX).map(tidy),
       }))
     const kept = now.filter(({ of }) => of !== trace.id)
-    if (seen.length > 0) open.edit(['traces'], [...kept, ...seen].slice(0, MOST_TRACES))
+    const refused = seen.length > 0 ? open.edit(['traces'], [...kept, ...seen].slice(0, MOST_TRACES)) : null
+    if (refused !== null) {
+      told.value = notKept(refused)
+      return
+    }
     told.value = [
       seen.length === 0
         ? 'No branch seen.'
@@ -155,23 +168,30 @@ export function useReading(open: OpenPicture, desk: Desk) {
       px: px.slice(0, MOST_POINTS).map(tidy),
     })
     const traces = [ring(found.outer, 'outline'), ...found.holes.map(px => ring(px, 'hole'))]
-    open.edit(['traces'], [...open.picture.value!.traces, ...traces].slice(0, MOST_TRACES))
-    told.value = `An outline and ${found.holes.length === 1 ? 'one hole' : `${found.holes.length} holes`} found: drag their points where they are wrong.`
+    const refused = open.edit(['traces'], [...open.picture.value!.traces, ...traces].slice(0, MOST_TRACES))
+    told.value =
+      refused !== null
+        ? notKept(refused)
+        : `An outline and ${found.holes.length === 1 ? 'one hole' : `${found.holes.length} holes`} found: drag their points where they are wrong.`
   }
 
   async function blue(trace: Trace | null) {
     const seen = await ask('the blue', (id, file) => photoWorker().blue(id, file, trace ? [...trace.px] : undefined))
     if (!seen) return
     const { sharePct, uncertaintyPct, even, patches } = seen
-    open.edit(['blue'], {
+    const refused = open.edit(['blue'], {
       sharePct,
       uncertaintyPct,
       even,
       patches: patches.map(({ edgePx, ...patch }) => ({ ...patch, edgePx: edgePx.map(tidy) })),
       turned: open.picture.value?.blue?.turned ?? 0,
     })
-    told.value =
-      seen.outline === 'whole' ? 'The whole picture was taken for the face: trace its outline for a truer share.' : null
+    if (refused !== null) told.value = notKept(refused)
+    else
+      told.value =
+        seen.outline === 'whole'
+          ? 'The whole picture was taken for the face: trace its outline for a truer share.'
+          : null
   }
 
   /** Along a trace of two points; its scale is what a pixel is long there. */

@@ -13,7 +13,8 @@ const settings = useSettings()
 const stage = ref<HTMLElement | null>(null)
 const canvas = ref<HTMLCanvasElement | null>(null)
 const trainer = useTrainer(stage, canvas)
-const { lesson, state, shown, marks, trace, judged, hand, replayed, earlier, showCut, cutCanvas } = trainer
+const { lesson, state, shown, marks, trace, judged, hand, replayed, earlier, showCut, cutCanvas, trouble, notKept } =
+  trainer
 const { at, arcMm, setA, mostA, nowA, on, dipping } = hand
 const chosen = ref(props.first ?? (props.job ? 'this-job' : 'puddle'))
 const jobLesson = computed(() => (props.job && !('wants' in props.job) ? props.job : null))
@@ -68,6 +69,8 @@ function goOn() {
       />
       <p v-if="wants" class="small quiet">To train on this job it wants {{ wants }}.</p>
     </header>
+    <p v-if="trouble" role="alert" class="wrong">The lesson broke off: {{ trouble }}. Begin it once more.</p>
+    <p v-if="notKept" role="alert" class="wrong">This run is not kept: {{ notKept }}.</p>
     <section v-if="lesson" class="words" aria-label="The lesson">
       <ol>
         <li v-for="words in lesson.look" :key="words">{{ words }}</li>

@@ -4,6 +4,7 @@ import type { JobLesson } from '#core/puddle/trainer/this-job'
 import { useShop } from '~/stores/shop'
 import type { Judged, LessonCard, Shown } from '~/workers/puddle'
 import { startWorker } from '~/workers/start'
+import { brokeOff } from '~/workers/worker-gone'
 import { useHand } from './use-hand'
 
 /** Frames sent at once where the screen fell behind; past it the trainer's time goes slower than the wall's. */
@@ -24,6 +25,10 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
   const marks = shallowRef<MarkAt[]>([])
   const trace = shallowRef<[number, number][]>([])
   const judged = shallowRef<Judged | null>(null)
+  /** Why the run just judged is not kept. */
+  const notKept = ref<string | null>(null)
+  /** Why the lesson broke off. */
+  const trouble = ref<string | null>(null)
   const hand = useHand(stage, () => lesson.value ?? { wideMm: 60, deepMm: 40 })
   /** Where the torch of a replay is. */
   const replayed = shallowRef<HandFrame | null>(null)
@@ -48,13 +53,22 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
     if (rest.newMarks.length) marks.value = [...marks.value, ...rest.newMarks]
   }
 
+  /** What is at the torch went with the worker: it is begun anew. */
+  function broke(error: unknown): null {
+    trouble.value = brokeOff(error).reason
+    state.value = 'ready'
+    return null
+  }
+
   /** @returns whether it is begun; false where it was begun once more meanwhile, as by a second press */
   async function begin(next: string | JobLesson): Promise<boolean> {
     const mine = ++begun
     cancelAnimationFrame(loop)
     which = next
-    const card = await puddle.begin(toRaw(next))
-    if (mine !== begun) return false
+    trouble.value = null
+    notKept.value = null
+    const card = await puddle.begin(toRaw(next)).catch(broke)
+    if (!card || mine !== begun) return false
     lesson.value = card
     const [x, y] = lesson.value.way[0]!
     hand.rest({ xMm: x, yMm: y })
@@ -64,8 +78,9 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
     replayed.value = null
     frames = 0
     state.value = 'ready'
-    draw(await puddle.look(showCut.value))
-    return mine === begun
+    const picture = await puddle.look(showCut.value).catch(broke)
+    if (picture) draw(picture)
+    return picture !== null && mine === begun
   }
 
   /** Sends what the hand did since the last picture, and shows what came of it. */
@@ -79,8 +94,10 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
       return
     }
     waiting = true
-    draw(await puddle.frames(hands, showCut.value))
+    const picture = await puddle.frames(hands, showCut.value).catch(broke)
     waiting = false
+    if (!picture) return
+    draw(picture)
     frames += hands.length
     const torch = hands.at(-1)!
     replayed.value = state.value === 'replaying' ? torch : null
@@ -109,8 +126,8 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
     if (state.value !== 'running' && state.value !== 'replaying') return
     const fresh = state.value === 'running'
     state.value = 'judged'
-    judged.value = await puddle.end()
-    if (fresh) keep(judged.value)
+    judged.value = await puddle.end().catch(broke)
+    if (judged.value && fresh) keep(judged.value)
   }
   function keep({ outcome, goals }: Judged) {
     if (!lesson.value || outcome.s < 1) return
@@ -126,7 +143,11 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
       specks: outcome.specks,
       addedG: Math.round(outcome.addedG * 100) / 100,
     }
-    void shop.changeKit(kit => ({ ...kit, trained: [...kit.trained, run].slice(-MOST_KEPT) }))
+    void shop
+      .changeKit(kit => ({ ...kit, trained: [...kit.trained, run].slice(-MOST_KEPT) }))
+      .then(refused => {
+        if (refused !== null) notKept.value = refused
+      })
   }
   /** The run just judged, frame by frame as it was. */
   async function playAgain() {
@@ -149,6 +170,8 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
   return {
     lesson,
     state,
+    trouble,
+    notKept,
     shown,
     marks,
     trace,

@@ -1,6 +1,6 @@
 import { fewOf } from '#core/station/rebuild/foretold-face'
 import { proxy } from 'comlink'
-import { computed, onBeforeUnmount, ref, shallowRef, toRaw } from 'vue'
+import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch } from 'vue'
 import { NoAnswer } from '#core/ask/question'
 import { pullBench } from '#core/station/pull/pull-bench'
 import { WAYS, type PullBench } from '#core/station/pull/ways.table'
@@ -9,6 +9,7 @@ import { usePartShape } from '~/drawing/use-part-shape'
 import { useJob } from '~/stores/job'
 import type { PulledWay } from '~/workers/pull'
 import { startWorker } from '~/workers/start'
+import { brokeOff } from '~/workers/worker-gone'
 
 /** The planned weld of the open job pulled about on its part, and the other ways it could be laid. */
 export function usePull() {
@@ -38,6 +39,11 @@ export function usePull() {
     typeof bench.value === 'string' || ways.value.length < 2 ? null : bestWay(ways.value, bench.value.watched),
   )
 
+  const stop = () => {
+    if (busy.value) void pull.stop()
+  }
+  watch(key, stop)
+
   async function start(all: boolean) {
     if (typeof bench.value === 'string') return
     const given = JSON.parse(JSON.stringify(bench.value)) as PullBench
@@ -48,14 +54,18 @@ export function usePull() {
     for (const way of wanted) {
       busy.value = way.id
       share.value = 0
-      const told = await pull.run(
-        way.id,
-        way.asked,
-        way.id === 'planned',
-        proxy((done: number) => {
-          share.value = done
-        }),
-      )
+      const told = await pull
+        .run(
+          way.id,
+          way.asked,
+          way.id === 'planned',
+          proxy((done: number) => {
+            share.value = done
+          }),
+        )
+        .catch(brokeOff)
+      // Begun on another shape or other marks: dropped.
+      if (of !== key.value) break
       if (told.ok !== true) {
         if (told.ok === false) reason.value = told.reason
         break
@@ -64,7 +74,7 @@ export function usePull() {
       ran.value = { key: of, ways: [...found] }
     }
     busy.value = null
-    const [planned] = ran.value?.ways ?? []
+    const [planned] = ways.value
     if (planned) keep(planned)
   }
   /** What was foretold stays with the job, to stand beside what is measured. */
@@ -80,18 +90,5 @@ export function usePull() {
       }))
     store.edit(['weld', 'foretold'], figures)
   }
-  return {
-    bench,
-    ways,
-    best,
-    busy,
-    share,
-    reason,
-    stale,
-    start,
-    WAYS,
-    stop: () => {
-      void pull.stop()
-    },
-  }
+  return { bench, ways, best, busy, share, reason, stale, start, WAYS, stop }
 }

@@ -7,6 +7,7 @@ import { startLent } from '~/composables/kept-work'
 import { filesWorker } from '~/composables/files-worker'
 import { db } from '~/db/database'
 import { useShop } from '~/stores/shop'
+import { brokeOff } from '~/workers/worker-gone'
 
 /** How a promise stands against the bench's day: when the job would be done, and by how much that is late. */
 export interface PromiseStands {
@@ -38,14 +39,16 @@ export function usePromises() {
     }
     const found = await db.jobs.bulkGet(asked.value.map(key => key.slice(0, key.lastIndexOf(' '))))
     const { jobs } = await filesWorker().sorted(found.filter(job => job !== undefined))
-    const told = await day.plan(
-      jobs,
-      toRaw(shop.kit),
-      toRaw(shifts.value),
-      around(),
-      true,
-      proxy(() => undefined),
-    )
+    const told = await day
+      .plan(
+        jobs,
+        toRaw(shop.kit),
+        toRaw(shifts.value),
+        around(),
+        true,
+        proxy(() => undefined),
+      )
+      .catch(brokeOff)
     if (told.ok !== true) return
     const { given, tasks, late } = told.day
     const ends = jobEnds(given, new Map(tasks.map(task => [task.id, task.startMin])))

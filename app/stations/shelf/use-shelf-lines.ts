@@ -3,6 +3,7 @@ import type { Card } from '#core/job/card'
 import type { SmallView } from '#core/solid/small-view'
 import type { ShelfLine } from '#core/station/shop/shelf-line'
 import { startLent } from '~/composables/kept-work'
+import { TRY_AGAIN_MS } from '~/composables/refusal'
 import { db } from '~/db/database'
 import { useShop } from '~/stores/shop'
 
@@ -91,7 +92,13 @@ export function useShelfLines(cards: Ref<readonly Card[]>) {
       const next = open && cards.value.find(card => kept.get(card.id)?.key !== keyOf(card))
       if (!next) break
       const key = keyOf(next)
-      keep(next.id, key, await besideOf(next.id))
+      const found = await besideOf(next.id).catch(() => null)
+      if (!found) {
+        // Put once more already: left for a while, the shelf goes without.
+        setTimeout(() => void look(), TRY_AGAIN_MS)
+        break
+      }
+      keep(next.id, key, found)
       if (performance.now() - shownAt >= TOGETHER_MS) show()
       else waiting = true
     }

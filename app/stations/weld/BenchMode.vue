@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { format } from 'date-fns'
 import { onKeyStroke } from '@vueuse/core'
 import { mendNamed } from '#core/job/mend-named'
 import { SEEN_IN_PUDDLE, type SeenInPuddle } from '#core/job/words.table'
@@ -37,7 +38,8 @@ const {
 const interpass = computed(() => row.value?.interpass ?? null)
 const named = computed(() => mendNamed(store.job!, mend.value?.id))
 const back = computed(() => ({ path: `/job/${store.job!.id}/weld`, query: mend.value ? { mend: mend.value.id } : {} }))
-const { running, face, toggle, spans, nowMs, arcMin } = useArcClock()
+const { running, face, toggle, spans, nowMs, arcMin, slept, wentOn, stopped } = useArcClock()
+const at = (ms: number) => format(new Date(ms), 'HH:mm')
 const { duty, gas, daylight } = useWhatIsLeft(row, spans, nowMs, arcMin)
 const { report, fromInput } = useAddPictures(pictured)
 const instruments = useInstruments()
@@ -108,6 +110,14 @@ onKeyStroke(
       >
       <h1 v-else>Earth proved, part warm, first arc on scrap.</h1>
     </section>
+    <div v-if="slept" class="slept" role="alert" data-testid="arc-slept">
+      <p>
+        This machine slept from {{ at(slept.fromMs) }} to {{ at(slept.toMs) }} while the arc clock ran. Was there an
+        arc?
+      </p>
+      <button type="button" class="big" @click="stopped()">No: it stopped at {{ at(slept.fromMs) }}</button>
+      <button type="button" class="big" @click="wentOn()">Yes: it is still on</button>
+    </div>
     <div class="hands">
       <button
         type="button"
@@ -265,6 +275,17 @@ h1 {
   font-size: 1.1rem;
   color: #adb7c0;
   margin: 4px 0 0;
+}
+.slept {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+  margin-top: 12px;
+}
+.slept p {
+  grid-column: 1 / -1;
+  margin: 0;
+  font-size: 1.1rem;
 }
 .hands {
   display: grid;

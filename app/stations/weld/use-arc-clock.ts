@@ -1,6 +1,7 @@
 import { useIntervalFn, useWakeLock } from '@vueuse/core'
 import { clockFace } from '#core/quantity/clock-face'
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { sleptBetween, type Slept } from '#core/day/slept'
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue'
 import { useJob } from '~/stores/job'
 
 /** The running arc is written down this often: a bench that goes dark in the middle of a pass loses no more. */
@@ -25,8 +26,17 @@ export function useArcClock() {
     const last = spans.value.at(-1)
     if (last) store.keep(['weld', 'arcSpans'], [...spans.value.slice(0, -1), { from: last.from, to: stamp() }])
   }
+  /** The machine slept while the clock ran: nobody knows whether there was an arc. */
+  const slept = shallowRef<Slept | null>(null)
   let writtenMs = 0
   useIntervalFn(() => {
+    const sleep = running.value ? sleptBetween(nowMs.value, Date.now()) : null
+    if (sleep) {
+      // Stopped where it was last seen, until somebody says.
+      write()
+      running.value = false
+      slept.value = sleep
+    }
     nowMs.value = Date.now()
     if (running.value && nowMs.value - writtenMs >= WRITE_MS) {
       writtenMs = nowMs.value
@@ -34,7 +44,19 @@ export function useArcClock() {
     }
   }, 250)
 
+  /** The arc stood through the sleep: the clock runs on. */
+  function wentOn() {
+    slept.value = null
+    nowMs.value = Date.now()
+    running.value = true
+    write()
+  }
+  function stopped() {
+    slept.value = null
+  }
+
   function toggle() {
+    slept.value = null
     nowMs.value = Date.now()
     if (running.value) write()
     else {
@@ -61,5 +83,8 @@ export function useArcClock() {
     face: computed(() => clockFace(Math.max(0, arcMs.value) / 1000)),
     arcMin: computed(() => arcMs.value / 60_000),
     toggle,
+    slept,
+    wentOn,
+    stopped,
   }
 }

@@ -1,5 +1,5 @@
 import { computed, shallowRef } from 'vue'
-import type { Patch, PathKey } from '#core/job/patch'
+import type { Patch } from '#core/job/patch'
 import { same } from '#core/job/same'
 import { typedOn } from '#core/job/typed-on'
 
@@ -58,7 +58,5 @@ export function deeds() {
     },
     canUndo: computed(() => done.value.length > 0),
     canRedo: computed(() => undone.value.length > 0),
-    /** Where the deed that would be undone was made. */
-    undoesAt: computed<readonly PathKey[] | null>(() => done.value.at(-1)?.changes[0]?.forth.path ?? null),
   }
 }
