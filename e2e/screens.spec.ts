@@ -63,9 +63,12 @@ test('a phone takes the whole shop over a link; what is typed on either is on th
   await expect(reading(page, 'takeIn.wallMm')).toHaveValue('8.25 mm')
   await expect(page.getByTestId('who')).toHaveText('Desk 2')
 
-  // Undo is each screen's own.
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(reading(phone, 'takeIn.wallMm')).not.toHaveValue('8.25 mm')
+  // Undo is each screen's own, and takes back nothing that the other has written since.
+  await reading(page, 'takeIn.heightMm').fill('91 mm')
+  await expect(reading(phone, 'takeIn.heightMm')).toHaveValue('91 mm')
+  for (let deeds = 0; deeds < 2; deeds++) await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(reading(phone, 'takeIn.heightMm')).not.toHaveValue('91 mm')
+  await expect(reading(phone, 'takeIn.wallMm')).toHaveValue('8.25 mm')
 
   // Away and back: both changed something meanwhile.
   await line.cut()

@@ -32,10 +32,6 @@ const bare = (text: string) => text.replace(/\.$/, '') || 'empty'
     <header>
       <p class="where">{{ STATION_NAMES[id] }}</p>
       <h1 data-testid="call"><SentenceLine :sentence="plan.call" @working="shown = $event" /></h1>
-      <p v-if="store.planError" class="held" role="alert" data-testid="plan-old">
-        This is from before the last change; with it, it could not be worked out: {{ store.planError }}.
-        <button type="button" class="plain-button slight" @click="store.planAgain()">Try now</button>
-      </p>
       <p v-if="plan.held.length" class="held">
         {{
           plan.held.length > 1
@@ -87,11 +83,7 @@ const bare = (text: string) => text.replace(/\.$/, '') || 'empty'
     <div class="call"><slot name="verdict" /><TheCall :plan="plan" @working="shown = $event" /></div>
     <WorkingDrawer :workings="plan.workings" :shown="shown" @close="shown = null" />
   </div>
-  <p v-else-if="store.planError" class="page" role="alert">
-    This could not be worked out: {{ store.planError }}. What you entered is stored; undo the last change, or reload.
-    <button type="button" class="plain-button slight" @click="store.planAgain()">Try now</button>
-  </p>
-  <p v-else class="page quiet" role="status">Working it out…</p>
+  <p v-else-if="!store.planError" class="page quiet" role="status">Working it out…</p>
 </template>
 
 <style scoped>

@@ -1,4 +1,4 @@
-import { PDFDocument, StandardFonts, rgb, type PDFPage } from 'pdf-lib'
+import { PDFDocument, rgb, type PDFPage } from 'pdf-lib'
 import { NoAnswer } from '../ask/question'
 import { PAPER_MM, PT_PER_MM, type Paper } from '../quantity/paper'
 import { ENGLISH, type Sayer } from '../words/say'
@@ -54,6 +54,7 @@ function ruler(page: PDFPage, xMm: number, yMm: number): void {
  */
 export async function templatePdf(
   { title, outlineMm, missingMm, page: name }: Template,
+  faces: FaceFiles,
   say: Sayer = ENGLISH,
 ): Promise<Uint8Array> {
   const size = PAPER_MM[name]
@@ -67,7 +68,7 @@ export async function templatePdf(
   const document = await PDFDocument.create()
   document.setTitle(title)
   const page = document.addPage([size[0] * PT_PER_MM, size[1] * PT_PER_MM])
-  const font = await document.embedFont(StandardFonts.Helvetica)
+  const { plain: font, drawn } = await embedFaces(document, faces)
   const at = ([x, y]: Point): [number, number] =>
     turn
       ? [(MARGIN_MM + (y - top)) * PT_PER_MM, (size[1] - MARGIN_MM - wide + (x - left)) * PT_PER_MM]
@@ -80,12 +81,13 @@ export async function templatePdf(
   ring(outlineMm, 0.6, INK)
   for (const piece of missingMm) ring(piece, 1.4, NEW)
   ruler(page, MARGIN_MM, 14)
-  const plain = title.replace(/[^\x20-\x7e]/g, '?').slice(0, 80)
   page.drawText(
-    say('{0}. Printed at 100 %: lay a rule on this line, it is {1} mm long. Heavy line: what is missing.', [
-      plain,
-      RULER_MM,
-    ]),
+    drawn(
+      say('{0}. Printed at 100 %: lay a rule on this line, it is {1} mm long. Heavy line: what is missing.', [
+        title.slice(0, LONGEST_TITLE),
+        RULER_MM,
+      ]),
+    ),
     { x: MARGIN_MM * PT_PER_MM, y: 8 * PT_PER_MM, size: 7.5, font, color: INK },
   )
   return document.save({ useObjectStreams: false })

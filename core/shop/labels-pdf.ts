@@ -1,6 +1,7 @@
-import { PDFDocument, StandardFonts, rgb } from 'pdf-lib'
+import { PDFDocument, rgb } from 'pdf-lib'
 import encodeQR from 'qr'
 import { PAPER_MM, PT_PER_MM, type Paper } from '../quantity/paper'
+import { embedFaces, type FaceFiles } from '../quantity/pdf-faces'
 
 const INK = rgb(0, 0, 0)
 const FAINT = rgb(0.7, 0.7, 0.7)
@@ -18,23 +19,14 @@ export interface Label {
   address: string
 }
 
-const plain = (text: string) =>
-  text
-    .normalize('NFC')
-    .replace(/[^\x20-\x7e\u00a1-\u00ff]/g, '')
-    .slice(0, LONGEST)
-
 /** A tag for each part, with its job as a code, cut lines and the place of a tie, on as many sheets as it takes. */
-export async function labelsPdf(labels: readonly Label[], paper: Paper): Promise<Uint8Array> {
+export async function labelsPdf(labels: readonly Label[], paper: Paper, faces: FaceFiles): Promise<Uint8Array> {
   const [wide, high] = PAPER_MM[paper]
   const across = Math.floor((wide - 2 * MARGIN_MM) / TAG.wideMm)
   const down = Math.floor((high - 2 * MARGIN_MM) / TAG.highMm)
   const document = await PDFDocument.create()
   document.setTitle('Labels')
-  const [words, bold] = [
-    await document.embedFont(StandardFonts.Helvetica),
-    await document.embedFont(StandardFonts.HelveticaBold),
-  ]
+  const { plain: words, bold, drawn } = await embedFaces(document, faces)
   labels.forEach((label, n) => {
     const place = n % (across * down)
     const page =
@@ -75,15 +67,15 @@ export async function labelsPdf(labels: readonly Label[], paper: Paper): Promise
     })
     const x = (codeLeft + TAG.codeMm + 3) * PT_PER_MM
     const lines = [
-      { text: plain(label.title), font: bold, size: 10 },
-      { text: plain(label.customer), font: words, size: 9 },
-      { text: plain(label.due), font: words, size: 9 },
+      { text: label.title, font: bold, size: 10 },
+      { text: label.customer, font: words, size: 9 },
+      { text: label.due, font: words, size: 9 },
     ]
     lines.forEach(({ text, font, size }, row) => {
-      let shown = text
-      while (shown && font.widthOfTextAtSize(shown, size) > (TAG.wideMm - TAG.codeMm - 17) * PT_PER_MM)
-        shown = shown.slice(0, -1)
-      page.drawText(shown, { x, y: (top - 11 - 7 * row) * PT_PER_MM, size, font, color: INK })
+      const letters = [...drawn(text)].slice(0, LONGEST)
+      while (letters.length && font.widthOfTextAtSize(letters.join(''), size) > (TAG.wideMm - TAG.codeMm - 17) * PT_PER_MM)
+        letters.pop()
+      page.drawText(letters.join(''), { x, y: (top - 11 - 7 * row) * PT_PER_MM, size, font, color: INK })
     })
   })
   return document.save({ useObjectStreams: false })

@@ -44,6 +44,15 @@ onBeforeUnmount(() => store.close(opened))
         Put it back as it stands here
       </button>
     </p>
+    <p v-if="store.planError" class="gone no-print" role="alert" data-testid="plan-trouble">
+      {{
+        store.plan
+          ? `What stands here is from before the last change; with it, it could not be worked out: ${store.planError}.`
+          : `This could not be worked out: ${store.planError}.`
+      }}
+      What you entered is stored; it is tried again, or undo the last change.
+      <button type="button" class="plain-button slight" @click="store.planAgain()">Try now</button>
+    </p>
     <NuxtPage />
   </template>
 </template>

@@ -1,6 +1,7 @@
-import { PDFDocument, StandardFonts, rgb, type PDFFont, type PDFPage } from 'pdf-lib'
+import { PDFDocument, rgb, type PDFFont, type PDFPage } from 'pdf-lib'
 import { ENGLISH, type Sayer } from '../../words/say'
 import { PAPER_MM, PT_PER_MM } from '../../quantity/paper'
+import { embedFaces, type FaceFiles } from '../../quantity/pdf-faces'
 import type { PartDrawing } from '../take-in/part-drawing'
 import type { JobRecord } from './record'
 
@@ -16,31 +17,11 @@ const LEADING = 13
 const INK = rgb(0.15, 0.14, 0.13)
 const QUIET = rgb(0.33, 0.38, 0.42)
 
-/** What the standard fonts hold beyond Latin-1's own letters, and plain stand-ins for what they do not. */
-const STAND_INS: Readonly<Record<string, string>> = {
-  '−': '-',
-  '→': '>',
-  '≤': '<=',
-  '≥': '>=',
-  '✓': '',
-  '✗': '',
-  '⁄': '/',
-  '″': '"',
-  '′': "'",
-  '\u00a0': ' ',
-  '\u2009': ' ',
-}
-const HELD = /[\x20-\x7e\u00a1-\u00ff‘’“”–—•…€]/
-
-/** Text in letters that every PDF reader has: others by a plain stand-in, or a question mark. */
-export const plainText = (text: string): string =>
-  [...text.replace(/\s+/g, ' ')].map(letter => (HELD.test(letter) ? letter : (STAND_INS[letter] ?? '?'))).join('')
-
-/** A text in lines no wider than given; a word that is wider is broken. */
+/** A text in lines no wider than given; a word that is wider is broken. The text is as its face draws it. */
 export function wrapped(text: string, font: PDFFont, size: number, wide: number): string[] {
   const lines: string[] = []
   let line = ''
-  for (const word of plainText(text).split(' ')) {
+  for (const word of text.split(' ')) {
     const longer = line ? `${line} ${word}` : word
     if (font.widthOfTextAtSize(longer, size) <= wide) {
       line = longer
@@ -69,6 +50,7 @@ export interface RecordPdf {
   pictures: readonly { name: string; type: string; bytes: Uint8Array }[]
   /** The language it is written in. */
   words?: Sayer
+  faces: FaceFiles
 }
 
 /**
@@ -76,16 +58,13 @@ export interface RecordPdf {
  * numbered.
  */
 export async function recordPdf({ words = ENGLISH, ...given }: RecordPdf): Promise<Uint8Array> {
-  const { shop, title, under, record, part, pictures } = given
+  const { shop, title, under, record, part, pictures, faces } = given
   const said = (text: string) => words(text)
   const document = await PDFDocument.create()
   document.setLanguage(words.language)
-  document.setTitle(plainText(title))
-  document.setAuthor(plainText(shop))
-  const [font, bold] = [
-    await document.embedFont(StandardFonts.Helvetica),
-    await document.embedFont(StandardFonts.HelveticaBold),
-  ]
+  document.setTitle(title)
+  document.setAuthor(shop)
+  const { plain: font, bold, drawn } = await embedFaces(document, faces)
   let page: PDFPage = document.addPage([WIDE, HIGH])
   let y = HIGH - MARGIN
   const need = (high: number) => {
@@ -96,7 +75,7 @@ export async function recordPdf({ words = ENGLISH, ...given }: RecordPdf): Promi
   const put = (text: string, x: number, size: number, face: PDFFont, color = INK) =>
     page.drawText(text, { x, y, size, font: face, color })
   const say = (text: string, size = SIZE, face = font, color = INK) => {
-    for (const line of wrapped(text, face, size, WIDE - 2 * MARGIN)) {
+    for (const line of wrapped(drawn(text), face, size, WIDE - 2 * MARGIN)) {
       need(LEADING)
       y -= size + 3
       put(line, MARGIN, size, face, color)
@@ -167,8 +146,8 @@ export async function recordPdf({ words = ENGLISH, ...given }: RecordPdf): Promi
     heading(said(section.title))
     for (const { label, text, own } of section.lines) {
       const [labels, lines] = [
-        wrapped(said(label), font, SIZE, LABEL_WIDE - 6),
-        wrapped(own ? text : said(text), font, SIZE, WIDE - 2 * MARGIN - LABEL_WIDE),
+        wrapped(drawn(said(label)), font, SIZE, LABEL_WIDE - 6),
+        wrapped(drawn(own ? text : said(text)), font, SIZE, WIDE - 2 * MARGIN - LABEL_WIDE),
       ]
       for (let n = 0; n < Math.max(labels.length, lines.length); n++) {
         need(LEADING)
@@ -225,7 +204,7 @@ export async function recordPdf({ words = ENGLISH, ...given }: RecordPdf): Promi
   )
   const pages = document.getPages()
   pages.forEach((each, n) =>
-    each.drawText(words('{0} of {1}', [n + 1, pages.length]), {
+    each.drawText(drawn(words('{0} of {1}', [n + 1, pages.length])), {
       x: WIDE - MARGIN - 30,
       y: MARGIN - 14,
       size: 8,
