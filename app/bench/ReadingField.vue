@@ -2,7 +2,7 @@
 import { computed, onBeforeUnmount, ref, toRef, useId } from 'vue'
 import { declaredAt } from '#core/job/fields/sections'
 import type { Limits } from '#core/quantity/schema'
-import { typedWithComma } from '#core/words/numbers'
+import { withCommas } from '#core/words/numbers'
 import type { UnitKey } from '#core/quantity/units.table'
 import { useDraft } from '~/composables/use-draft'
 import { useReading } from '~/composables/use-reading'
@@ -31,7 +31,7 @@ const note = computed(() => {
 const { sayer } = useWords()
 const held = ref(false)
 /** What stands in the field: as it was typed while a hand is in it, else as the reader writes figures. */
-const stands = computed(() => (held.value || sayer.value.language === 'en' ? typed.value : typedWithComma(typed.value)))
+const stands = computed(() => (held.value || sayer.value.language === 'en' ? typed.value : withCommas(typed.value)))
 const { shown, typing, drop } = useDraft(() => stands.value)
 function type(text: string) {
   typing(text)

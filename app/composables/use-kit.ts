@@ -1,6 +1,5 @@
 import { computed, ref, toRaw } from 'vue'
 import { kitSchema, type Kit } from '#core/job/job.schema'
-import { read } from '#core/quantity/read'
 import { kitDrills } from '#core/thread/kit-drills'
 import { kitTaps } from '#core/thread/kit-taps'
 import { write } from '#core/quantity/show'
@@ -54,7 +53,7 @@ export function useKit() {
     let value: unknown = typed
     if (column.blank === null && typed.trim() === '') value = null
     else if (column.unit) {
-      const reading = read(typed, column.unit, settings.system)
+      const reading = settings.read(typed, column.unit)
       if (!reading.ok) return reading.message
       value = reading.value
     }

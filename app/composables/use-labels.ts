@@ -1,6 +1,7 @@
 import { format } from 'date-fns'
 import type { Card } from '#core/job/card'
 import { sayNow } from '~/composables/use-words'
+import { pdfFaces } from '~/composables/pdf-faces'
 import { download } from '~/composables/use-files'
 
 /** More than anyone ties on in a day. */
@@ -16,5 +17,5 @@ export async function printLabels(cards: readonly Card[]): Promise<void> {
     due: card.dueAt ? sayNow('for {0}', [format(new Date(card.dueAt), 'd MMM')]) : '',
     address: `${location.origin}/job/${card.id}/take-in`,
   }))
-  download('labels.pdf', await labelsPdf(labels, 'a4'), 'application/pdf')
+  download('labels.pdf', await labelsPdf(labels, 'a4', await pdfFaces()), 'application/pdf')
 }

@@ -29,6 +29,26 @@ describe('a reading as a field', () => {
     expect(wall.also.value).toBe('7.9 mm · 0.313 in')
     expect(wall.error.value).toBeNull()
   })
+  it('asks a German reader about a point between thousands, and keeps the question when the job is opened again', async () => {
+    const settings = useSettings()
+    settings.language = 'de'
+    const wall = field('takeIn.wallMm', 'mm')
+    wall.take('1.500 mm')
+    expect(job.job!.takeIn.wallMm).toEqual({ typed: '1.500 mm', value: null })
+    expect(wall.error.value).toMatch(/thousands or decimals/)
+    await job.stored()
+    job.close()
+    await job.open('a')
+    expect(job.job!.takeIn.wallMm).toEqual({ typed: '1.500 mm', value: null })
+    settings.language = 'en'
+    const height = field('takeIn.heightMm', 'mm')
+    height.take('1.500 mm')
+    expect(job.job!.takeIn.heightMm.value).toBe(1.5)
+    // Understood by whoever typed it: another reader is not asked again.
+    settings.language = 'de'
+    expect(height.error.value).toBeNull()
+    settings.language = 'en'
+  })
   it.each<[string, UnitKey, string, string]>([
     ['takeIn.wallMm', 'mm', '8', '8 mm'],
     ['takeIn.wallMm', 'mm', '5/16', '5/16 in'],

@@ -2,7 +2,7 @@ import { computed, ref, watch, type Ref } from 'vue'
 import { declaredAt } from '#core/job/fields/sections'
 import { addressed, valueAt } from '#core/job/patch'
 import type { StoredReading } from '#core/job/reading.schema'
-import { read, type Reading } from '#core/quantity/read'
+import type { Reading } from '#core/quantity/read'
 import { outside, type Limits } from '#core/quantity/schema'
 import { KEY_UNITS, type UnitKey } from '#core/quantity/units.table'
 import { useJob } from '~/stores/job'
@@ -36,9 +36,12 @@ export function useReading(path: Ref<string>, unit: Ref<UnitKey>, own?: Ref<Limi
     },
   )
 
-  const understand = (text: string): Reading => read(text, unit.value, settings.system)
+  const understand = (text: string): Reading => settings.read(text, unit.value)
   const error = computed(() => {
     if (typed.value.trim() === '') return null
+    // Understood when it was typed, by whoever did.
+    const value = typed.value === stored.value?.typed ? stored.value.value : null
+    if (value !== null) return outside(value, unit.value, own?.value ?? declaredAt(path.value)?.limits)
     const reading = understand(typed.value)
     return reading.ok
       ? outside(reading.value, unit.value, own?.value ?? declaredAt(path.value)?.limits)

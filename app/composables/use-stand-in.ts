@@ -1,7 +1,6 @@
 import { computed, ref, watch, type Ref } from 'vue'
 import type { InstrumentId } from '#core/instrument/kinds.table'
 import { standInSetup } from '#core/station/shop/stand-ins'
-import { read } from '#core/quantity/read'
 import { write } from '#core/quantity/show'
 import type { UnitKey } from '#core/quantity/units.table'
 import { useInstruments } from '~/stores/instruments'
@@ -78,7 +77,7 @@ export function useStandIn(shown: Ref<boolean>) {
   function start() {
     const given: Record<string, number> = {}
     for (const field of fields.value) {
-      const reading = read(field.text, field.unit, settings.system)
+      const reading = settings.read(field.text, field.unit)
       field.trouble = reading.ok ? null : reading.message
       if (reading.ok) given[field.key] = reading.value
     }

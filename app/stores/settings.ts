@@ -1,8 +1,10 @@
 import { useLocalStorage, usePreferredDark } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
+import { read } from '#core/quantity/read'
 import { showText, type ReadingSystem } from '#core/quantity/show'
 import { LANGUAGE_IDS, type LanguageId } from '#core/words/languages.table'
+import { hasComma } from '#core/words/numbers'
 import type { UnitKey } from '#core/quantity/units.table'
 
 /** The first language of the browser that is spoken here. */
@@ -38,6 +40,8 @@ export const useSettings = defineStore('settings', () => {
     swapSystem: () => {
       system.value = other.value
     },
+    /** What the reader types, in their system and with their decimals. */
+    read: (text: string, unit: UnitKey) => read(text, unit, system.value, hasComma(language.value)),
     /** A value in the reader's system. */
     text: (value: number, unit: UnitKey) => showText(value, unit, system.value),
     /** A length to thousandths, in both systems. */

@@ -1,6 +1,7 @@
 import { inflateSync } from 'node:zlib'
 import { PDFDocument, PDFRawStream } from 'pdf-lib'
 import { describe, expect, it } from 'vitest'
+import { FACES } from '../quantity/pdf-faces.fixture'
 import { templatePdf } from './template-pdf'
 
 const square = [
@@ -31,7 +32,7 @@ async function linesMm(bytes: Uint8Array): Promise<number[]> {
 
 describe('a template on paper', () => {
   it('is as large as the part, with a ruler of 100 mm', async () => {
-    const bytes = await templatePdf({ title: 'Lug', outlineMm: square, missingMm: [], page: 'a4' })
+    const bytes = await templatePdf({ title: 'Lug', outlineMm: square, missingMm: [], page: 'a4' }, FACES)
     const lines = await linesMm(bytes)
     expect(lines.filter(mm => Math.abs(mm - 80) < 1e-3)).toHaveLength(2)
     expect(lines.filter(mm => Math.abs(mm - 50) < 1e-3)).toHaveLength(2)
@@ -41,17 +42,15 @@ describe('a template on paper', () => {
   it('turns what is too wide, and refuses what does not fit', async () => {
     const wide = square.map(([x, y]) => [x * 3, y * 3] as const)
     expect(
-      (await linesMm(await templatePdf({ title: 'Long', outlineMm: wide, missingMm: [], page: 'a4' }))).some(
+      (await linesMm(await templatePdf({ title: 'Long', outlineMm: wide, missingMm: [], page: 'a4' }, FACES))).some(
         mm => Math.abs(mm - 240) < 1e-3,
       ),
     ).toBe(true)
     await expect(
-      templatePdf({
-        title: 'Huge',
-        outlineMm: square.map(([x, y]) => [x * 9, y * 9] as const),
-        missingMm: [],
-        page: 'a4',
-      }),
+      templatePdf(
+        { title: 'Huge', outlineMm: square.map(([x, y]) => [x * 9, y * 9] as const), missingMm: [], page: 'a4' },
+        FACES,
+      ),
     ).rejects.toThrow(/720 × 450 mm/)
   })
 })

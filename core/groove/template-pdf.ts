@@ -1,12 +1,14 @@
 import { PDFDocument, rgb, type PDFPage } from 'pdf-lib'
 import { NoAnswer } from '../ask/question'
 import { PAPER_MM, PT_PER_MM, type Paper } from '../quantity/paper'
+import { embedFaces, type FaceFiles } from '../quantity/pdf-faces'
 import { ENGLISH, type Sayer } from '../words/say'
 import type { Point } from '../photo/point'
 
 export type PageName = Paper
 const MARGIN_MM = 12
 const RULER_MM = 100
+const LONGEST_TITLE = 80
 const INK = rgb(0.15, 0.14, 0.13)
 const NEW = rgb(0.12, 0.43, 0.55)
 

@@ -1,5 +1,5 @@
 import { unitOfKey } from '../ask/fields'
-import { read, type BareNumber } from '../quantity/read'
+import { isThousandsToSome, read, type BareNumber } from '../quantity/read'
 import type { UnitKey } from '../quantity/units.table'
 import { isPlain, isReading } from './entry-key'
 
@@ -64,6 +64,8 @@ function agreed(reading: Reading, unit: UnitKey): Reading {
   if (typed.trim() === '') return value === null ? reading : { typed, value: null }
   const found = meanings(typed, unit)
   if (value !== null && found.some(each => isNear(value, each))) return reading
+  // Its writer was asked which of two numbers it is, and has not said.
+  if (value === null && isThousandsToSome(typed)) return reading
   const first = found[0] ?? null
   return first === null && value === null ? reading : { typed, value: first }
 }

@@ -11,20 +11,14 @@ export interface Faces {
   readonly bold: PDFFont
   /** Text as these faces draw it: in one line, a letter that they lack as a box. */
   readonly drawn: (text: string) => string
+  /** Letters that it was asked for so far and lacks, each once. */
+  readonly lacked: () => string[]
 }
 
 /** Scripts that run from left to right, a letter at a time; others are put together by a page alone. */
 const LAID_OUT = /^[\p{Script=Latin}\p{Script=Greek}\p{Script=Cyrillic}\p{Script=Common}\p{Script=Inherited}]$/u
 const LACKING = '□'
 const inOneLine = (text: string) => text.normalize('NFC').replace(/[\s\p{Cc}\p{Cf}]+/gu, ' ')
-
-/** Letters of a text that a typeface cannot draw, each once. */
-export function lackedBy(file: Uint8Array, text: string): string[] {
-  const letters = new Set(fontkit.create(file).characterSet)
-  return [...new Set(inOneLine(text))].filter(
-    letter => !LAID_OUT.test(letter) || !letters.has(letter.codePointAt(0)!),
-  )
-}
 
 /** Puts the letters of a shipped typeface that a document uses into it, so that every reader draws them. */
 export async function embedFaces(document: PDFDocument, files: FaceFiles): Promise<Faces> {
@@ -34,12 +28,11 @@ export async function embedFaces(document: PDFDocument, files: FaceFiles): Promi
     await document.embedFont(files.bold, { subset: true }),
   ]
   const letters = new Set(plain.getCharacterSet())
-  return {
-    plain,
-    bold,
-    drawn: text =>
-      [...inOneLine(text)]
-        .map(letter => (LAID_OUT.test(letter) && letters.has(letter.codePointAt(0)!) ? letter : LACKING))
-        .join(''),
+  const lacked = new Set<string>()
+  const drawn = (letter: string) => {
+    if (LAID_OUT.test(letter) && letters.has(letter.codePointAt(0)!)) return letter
+    lacked.add(letter)
+    return LACKING
   }
+  return { plain, bold, drawn: text => Array.from(inOneLine(text), drawn).join(''), lacked: () => [...lacked] }
 }

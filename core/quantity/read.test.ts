@@ -69,6 +69,16 @@ describe('reading quantities', () => {
     expect(reading.ok).toBe(false)
     if (!reading.ok) expect(reading.message).toMatch(why)
   })
+  it('asks a reader whose decimals have a comma which number a point between thousands is', () => {
+    for (const text of ['1.500 mm', '-12.250', '−1.500 mm', '999.999 kg'])
+      expect(read(text, text.endsWith('kg') ? 'kg' : 'mm', 'metric', true), text).toMatchObject({
+        ok: false,
+        message: expect.stringContaining('thousands or decimals') as string,
+      })
+    for (const text of ['1.5 mm', '1.50 mm', '1500 mm', '1.5000 mm', '0,25 mm'])
+      expect(read(text, 'mm', 'metric', true).ok, text).toBe(true)
+    expect(read('1.500 mm', 'mm', 'metric')).toMatchObject({ ok: true, value: 1.5 })
+  })
   it("takes a bare number in the reader's system, and a bare fraction as inches for either", () => {
     const six = read('6', 'mm', 'inch')
     expect(six.ok && six.value).toBeCloseTo(152.4, 9)

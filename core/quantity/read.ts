@@ -50,6 +50,12 @@ interface Written {
   rest: string
 }
 
+/** Figures that mean another number where decimals have a comma, and a point stands between thousands. */
+const THOUSANDS_BY_POINT = /^[+−-]?\s*\d{1,3}\.\d{3}(?![\d.])/
+
+/** Whether a text is one number to one reader and a thousand times that to another. */
+export const isThousandsToSome = (text: string): boolean => THOUSANDS_BY_POINT.test(text.trim())
+
 function readNumber(text: string): Written | string {
   const plain = text
     .replace(
@@ -92,14 +98,20 @@ export function spellingsOf(key: UnitKey): string[] {
  * inches.
  *
  * @param key the unit wanted, named by the key's suffix in the contract
+ * @param hasComma the reader's decimals have a comma: `1.500` may then be a thousand and a half, and is asked about
  * @returns the value in that unit and the spelling understood, or what was not understood, named
  * Accuracy: exact to double precision (conversions are exact definitions; fractions are kept exact until the last
  * step).
  */
-export function read(text: string, key: UnitKey, bare: BareNumber = 'key-unit'): Reading {
+export function read(text: string, key: UnitKey, bare: BareNumber = 'key-unit', hasComma = false): Reading {
   const trimmed = text.trim()
   const { dimension, baseScale, symbol } = KEY_UNITS[key]
   if (trimmed === '') return { ok: false, message: 'nothing written' }
+  if (hasComma && isThousandsToSome(trimmed))
+    return {
+      ok: false,
+      message: `"${THOUSANDS_BY_POINT.exec(trimmed)![0]}" may mean thousands or decimals; write it with a comma, or without the point`,
+    }
   if (trimmed.length > LONGEST) return { ok: false, message: `"${trimmed.slice(0, 20)}…" is too long for a quantity` }
   const units = BY_SPELLING.get(dimension)!
   const finish = (base: number, unit: string): Reading => {

@@ -1,6 +1,7 @@
 import { PDFDocument, PDFRawStream, decodePDFRawStream } from 'pdf-lib'
 import decodeQR from 'qr/decode.js'
 import { describe, expect, it } from 'vitest'
+import { FACES } from '../quantity/pdf-faces.fixture'
 import { labelsPdf } from './labels-pdf'
 
 const label = (n: number) => ({
@@ -12,19 +13,20 @@ const label = (n: number) => ({
 
 describe('labels', () => {
   it('take as many sheets as they need', async () => {
-    const one = await PDFDocument.load(await labelsPdf([label(1)], 'a4'))
+    const one = await PDFDocument.load(await labelsPdf([label(1)], 'a4', FACES))
     expect(one.getPageCount()).toBe(1)
     const many = await PDFDocument.load(
       await labelsPdf(
         Array.from({ length: 20 }, (_, n) => label(n)),
         'letter',
+        FACES,
       ),
     )
     expect(many.getPageCount()).toBe(2)
   })
 
   it('carry a code that reads as the job, off the paper as it is drawn', async () => {
-    const document = await PDFDocument.load(await labelsPdf([label(7)], 'a4'))
+    const document = await PDFDocument.load(await labelsPdf([label(7)], 'a4', FACES))
     const PX_PER_PT = 4
     const [wide, high] = [Math.ceil(200 * PX_PER_PT), Math.ceil(140 * PX_PER_PT)]
     const data = new Uint8Array(wide * high * 3).fill(255)

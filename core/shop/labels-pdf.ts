@@ -73,7 +73,10 @@ export async function labelsPdf(labels: readonly Label[], paper: Paper, faces: F
     ]
     lines.forEach(({ text, font, size }, row) => {
       const letters = [...drawn(text)].slice(0, LONGEST)
-      while (letters.length && font.widthOfTextAtSize(letters.join(''), size) > (TAG.wideMm - TAG.codeMm - 17) * PT_PER_MM)
+      while (
+        letters.length &&
+        font.widthOfTextAtSize(letters.join(''), size) > (TAG.wideMm - TAG.codeMm - 17) * PT_PER_MM
+      )
         letters.pop()
       page.drawText(letters.join(''), { x, y: (top - 11 - 7 * row) * PT_PER_MM, size, font, color: INK })
     })

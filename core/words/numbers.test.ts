@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { datesIn } from './dates'
-import { typedWithComma, withCommas } from './numbers'
+import { hasComma, withCommas } from './numbers'
 import { lettersLeft } from './plain'
 
 describe('withCommas', () => {
@@ -14,10 +14,12 @@ describe('withCommas', () => {
   ])('%s becomes %s', (given, wanted) => {
     expect(withCommas(given)).toBe(wanted)
   })
-  it('leaves a typed figure whose comma would be taken for thousands', () => {
-    expect(typedWithComma('12.5 mm')).toBe('12,5 mm')
-    expect(typedWithComma('1.250 mm')).toBe('1.250 mm')
+  it('quotes as it was written, and takes no inch mark for a quotation', () => {
+    expect(withCommas('"1.5 furlongs" after 2.5 mm')).toBe('"1.5 furlongs" after 2,5 mm')
+    expect(withCommas('„abc 1.5“ und 1.5')).toBe('„abc 1.5“ und 1,5')
+    expect(withCommas('1/4" by 2.5 mm by 3/8"')).toBe('1/4" by 2,5 mm by 3/8"')
   })
+  it('knows whose decimals have a comma', () => expect([hasComma('de'), hasComma('en')]).toEqual([true, false]))
 })
 
 describe('datesIn', () => {

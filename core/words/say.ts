@@ -1,7 +1,7 @@
 import { cut, placesIn, templatesOf, type Catalogue, type Template } from './catalogue'
 import { datesIn } from './dates'
 import { headIn, headsOf, tailIn, tailsOf } from './fragments'
-import { withCommas } from './numbers'
+import { outsideQuotes, withCommas } from './numbers'
 import { lettersLeft } from './plain'
 
 /** Says in one language what the program says in English. */
@@ -261,12 +261,17 @@ export function sayer(language: string, words: Catalogue): Sayer {
       figures.length < MOST_FIGURES ? String.fromCharCode(FIRST_FIGURE + figures.push(figure) - 1) : figure,
     )
     if (figures.length === 0) return resolve(text)
+    const figureAt = (mark: string) => figures[mark.charCodeAt(0) - FIRST_FIGURE] ?? mark
     const own = templated(text, lettersLeft(text), figured)
     if (own?.left === 0) return own
     const found = resolve(shape)
     const said = found.left === 0 ? found : [found, resolve(text)].toSorted((a, b) => a.left - b.left)[0]!
     return {
-      text: said.text.replace(MARKED, mark => withCommas(figures[mark.charCodeAt(0) - FIRST_FIGURE] ?? mark)),
+      text: outsideQuotes(
+        said.text,
+        part => part.replace(MARKED, mark => withCommas(figureAt(mark))),
+        part => part.replace(MARKED, figureAt),
+      ),
       left: said.left,
     }
   }

@@ -14,7 +14,7 @@ import StepsPiece from './StepsPiece.vue'
 const store = useJob()
 const shop = useShop()
 const files = useFiles()
-const { savePdf } = useRecordPdf()
+const { savePdf, lacking } = useRecordPdf()
 const phases = computed(() => store.plan?.['hand-over'].data.phases ?? [])
 const extra = ref('')
 const price = ref('')
@@ -133,6 +133,11 @@ function took(id: string, text: string | null) {
       <div class="row">
         <NuxtLink class="plain-button strong" :to="`/job/${store.job!.id}/record`">Record, to print</NuxtLink>
         <button type="button" class="plain-button" data-testid="record-pdf" @click="savePdf()">as a PDF</button>
+        <p v-if="lacking" role="alert" class="lacking" data-testid="pdf-lacks">
+          The typeface that goes into the PDF has no <span translate="no">{{ lacking.letters }}</span>: print the record
+          from its page, with the letters of this machine.
+          <button type="button" class="plain-button slight" @click="lacking.save()">Save it with boxes there</button>
+        </p>
         <button type="button" class="plain-button" data-testid="export-job" @click="files.saveJob(store.job!)">
           Take the job out as a file
         </button>

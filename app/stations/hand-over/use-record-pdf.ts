@@ -1,7 +1,8 @@
-import { toRaw } from 'vue'
+import { shallowRef, toRaw } from 'vue'
 import { format } from 'date-fns'
 import { recordOf } from '#core/station/hand-over/record'
 import { sayerOf } from '#core/words/load'
+import { pdfFaces } from '~/composables/pdf-faces'
 import { download, fileName } from '~/composables/use-files'
 import { usePartShape } from '~/drawing/use-part-shape'
 import { heldFile } from '~/db/files'
@@ -9,12 +10,17 @@ import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 import { useShop } from '~/stores/shop'
 
+/** So many letters are named. */
+const MOST_NAMED = 12
+
 /** The record of the open job as a PDF, with its pictures. */
 export function useRecordPdf() {
   const store = useJob()
   const shop = useShop()
   const settings = useSettings()
   const { shape } = usePartShape()
+  /** Letters that the shipped typeface has not; the printed page has what the machine has. */
+  const lacking = shallowRef<{ letters: string; save: () => void } | null>(null)
   async function savePdf() {
     const job = toRaw(store.job)
     if (!job || !store.plan) return
@@ -37,19 +43,22 @@ export function useRecordPdf() {
     const pictures = job.pictures.flatMap((picture, n) =>
       files[n] ? [{ name: picture.name || 'picture', type: files[n].type, bytes: new Uint8Array(files[n].bytes) }] : [],
     )
-    download(
-      `${fileName(job.title)}.record.pdf`,
-      await recordPdf({
-        shop: shop.kit.shop,
-        title: job.title,
-        under,
-        part: shape.value ? partDrawing(job, store.plan, shape.value, settings.system) : null,
-        record: recordOf(job, store.plan, shop.kit, settings.system),
-        pictures,
-        words,
-      }),
-      'application/pdf',
-    )
+    const { bytes, lacked } = await recordPdf({
+      shop: shop.kit.shop,
+      title: job.title,
+      under,
+      part: shape.value ? partDrawing(job, store.plan, shape.value, settings.system) : null,
+      record: recordOf(job, store.plan, shop.kit, settings.system),
+      pictures,
+      words,
+      faces: await pdfFaces(),
+    })
+    const save = () => {
+      download(`${fileName(job.title)}.record.pdf`, bytes, 'application/pdf')
+      lacking.value = null
+    }
+    if (lacked.length) lacking.value = { letters: lacked.slice(0, MOST_NAMED).join(' '), save }
+    else save()
   }
-  return { savePdf }
+  return { savePdf, lacking }
 }

@@ -2,6 +2,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import type { Point } from '#core/photo/point'
 import type { PageName } from '#core/groove/template-pdf'
 import type { Picture } from '#core/job/picture.schema'
+import { pdfFaces } from '~/composables/pdf-faces'
 import { download, fileName } from '~/composables/use-files'
 import { useWords } from '~/composables/use-words'
 import { useJob } from '~/stores/job'
@@ -81,6 +82,7 @@ export function useTemplate() {
         `${name()}.pdf`,
         await templatePdf(
           { title: store.job!.title, outlineMm: now.soundMm, missingMm: now.missingMm, page: page.value },
+          await pdfFaces(),
           sayer.value,
         ),
         'application/pdf',

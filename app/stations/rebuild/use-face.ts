@@ -2,7 +2,6 @@ import { computed, ref } from 'vue'
 import Papa from 'papaparse'
 import { BLUE_MM } from '#core/flat/evaluate'
 import { gridPlaces, heightField, sampleField, shareWithin, straightedge } from '#core/flat/field'
-import { read } from '#core/quantity/read'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 
@@ -101,7 +100,7 @@ export function useFace() {
       cells
         .map(cell => cell.trim())
         .filter(Boolean)
-        .map(cell => read(cell, 'mm', settings.system)),
+        .map(cell => settings.read(cell, 'mm')),
     )
     const wrong = found.findIndex(cells => cells.length !== 3 || cells.some(cell => !cell.ok))
     if (!found.length || wrong >= 0) {

@@ -1,5 +1,4 @@
 import { computed, ref, shallowRef, watch } from 'vue'
-import { read } from '#core/quantity/read'
 import type { UnitKey } from '#core/quantity/units.table'
 import { THREADS } from '#core/thread/list'
 import type { ThreadDims } from '#core/thread/dims'
@@ -35,7 +34,7 @@ export function useThreads(brought: ThreadReadings = {}) {
   const reason = ref<string | null>(null)
 
   const value = (text: string, unit: UnitKey) => {
-    const reading = text.trim() ? read(text, unit, settings.system) : null
+    const reading = text.trim() ? settings.read(text, unit) : null
     return reading?.ok ? reading.value : undefined
   }
   const pitchMm = computed(() => readPitchMm(typed.value.pitch, settings.system))

@@ -55,16 +55,19 @@ export interface RecordPdf {
 
 /**
  * The record of a job as a PDF for customer and inspector: sections, log, pictures, who heeded which caution; pages
- * numbered.
+ * numbered. `lacked` are letters that the typeface has not: they stand as boxes.
  */
-export async function recordPdf({ words = ENGLISH, ...given }: RecordPdf): Promise<Uint8Array> {
+export async function recordPdf({
+  words = ENGLISH,
+  ...given
+}: RecordPdf): Promise<{ bytes: Uint8Array; lacked: string[] }> {
   const { shop, title, under, record, part, pictures, faces } = given
   const said = (text: string) => words(text)
   const document = await PDFDocument.create()
   document.setLanguage(words.language)
   document.setTitle(title)
   document.setAuthor(shop)
-  const { plain: font, bold, drawn } = await embedFaces(document, faces)
+  const { plain: font, bold, drawn, lacked } = await embedFaces(document, faces)
   let page: PDFPage = document.addPage([WIDE, HIGH])
   let y = HIGH - MARGIN
   const need = (high: number) => {
@@ -212,5 +215,5 @@ export async function recordPdf({ words = ENGLISH, ...given }: RecordPdf): Promi
       color: QUIET,
     }),
   )
-  return document.save({ useObjectStreams: false })
+  return { bytes: await document.save({ useObjectStreams: false }), lacked: lacked() }
 }
