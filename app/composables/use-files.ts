@@ -7,6 +7,7 @@ import { bundledFiles, soundFiles } from '~/db/files'
 import type { Imported } from '~/db/shelf'
 import { useShop } from '~/stores/shop'
 import { filesWorker } from './files-worker'
+import { refusalWords } from './refusal'
 
 /** Hands bytes or text to the reader as a file. */
 export function download(name: string, content: string | Uint8Array | Blob, type = 'application/json') {
@@ -85,10 +86,7 @@ export function useFiles() {
     else {
       const taken = await shop
         .importBytes(new Uint8Array(await file.arrayBuffer()))
-        .catch((error: unknown) => ({
-          ok: false as const,
-          issues: [{ path: '', message: error instanceof Error ? error.message : 'the browser would not store it' }],
-        }))
+        .catch((error: unknown) => ({ ok: false as const, issues: [{ path: '', message: refusalWords(error) }] }))
       report.value = taken.ok
         ? {
             bad: false,

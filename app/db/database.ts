@@ -1,19 +1,13 @@
 import Dexie, { type EntityTable, type Table } from 'dexie'
 import type { Card } from '#core/job/card'
-import type { Job, Kit } from '#core/job/job.schema'
+import type { Job, Kit, RunningClock } from '#core/job/job.schema'
 import { ofShop } from './which-shop'
 
-export interface StoredClock {
-  id: string
-  name: string
-  jobId: string | null
-  startedAt: number
-  endsAt: number
-  /** It ran out and was heard; in any tab. */
-  hushed?: boolean
-  /** The task of the day that hands are at while it runs. */
-  task?: string
-}
+/** `hushed`: it ran out and was heard, in any tab. `task`: of the day, that hands are at while it runs. */
+export type StoredClock = RunningClock
+
+/** Under what a clock that was stopped is told of to other screens. */
+export const stoppedClock = (id: string) => `clock-${id}`
 
 /** Bytes that belong to a job: a picture, or the triangles of a part's shape (nine 32-bit figures each, mm). */
 export interface StoredFile {

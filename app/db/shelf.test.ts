@@ -2,10 +2,11 @@ import 'fake-indexeddb/auto'
 import fc from 'fast-check'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { EMPTY_KIT } from '#core/job/empty-kit'
+import { readFile, shopFrame } from '#core/job/files'
 import type { Job } from '#core/job/job.schema'
 import { changedKit } from '#core/job/merge-kit'
 import { newJob } from '#core/job/new-job'
-import { db } from './database'
+import { db, stoppedClock } from './database'
 import { upgradeStored } from './upgrade'
 import { mergeInKit, takeInFile, timedKit, writeChanges } from './shelf'
 
@@ -23,6 +24,7 @@ beforeEach(async () => {
     db.facts.clear(),
     db.cards.clear(),
     db.held.clear(),
+    db.gone.clear(),
   ])
 })
 
@@ -141,6 +143,34 @@ describe('a disk that is full', () => {
     await expect(writeChanges('a', [{ path: ['title'], value: 'After' }], LATER)).rejects.toThrow('no room')
     put.mockRestore()
     expect((await db.jobs.get('a'))!.title).toBe('Before')
+  })
+})
+
+describe('clocks of a shop that is taken in', () => {
+  const clock = (id: string, leftMs: number) => ({
+    id,
+    name: 'Soak',
+    jobId: 'a',
+    startedAt: Date.now() - 60_000,
+    endsAt: Date.now() + leftMs,
+  })
+  it('go on where they still run; those that ran out, stand here already or were stopped here do not', async () => {
+    const here = { ...clock('here', 90_000), name: 'Mine' }
+    await db.clocks.add(here)
+    await db.gone.put({ id: stoppedClock('stopped'), at: LATER })
+    const given = [clock('runs', 60_000), clock('out', -1000), clock('here', 60_000), clock('stopped', 60_000)]
+    await takeInFile([], null, [], db, given)
+    expect((await db.clocks.toArray()).map(({ id, name }) => `${id} ${name}`).toSorted()).toEqual([
+      'here Mine',
+      'runs Soak',
+    ])
+  })
+  it('come back from the text of a shop, and an odd one refuses the file', () => {
+    const clocks = [clock('runs', 60_000)]
+    const [before, after] = shopFrame(EMPTY_KIT, AT, clocks)
+    expect(readFile(`${before}${after}`)).toMatchObject({ ok: true, clocks })
+    expect(readFile(`${before}${after}`.replace(/"endsAt":\d+/, '"endsAt":"soon"'))).toMatchObject({ ok: false })
+    expect(shopFrame(EMPTY_KIT, AT)[0]).not.toContain('clocks')
   })
 })
 

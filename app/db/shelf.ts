@@ -3,11 +3,11 @@ import type { FieldMerge } from '#core/job/merge'
 import { mergeKit, type TimedKit } from '#core/job/merge-kit'
 import { tick } from '#core/job/tick'
 import { cardOf } from '#core/job/card'
-import type { Job, Kit } from '#core/job/job.schema'
+import type { Job, Kit, RunningClock } from '#core/job/job.schema'
 import { EMPTY_KIT } from '#core/job/empty-kit'
 import type { Change, Put } from '#core/job/put-changes'
 import type { BundledFile } from '#core/job/bundle'
-import { db, type BenchDatabase } from './database'
+import { db, stoppedClock, type BenchDatabase } from './database'
 import { putFiles } from './files'
 
 const THE_KIT = 'kit'
@@ -76,16 +76,26 @@ export interface Imported {
   /** Files that differ from those here under the same name; those here stay. */ clashes: string[]
 }
 
+/** Clocks that still run and were not stopped here go on. To be called within a transaction. */
+async function goOn(clocks: readonly RunningClock[], into: BenchDatabase): Promise<void> {
+  const [here, stopped] = await Promise.all([
+    into.clocks.bulkGet(clocks.map(({ id }) => id)),
+    into.gone.bulkGet(clocks.map(({ id }) => stoppedClock(id))),
+  ])
+  await into.clocks.bulkPut(clocks.filter(({ endsAt }, n) => !here[n] && !stopped[n] && endsAt > Date.now()))
+}
+
 /** Takes in a sound file in one transaction: all of it or nothing. A kit comes only into a bench that has none. */
 export async function takeInFile(
   jobs: readonly Job[],
   kit: Kit | null,
   files: readonly BundledFile[] = [],
   into: BenchDatabase = db,
+  clocks: readonly RunningClock[] = [],
 ): Promise<Imported> {
   // Fields again: no transaction waits for a script.
   const { mergeJobs } = await import('#core/job/merge')
-  return into.transaction('rw', [into.jobs, into.cards, into.kit, into.held, into.gone], async () => {
+  return into.transaction('rw', [into.jobs, into.cards, into.kit, into.held, into.gone, into.clocks], async () => {
     const here = (await into.jobs.bulkGet(jobs.map(job => job.id))).filter(job => job !== undefined)
     const { add, replace, keep } = mergeJobs(here, jobs)
     const gone = await into.gone.bulkGet(add.map(job => job.id))
@@ -93,6 +103,7 @@ export async function takeInFile(
     await into.gone.bulkDelete(add.map(job => job.id))
     await putJobs([...added, ...replace.map(entry => entry.job)], into)
     const clashes = await putFiles(files, into)
+    await goOn(clocks, into)
     const takesKit = kit !== null && (await into.kit.get(THE_KIT)) === undefined
     if (takesKit) await putKit({ kit, stamps: {} }, into)
     return {

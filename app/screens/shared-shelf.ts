@@ -5,7 +5,7 @@ import { mergeKit, type TimedKit } from '#core/job/merge-kit'
 import { scopedOf, type InScope } from '#core/screens/scope'
 import type { Clocks, FileHead, Place, Shelf, Summed, Taken } from '#core/screens/shelf'
 import { lastTouched, sumOf, takeJob } from '#core/screens/take-job'
-import { db, type BenchDatabase } from '~/db/database'
+import { stoppedClock, db, type BenchDatabase } from '~/db/database'
 import { placesOf, type FilePlace } from '~/db/files'
 import { removeJob, type TakenOff } from '~/db/off-the-shelf'
 import { putJobs, putKit, timedKit } from '~/db/shelf'
@@ -16,7 +16,7 @@ const AT_ONCE = 40
 const LARGEST_FILE_BYTES = 128 * 1024 * 1024
 /** How long it is remembered that a clock was stopped. */
 const CLOCK_GONE_MS = 7 * 86_400_000
-const CLOCK = 'clock-'
+const CLOCK = stoppedClock('')
 
 const idOf = (came: unknown) => {
   const { id } = (came ?? {}) as { id?: unknown }

@@ -4,7 +4,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { sleptBetween, type Slept } from '#core/day/slept'
 import { refusalWords } from '~/composables/refusal'
-import { db, type StoredClock } from '~/db/database'
+import { db, stoppedClock, type StoredClock } from '~/db/database'
 import { journalClocks, replayClocks } from '~/db/journal'
 
 const TICK_MS = 500
@@ -86,7 +86,7 @@ export const useClocks = defineStore('clocks', () => {
     const stored = await db.transaction('rw', db.clocks, db.gone, async () => {
       const found = await db.clocks.get(id)
       await db.clocks.delete(id)
-      await db.gone.put({ id: `clock-${id}`, at: new Date().toISOString() })
+      await db.gone.put({ id: stoppedClock(id), at: new Date().toISOString() })
       return found !== undefined
     })
     clocks.value = clocks.value.filter(clock => clock.id !== id)

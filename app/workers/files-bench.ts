@@ -108,7 +108,7 @@ export function filesBench(
   /** Nothing changes unless all of it is sound. */
   async function store(file: ReadAny, database: string): Promise<Taken> {
     if (!file.ok) return { ok: false, issues: [...file.issues] }
-    const imported = await within(database, into => takeInFile(file.jobs, file.kit, file.files, into))
+    const imported = await within(database, into => takeInFile(file.jobs, file.kit, file.files, into, file.clocks))
     return { ok: true, report: { ...imported, corrected: file.corrected } }
   }
   const pack = (text: string, files: readonly BundledFile[]): Uint8Array => packBundle(text, files)
@@ -142,7 +142,8 @@ export function filesBench(
           hands(pieces.length).map(hand => piece => hand.write(database, piece)),
         )
         const soundKit = kitOut(kit)
-        const [before, after] = shopFrame(soundKit.kit, exportedAt)
+        const clocks = (await from.clocks.toArray()).filter(({ endsAt }) => endsAt > Date.parse(exportedAt))
+        const [before, after] = shopFrame(soundKit.kit, exportedAt, clocks)
         const lines = parts.filter(part => part.jobs).flatMap((part, n) => (n ? [',\n', part.lines] : [part.lines]))
         const text = new Blob([before, ...lines, after])
         const { files, left } = soundFiles(

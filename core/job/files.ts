@@ -3,7 +3,15 @@ import { z } from 'zod'
 import { tooMuchJson } from '../ask/depth'
 import { MOST_ISSUES, readIssues, type InputIssue } from '../ask/registry'
 import { agreeing, type Corrected } from './agree'
-import { jobSchema, MOST_JOBS, shopFileSchema, type Job, type Kit, type ShopFile } from './job.schema'
+import {
+  jobSchema,
+  MOST_JOBS,
+  shopFileSchema,
+  type Job,
+  type Kit,
+  type RunningClock,
+  type ShopFile,
+} from './job.schema'
 import { JOB_VERSION } from './version'
 import { upToDate } from './migrate'
 
@@ -13,7 +21,7 @@ export interface JobCorrected {
   readonly readings: Corrected[]
 }
 export type ReadFile =
-  | { ok: true; jobs: Job[]; kit: Kit | null; corrected: JobCorrected[] }
+  | { ok: true; jobs: Job[]; kit: Kit | null; corrected: JobCorrected[]; clocks?: readonly RunningClock[] }
   | { ok: false; issues: InputIssue[] }
 
 /** Files larger than this are refused unread. */
@@ -28,8 +36,19 @@ export const jobToText = (job: Job): string => `${JSON.stringify(job, null, 2)}\
  * What stands before and after the jobs of a shop's file. Between them each job has a line of its own: such a file is
  * half as long as an indented one, and two of them can still be compared line by line.
  */
-export function shopFrame(kit: Kit, exportedAt: string): readonly [before: string, after: string] {
-  const frame: ShopFile = { kind: 'wild-sparrow/shop', version: JOB_VERSION, exportedAt, kit, jobs: [] }
+export function shopFrame(
+  kit: Kit,
+  exportedAt: string,
+  clocks: readonly RunningClock[] = [],
+): readonly [before: string, after: string] {
+  const frame: ShopFile = {
+    kind: 'wild-sparrow/shop',
+    version: JOB_VERSION,
+    exportedAt,
+    kit,
+    ...(clocks.length ? { clocks: [...clocks] } : {}),
+    jobs: [],
+  }
   return [JSON.stringify(frame).replace(/\]\}$/, '\n'), '\n]}\n']
 }
 
@@ -84,6 +103,7 @@ export interface OpenedFile {
   readonly kind: 'job' | 'shop'
   readonly jobs: readonly unknown[]
   readonly kit: Kit | null
+  readonly clocks?: readonly RunningClock[]
 }
 export type Unread = Extract<ReadFile, { ok: false }>
 
@@ -113,12 +133,12 @@ export function openFile(text: string): OpenedFile | Unread {
   if (kind === 'wild-sparrow/job') return { ok: true, kind: 'job', jobs: [value], kit: null }
   const frame = frameSchema.safeParse({ ...value, version: JOB_VERSION })
   return frame.success
-    ? { ok: true, kind: 'shop', jobs: frame.data.jobs, kit: frame.data.kit }
+    ? { ok: true, kind: 'shop', jobs: frame.data.jobs, kit: frame.data.kit, clocks: frame.data.clocks }
     : { ok: false, issues: readIssues(frame.error) }
 }
 
 /** An opened file with its jobs checked, in their order. Nothing is taken unless all of it is sound. */
-export function gathered({ kind, kit }: OpenedFile, checked: readonly CheckedJob[]): ReadFile {
+export function gathered({ kind, kit, clocks }: OpenedFile, checked: readonly CheckedJob[]): ReadFile {
   const at = (n: number, path: string) =>
     kind === 'job' ? path : `jobs[${n}]${path && !path.startsWith('[') ? '.' : ''}${path}`
   const [jobs, corrected, issues]: [Job[], JobCorrected[], InputIssue[]] = [[], [], []]
@@ -132,7 +152,9 @@ export function gathered({ kind, kit }: OpenedFile, checked: readonly CheckedJob
   if (issues.length) return { ok: false, issues: issues.slice(0, MOST_ISSUES) }
   const seen = new Set<string>()
   const twice = jobs.find(({ id }) => seen.size === seen.add(id).size)?.id
-  return twice === undefined ? { ok: true, jobs, kit, corrected } : refuse(`two jobs have the id ${twice}`, 'jobs')
+  return twice === undefined
+    ? { ok: true, jobs, kit, corrected, clocks }
+    : refuse(`two jobs have the id ${twice}`, 'jobs')
 }
 
 /**

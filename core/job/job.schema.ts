@@ -258,12 +258,27 @@ export type Kit = z.output<typeof kitSchema>
 /** As many jobs as one file holds. */
 export const MOST_JOBS = 20_000
 
+const epochMs = z.number().int().min(0).max(8e15)
+/** A clock that runs: it goes on where the shop's file is taken in. */
+export const clockSchema = z.strictObject({
+  id: z.string().regex(/^[\w-]{1,64}$/),
+  name: z.string().min(1).max(200),
+  jobId: z.string().max(64).nullable(),
+  startedAt: epochMs,
+  endsAt: epochMs,
+  hushed: z.boolean().optional(),
+  task: z.string().max(200).optional(),
+})
+export type RunningClock = z.output<typeof clockSchema>
+
 /** A whole shop in one file. */
 export const shopFileSchema = z.strictObject({
   kind: z.literal('wild-sparrow/shop'),
   version: z.literal(JOB_VERSION),
   exportedAt: moment,
   kit: kitSchema,
+  /** Left out where none runs. */
+  clocks: z.array(clockSchema).max(500).optional(),
   jobs: z.array(jobSchema).max(MOST_JOBS),
 })
 export type ShopFile = z.output<typeof shopFileSchema>

@@ -39,6 +39,9 @@ export function useStl() {
     const size = high.map((value, axis) => value - low[axis]!)
     const moved = figures.map((value, n) => value - low[n % 3]!)
     const id = crypto.randomUUID()
+    const { volumeMm3, skinMm2, sizeMm } = measureMesh(moved)
+    const cells = cellsOfMesh(Array.from(moved), volumeMm3)
+    const mesh = { file: id, name: name.slice(0, LONGEST_NAME), volumeMm3, skinMm2, sizeMm, cells }
     await db.held.put({
       id,
       jobId,
@@ -47,10 +50,9 @@ export function useStl() {
       type: 'model/stl',
       bytes: moved.buffer as ArrayBuffer,
     })
-    const { volumeMm3, skinMm2, sizeMm } = measureMesh(moved)
-    const cells = cellsOfMesh(Array.from(moved), volumeMm3)
-    const mesh = { file: id, name: name.slice(0, LONGEST_NAME), volumeMm3, skinMm2, sizeMm, cells }
     const why = await store.bring(jobId, ['shape', 'mesh'], () => mesh)
+    // Refused late, it leaves nothing behind.
+    if (why !== null) await db.held.delete([jobId, id])
     report.value =
       why !== null
         ? `${name}: ${why}. Nothing was changed.`
