@@ -6,8 +6,8 @@ const PORT = 4317
 export default defineConfig({
   testDir: './e2e',
   // Long enough for a machine that is now and then taken away for a while.
-  timeout: 240_000,
-  expect: { timeout: 30_000 },
+  timeout: 900_000,
+  expect: { timeout: 60_000 },
   workers: 2,
   fullyParallel: false,
   // A loaded machine may be slow once; what fails twice is broken.

@@ -8,7 +8,6 @@ VIEW_PARTS.forEach((views, part) =>
   test(`no serious or critical finding on any view, in either light, at either width: part ${part + 1}`, async ({
     page,
   }) => {
-    test.setTimeout(900_000)
     await expectSound(page, views, 'english')
   }),
 )
@@ -28,7 +27,6 @@ test('the working and the clock dialogs are sound too', async ({ page }) => {
 })
 
 test('the main job can be done with the keyboard alone', async ({ page }) => {
-  test.setTimeout(300_000)
   await importDemo(page)
   await page.keyboard.press('/')
   const tabTo = async (what: () => Promise<boolean>, key = 'Tab') => {

@@ -57,6 +57,27 @@ export async function pick(page: Page, path: string, words: string | RegExp) {
 /** Waits until everything typed is stored. */
 export const saved = (page: Page) => expect(page.locator('main')).toHaveAttribute('data-saving', 'false')
 
+/** Resolves once the kit, as it is stored, holds a piece of text. */
+export const kitHolds = (page: Page, text: string) =>
+  expect
+    .poll(() =>
+      page.evaluate(
+        () =>
+          new Promise<string>((done, fail) => {
+            const open = indexedDB.open('wild-sparrow')
+            open.onerror = () => fail(open.error)
+            open.onsuccess = () => {
+              const asked = open.result.transaction('kit').objectStore('kit').get('kit')
+              asked.onsuccess = () => {
+                open.result.close()
+                done(JSON.stringify(asked.result ?? null))
+              }
+            }
+          }),
+      ),
+    )
+    .toContain(text)
+
 /** Brings the made-up shop in through the real control, and stands at the shelf. */
 export async function importDemo(page: Page) {
   await page.goto('/')
@@ -73,9 +94,9 @@ async function storedDemo(page: Page): Promise<Stored> {
   try {
     const shelf = await context.newPage()
     await importDemo(shelf)
-    await expect(shelf.locator('[data-job="gearbox-cover"]')).toContainText('stop caution', { timeout: 60_000 })
+    await expect(shelf.locator('[data-job="gearbox-cover"]')).toContainText('stop caution')
     // All that the shelf works out and leaves for the next page is left then.
-    await expect(shelf.locator('[data-job][aria-busy="true"]')).toHaveCount(0, { timeout: 60_000 })
+    await expect(shelf.locator('[data-job][aria-busy="true"]')).toHaveCount(0)
     return await context.storageState({ indexedDB: true })
   } finally {
     await context.close()

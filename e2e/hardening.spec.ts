@@ -76,7 +76,7 @@ test('allows no inline script and nothing from elsewhere, on any page', async ({
   ]) {
     await visit(page, path)
     await page.locator('h1').first().waitFor()
-    await page.waitForTimeout(300)
+    await page.waitForLoadState('networkidle')
   }
   expect(violations).toEqual([])
 })
@@ -127,15 +127,21 @@ test('a heavy question holds up neither the page nor a light one, and too many a
         sources: [{ kind: 'torch', powerW: 3000, efficiencyPct: 30, atMm: [150, 100, 16] }],
         durationS: 300,
       },
-      timeout: 100_000,
+      timeout: 600_000,
       failOnStatusCode: false,
     })
-  const many = Array.from({ length: 14 }, heavy)
-  const began = Date.now()
+  let worked = 0
+  const many = Array.from({ length: 14 }, () =>
+    heavy().then(answer => {
+      if (answer.status() !== 503) worked += 1
+      return answer
+    }),
+  )
   const light = await request.post('/api/ask/machine.balance', { data: { value: -40, reads: 'ep-minus-en' } })
   expect(light.ok()).toBe(true)
   expect((await request.get('/')).ok()).toBe(true)
-  expect(Date.now() - began).toBeLessThan(10_000)
+  // Both before a single one of the heavy ones was worked out, each of which takes a minute.
+  expect(worked).toBe(0)
   const first = await Promise.race(
     many.map(async each => {
       const answer = await each

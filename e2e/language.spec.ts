@@ -62,7 +62,6 @@ test('the record goes to the customer in their language, the bench keeps its own
 })
 
 test('no room of the house keeps an English sentence', async ({ page }) => {
-  test.setTimeout(240_000)
   await bringDemo(page, GERMAN)
   for (const view of [
     '/',
@@ -75,7 +74,7 @@ test('no room of the house keeps an English sentence', async ({ page }) => {
   ]) {
     await visit(page, view)
     await page.waitForSelector('h1')
-    await page.waitForTimeout(400)
+    await page.waitForLoadState('networkidle')
     expect(await englishOn(page), view).toEqual([])
   }
 })
@@ -84,7 +83,6 @@ test.describe('any view in German', () => {
   test.describe.configure({ mode: 'parallel' })
   VIEW_PARTS.forEach((views, part) =>
     test(`has no serious or critical finding at either width: part ${part + 1}`, async ({ page }) => {
-      test.setTimeout(900_000)
       await expectSound(page, views, 'translated')
     }),
   )

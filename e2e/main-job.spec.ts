@@ -6,7 +6,6 @@ import { expect } from '@playwright/test'
 
 /** The gearbox cover, from an empty shop to an exported record, through the controls a hand would use. */
 test('mends the gearbox cover from an empty shop to an exported record', async ({ page }) => {
-  test.setTimeout(420_000)
   const call = page.getByTestId('call')
   const settle = page.getByTestId('settle')
   const station = (name: string) =>

@@ -12,10 +12,24 @@ const station = async (page: Page, name: string) => {
   const link = page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: new RegExp(name) })
   for (let turns = 0; turns < 4 && !(await whole(page, name)); turns++) {
     await page.getByRole('button', { name: 'Stations after' }).tap()
-    await page.waitForTimeout(600)
+    await atRest(page)
   }
   await link.tap()
 }
+/** Resolves once the strip has come to rest: the same place for some pictures on end. */
+const atRest = (page: Page) =>
+  page.getByRole('navigation', { name: 'Stations' }).evaluate(async strip => {
+    const places = () =>
+      [strip, ...strip.querySelectorAll('*')]
+        .map(each => `${each.scrollLeft} ${each.getBoundingClientRect().left}`)
+        .join()
+    for (let [before, still] = ['', 0]; still < 6;) {
+      await new Promise(done => requestAnimationFrame(done))
+      const now = places()
+      still = now === before ? still + 1 : 0
+      before = now
+    }
+  })
 /** Whether a station stands whole within the strip. */
 const whole = (page: Page, name: string) =>
   page
@@ -39,7 +53,6 @@ const tooSmall = (page: Page, least: number) =>
 
 for (const gloves of [false, true])
   test(`the main job by phone, one-handed${gloves ? ' and in gloves' : ''}`, async ({ page }) => {
-    test.setTimeout(180_000)
     await page.goto('/')
     await page.getByTestId('skip-steps').tap()
     await page.getByTestId('menu').tap()

@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises'
 import { expect } from '@playwright/test'
 import { PDFDocument } from 'pdf-lib'
-import { bringDemo, pick, reading, saved, test, visit } from './bench'
+import { bringDemo, kitHolds, pick, reading, saved, test, visit } from './bench'
 
 test('a leak is watched on the gauge, run-out is drawn, a failed check leads back, and the record goes out as a PDF', async ({
   page,
@@ -48,7 +48,7 @@ test('lessons say how sure they are, are put to use in plans, and are forgotten 
   await expect(page.getByTestId('lessons-call')).toContainText('21 of 25 finished jobs held')
   await page.getByTestId('use-learnt').click()
   await expect(page.getByTestId('forget-learnt')).toBeVisible()
-  await page.waitForTimeout(400)
+  await kitHolds(page, '"learnt":{')
   await visit(page, '/job/gearbox-cover/hand-over')
   await expect(page.getByText('Your shop:')).toContainText('from 25 finished jobs')
   await visit(page, '/lessons')
@@ -71,7 +71,6 @@ test('lessons say how sure they are, are put to use in plans, and are forgotten 
 
 test('a promise that is missed says why, and a task put off by hand moves the day', async ({ page }) => {
   // The day is searched for twice, whatever the machine.
-  test.setTimeout(240_000)
   await bringDemo(page)
   await visit(page, '/job/gearbox-cover/take-in')
   await page.getByTestId('due').locator('input').fill('2026-01-02')

@@ -35,7 +35,7 @@ async function cuttable(context: BrowserContext) {
   }
 }
 const damage = (page: Page) => page.getByLabel('The damage, as seen')
-const joined = (page: Page) => expect(page.getByTestId('pair-state')).toHaveText('joined', { timeout: 60_000 })
+const joined = (page: Page) => expect(page.getByTestId('pair-state')).toHaveText('joined')
 
 test('a phone takes the whole shop over a link; what is typed on either is on the other, and who is where is seen', async ({
   page,
@@ -77,16 +77,20 @@ test('a phone takes the whole shop over a link; what is typed on either is on th
   await saved(page)
   await saved(phone)
   line.mend()
-  await expect(reading(page, 'takeIn.heightMm')).toHaveValue('41 mm', { timeout: 60_000 })
+  await expect(reading(page, 'takeIn.heightMm')).toHaveValue('41 mm')
   await expect(damage(phone)).toHaveValue('cracked at the rim')
 
   // With nothing to say, nothing is said.
+  let heard = -1
   await expect
-    .poll(async () => {
-      const before = said
-      await page.evaluate(() => new Promise(done => setTimeout(done, 400)))
-      return said - before
-    })
+    .poll(
+      () => {
+        const more = said - heard
+        heard = said
+        return more
+      },
+      { intervals: [400] },
+    )
     .toBe(0)
 
   // Left in one press; what stands stays.

@@ -1,5 +1,5 @@
 import { expect, type Page } from '@playwright/test'
-import { askServer, bringDemo, pick, reading, saved, test, visit } from './bench'
+import { askServer, bringDemo, kitHolds, pick, reading, saved, test, visit } from './bench'
 
 const process = async (page: Page, words: string | RegExp) => {
   await visit(page, '/job/signal-bracket/call')
@@ -44,7 +44,7 @@ test('a flame: a torch that draws its own air makes no puddle, one fed with oxyg
   await page.getByLabel('Gas; oxy-… if fed with oxygen').first().fill('oxy-acetylene')
   await page.getByLabel('Power', { exact: true }).first().fill('9 kW')
   await page.getByLabel('Power', { exact: true }).first().blur()
-  await page.waitForTimeout(500)
+  await kitHolds(page, '"powerW":9000')
   await visit(page, '/job/signal-bracket/weld?mend=lug')
   await expect(page.getByTestId('call')).toContainText(/a puddle in about \d+ s/)
   await expect(page.getByRole('img', { name: /Temperature under the flame/ })).toBeVisible()

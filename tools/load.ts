@@ -63,9 +63,9 @@ try {
   })
   const picture = Buffer.from(
     encode({
-      width: 400,
-      height: 300,
-      data: Uint8Array.from({ length: 360_000 }, (_, n) => (n * 31) % 256),
+      width: 200,
+      height: 150,
+      data: Uint8Array.from({ length: 90_000 }, (_, n) => 200 + (n % 3)),
       channels: 3,
       depth: 8,
     }),

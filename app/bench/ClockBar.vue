@@ -3,22 +3,23 @@ import { computed, ref } from 'vue'
 import { onKeyStroke } from '@vueuse/core'
 import { useRoute } from 'vue-router'
 import { clockFace } from '#core/quantity/clock-face'
-import { read } from '#core/quantity/read'
+import { jobClocks } from '#core/station/mends/job-clocks'
 import { typingNow } from '~/composables/typing'
 import { useAlarm } from '~/composables/use-alarm'
 import { useClocks } from '~/stores/clocks'
+import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 import InstrumentTray from './InstrumentTray.vue'
 
-/** Usual clocks of the bench; minutes are a start, not a rule. */
-const USUAL = [
+/** Usual clocks of the bench, where no job says its own; minutes are a start, not a rule. */
+const USUAL: readonly (readonly [name: string, time: string])[] = [
   ['Bake-out', '60 min'],
   ['Soak', '10 min'],
   ['Slug in the freezer', '2 h'],
   ['Interpass', '5 min'],
   ['Post-flow', '15 s'],
   ['Slow cool', '25 min'],
-] as const
+]
 
 const clocks = useClocks()
 const settings = useSettings()
@@ -26,9 +27,16 @@ const { ringing, flashing, hush } = useAlarm()
 const tray = ref<InstanceType<typeof InstrumentTray> | null>(null)
 const route = useRoute()
 const asking = ref(false)
-const name = ref<string>(USUAL[0][0])
-const time = ref<string>(USUAL[0][1])
-const reading = computed(() => read(time.value, 'min'))
+/** Whoever looks up from under a screen is not to be blinded. */
+const atArc = computed(() => route.path.endsWith('/bench'))
+const job = useJob()
+const proposed = computed(() => {
+  const own = route.params.id && job.plan ? jobClocks(job.plan.mends.steps) : []
+  return own.length ? own.map(({ name: says, minutes }) => [says, `${minutes} min`] as const) : USUAL
+})
+const name = ref('')
+const time = ref('')
+const reading = computed(() => settings.read(time.value, 'min'))
 const trouble = computed(() =>
   reading.value.ok
     ? reading.value.value > 0 && reading.value.value <= 60 * 24 * 30
@@ -37,9 +45,13 @@ const trouble = computed(() =>
     : reading.value.message,
 )
 
-function usual(index: number) {
-  name.value = USUAL[index]![0]
-  time.value = USUAL[index]![1]
+function take([says, long]: readonly [string, string]) {
+  name.value = says
+  time.value = long
+}
+function ask() {
+  take(proposed.value[0]!)
+  asking.value = true
 }
 async function start() {
   if (trouble.value || !reading.value.ok) return
@@ -49,7 +61,7 @@ async function start() {
 onKeyStroke('c', event => {
   if (typingNow(event)) return
   event.preventDefault()
-  asking.value = true
+  ask()
 })
 </script>
 
@@ -71,22 +83,20 @@ onKeyStroke('c', event => {
         <span class="figure time">{{ clockFace(clock.leftS) }}</span>
         <button type="button" :aria-label="`Stop the clock ${clock.name}`" @click="clocks.stop(clock.id)">stop</button>
       </div>
-      <button type="button" class="new" @click="asking = true">
-        <span class="figure only-with-keys">c </span>new clock
-      </button>
+      <button type="button" class="new" @click="ask()"><span class="figure only-with-keys">c </span>new clock</button>
       <button type="button" class="new" @click="tray?.open()">
         <span class="figure only-with-keys">m </span>instrument
       </button>
       <v-dialog v-model="asking" aria-label="New clock">
-        <v-card class="ask-clock">
+        <v-card class="ask-clock" :theme="atArc ? 'dark' : undefined">
           <h2>New clock</h2>
           <div class="row usual">
             <button
-              v-for="(entry, index) in USUAL"
+              v-for="entry in proposed"
               :key="entry[0]"
               type="button"
               class="plain-button slight"
-              @click="usual(index)"
+              @click="take(entry)"
             >
               {{ entry[0] }}
             </button>

@@ -6,7 +6,9 @@ import { assemble, type Assembled } from '../../core/solid/assembly'
 import { shapeSchema } from '../../core/solid/shape.schema'
 import { skinTriangles } from '../../core/solid/to-mesh'
 import type { Reply } from './lane'
-import type { Skin } from './solid'
+
+/** The skin's corners, nine figures a triangle; or why there is none. */
+export type Skin = { readonly triangles: Float32Array } | { readonly status: 409 | 422; readonly reason: string }
 
 const MB = 1024 * 1024
 /** A library's memory never shrinks: past the first the thread is ended with it, past the second it gets no more. */

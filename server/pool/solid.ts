@@ -1,6 +1,5 @@
 import { builtScript, Lane, type Outcome } from './lane'
-
-export type Skin = { readonly triangles: Float32Array } | { readonly status: 409 | 422; readonly reason: string }
+import type { Skin } from './skin'
 
 const script = builtScript('solid-worker.mjs')
 const lane = new Lane<string, Skin>({ mostWaiting: 8, mostSeconds: 30, memoryMb: 512, endsWhatIsLeft: true }, script)

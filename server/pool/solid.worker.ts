@@ -1,5 +1,4 @@
-import { skinOf } from './skin'
-import type { Skin } from './solid'
+import { skinOf, type Skin } from './skin'
 import { answerOnThread } from './work'
 
 /** Shapes put together off the server's own thread. Built by itself into `.output/server/solid-worker.mjs`. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, watch } from 'vue'
 import { format } from 'date-fns'
 import { onKeyStroke } from '@vueuse/core'
 import { mendNamed } from '#core/job/mend-named'
@@ -22,7 +22,7 @@ const {
   row,
   settings: set,
   passes,
-  current,
+  next: pass,
   log,
   move,
   tick,
@@ -44,7 +44,15 @@ const { duty, gas, daylight } = useWhatIsLeft(row, spans, nowMs, arcMin)
 const { report, fromInput } = useAddPictures(pictured)
 const instruments = useInstruments()
 const settings = useSettings()
-const pass = computed(() => passes.value.find(entry => entry.number === current.value) ?? null)
+/** Laid to the last: the arc is off, and what comes next is another mend, or rebuilding. */
+const allLaid = computed(() => passes.value.length > 0 && pass.value === null)
+const nextMend = computed(() => {
+  const row = store.plan && firstToLay(store.plan)
+  return row && row.id !== mend.value?.id && row.log.passes.some(each => !each.done) ? row.id : null
+})
+watch(allLaid, laid => {
+  if (laid && running.value) toggle()
+})
 const KINDS = { root: 'root', fill: 'fill', cap: 'cap' }
 const BUTTONS = Object.entries(SEEN_IN_PUDDLE).map(([id, { name }], n) => ({
   id: id as SeenInPuddle,
@@ -108,6 +116,23 @@ onKeyStroke(
         <h1>{{ capital(move.move) }}</h1>
         <p class="why">{{ move.why }}</p></template
       >
+      <template v-else-if="allLaid"
+        ><h1>All laid: arc off, and let it cool by itself.</h1>
+        <p class="row why">
+          <NuxtLink
+            v-if="nextMend"
+            class="plain-button slight"
+            :to="{ query: { mend: nextMend } }"
+            data-testid="next-mend"
+            >Next: <span translate="no">{{ mendNamed(store.job!, nextMend) }}</span></NuxtLink
+          ><NuxtLink v-else class="plain-button slight" :to="`/job/${store.job!.id}/rebuild`" data-testid="to-rebuild"
+            >On to Rebuild</NuxtLink
+          >
+        </p></template
+      >
+      <h1 v-else-if="pass && pass.number > 1">
+        Brush the last bead bright{{ interpass ? `; begin under ${settings.text(interpass.mostC, 'c')}` : '' }}.
+      </h1>
       <h1 v-else>Earth proved, part warm, first arc on scrap.</h1>
     </section>
     <div v-if="slept" class="slept" role="alert" data-testid="arc-slept">

@@ -15,10 +15,15 @@ export function usePuddleLog(mendId: Ref<string | null>) {
   const mend = computed(() => store.job!.mends.find(each => each.id === mendId.value) ?? null)
   const row = computed(() => store.plan?.mends.rows.find(each => each.id === mendId.value) ?? null)
   const passes = computed(() => row.value?.log.passes ?? [])
-  const move = computed(() => row.value?.log.nextMove ?? null)
-  const current = computed(() => passes.value.find(pass => !pass.done)?.number ?? passes.value.length)
+  /** The pass that is to be laid; null where there is none, or all of them are. */
+  const next = computed(() => passes.value.find(pass => !pass.done) ?? null)
+  const current = computed(() => next.value?.number ?? passes.value.length)
   const log = computed(() => (mend.value ? logOf(store.job!, mend.value.id).reverse() : []))
-  const settings = computed(() => (row.value ? settingsLine(row.value, reader.text) : ''))
+  /** What was seen last asks for it; with a new pass it goes. */
+  const move = computed(() =>
+    passes.value.length === 0 || log.value[0]?.pass === next.value?.number ? (row.value?.log.nextMove ?? null) : null,
+  )
+  const settings = computed(() => (row.value ? settingsLine(row.value, reader.text, next.value ?? undefined) : ''))
   function tick(pass: number, on: boolean | null) {
     if (!mend.value) return
     const step = passStep(pass)
@@ -58,5 +63,5 @@ export function usePuddleLog(mendId: Ref<string | null>) {
         store.job!.weld.log.map(entry => (entry.id === last.id ? { ...entry, picture } : entry)),
       )
   }
-  return { mend, row, settings, passes, current, log, move, tick, saw, note, pictured }
+  return { mend, row, settings, passes, next, current, log, move, tick, saw, note, pictured }
 }
