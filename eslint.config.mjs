@@ -175,7 +175,7 @@ export default tseslint.config(
   },
   {
     files: ['core/**/*.ts'],
-    ignores: ['core/**/*.test.ts', 'core/ask/stopwatch.ts'],
+    ignores: ['core/**/*.test.ts', 'core/ask/stopwatch.ts', 'core/quantity/pdf-faces.fixture.ts'],
     rules: {
       'no-restricted-globals': [
         'error',

@@ -149,6 +149,7 @@ test('a serial port: the device is described by a file, its readings land in the
     .setInputFiles(file({ ...device, lines: [{ ...device.lines[0], pattern: 'NET' }] }))
   await expect(page.getByTestId('device-trouble')).toContainText('lines.0.pattern')
   await page.getByTestId('device-file').setInputFiles(file(device))
+  await expect(page.getByTestId('device')).toContainText('wall gauge')
   await page.locator('[data-way="serial"]').click()
   const gauge = page.locator('[data-instrument="caliper"]')
   await expect(gauge.getByTestId('now')).toHaveText(/7\.9\d? mm/)

@@ -5,6 +5,7 @@ import { useRoute } from 'vue-router'
 import { clockFace } from '#core/quantity/clock-face'
 import { jobClocks } from '#core/station/mends/job-clocks'
 import { typingNow } from '~/composables/typing'
+import { useWords } from '~/composables/use-words'
 import { useAlarm } from '~/composables/use-alarm'
 import { useClocks } from '~/stores/clocks'
 import { useJob } from '~/stores/job'
@@ -30,9 +31,13 @@ const asking = ref(false)
 /** Whoever looks up from under a screen is not to be blinded. */
 const atArc = computed(() => route.path.endsWith('/bench'))
 const job = useJob()
+const { say: sayPiece } = useWords()
+const say = (piece: string) => String(sayPiece(piece))
 const proposed = computed(() => {
-  const own = route.params.id && job.plan ? jobClocks(job.plan.mends.steps) : []
-  return own.length ? own.map(({ name: says, minutes }) => [says, `${minutes} min`] as const) : USUAL
+  const own = route.params.id && job.plan ? jobClocks(job.plan.mends.steps, say) : []
+  return own.length
+    ? own.map(({ name: says, minutes }) => [says, `${minutes} min`] as const)
+    : USUAL.map(([says, long]) => [say(says), long] as const)
 })
 const name = ref('')
 const time = ref('')
@@ -98,11 +103,11 @@ onKeyStroke('c', event => {
               class="plain-button slight"
               @click="take(entry)"
             >
-              {{ entry[0] }}
+              <span translate="no">{{ entry[0] }}</span>
             </button>
           </div>
           <form @submit.prevent="start">
-            <v-text-field v-model="name" label="Name" maxlength="60" />
+            <v-text-field v-model="name" label="Name" maxlength="80" />
             <v-text-field
               v-model="time"
               label="Time, such as 45 min, 90 s or 2 h"

@@ -2,7 +2,7 @@
 const NUMBER = /(?<![\p{L}\d.,/-])(\d+)\.(\d+)(?![\d.]*\.\d|\p{L}|-\p{L}|\/\d)/gu
 const ALLOY = /^[1-9]\d{2}\.[0-2]$/
 
-/** What stands between quotation marks is somebody's own: it is quoted as it was written. A mark behind a figure: inches. */
+/** What stands between quotation marks is quoted as it was written. A mark behind a figure means inches. */
 const QUOTED = /((?<![\d\p{L}])"[^"]*"|„[^“]*“)/u
 
 /** Changes a text but for what it quotes. */

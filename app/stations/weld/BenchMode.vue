@@ -92,7 +92,7 @@ onKeyStroke(
         <dt>Part</dt>
         <dd class="figure" data-testid="bench-temperature">
           {{ instruments.contactC === null ? 'no thermometer' : settings.text(instruments.contactC, 'c')
-          }}{{ interpass ? `, next under ${settings.text(interpass.mostC, 'c')}` : '' }}
+          }}{{ interpass && !allLaid ? `, next under ${settings.text(interpass.mostC, 'c')}` : '' }}
         </dd>
       </div>
       <div v-if="duty" :class="{ short: duty.short }">
@@ -296,6 +296,10 @@ h1 {
   line-height: 1.2;
   font-weight: 600;
 }
+.why .plain-button {
+  color: #efe7da;
+  border-color: #5a5148;
+}
 .why {
   font-size: 1.1rem;
   color: #adb7c0;
@@ -369,19 +373,61 @@ h1 {
   color: #adb7c0;
   margin: 0;
 }
+/* All that can be seen and what to do about it in one view of a phone, in gloves too. */
 @media (max-width: 599px) {
-  .hands {
-    grid-template-columns: 1fr 1fr;
+  .mode {
+    padding: 8px 12px 76px;
+    gap: 8px;
+  }
+  header {
+    gap: 2px 12px;
+  }
+  .pass {
+    font-size: 1.1rem;
+  }
+  .set {
+    flex: 1 1 100%;
+    font-size: 0.9rem;
+    white-space: normal;
+  }
+  .left {
+    gap: 0 16px;
+  }
+  dd {
+    font-size: 0.95rem;
+  }
+  .next {
+    min-height: 0;
+  }
+  h1 {
+    font-size: 1.2rem;
+  }
+  .seen,
+  .why {
+    font-size: 0.95rem;
+  }
+  .hands,
+  .buttons {
+    grid-template-columns: repeat(3, 1fr);
+    gap: 8px;
   }
   .clock {
-    grid-column: 1 / -1;
+    flex-direction: column;
+    align-items: flex-start;
+    gap: 0;
   }
-  .buttons {
-    grid-template-columns: 1fr 1fr;
+  .clock .figure {
+    font-size: 1.25rem;
   }
   .big {
-    font-size: 1.05rem;
-    min-height: 72px;
+    font-size: 0.9rem;
+    line-height: 1.2;
+    min-height: 62px;
+    padding: 4px 8px;
+    overflow-wrap: anywhere;
+  }
+  .key {
+    display: none;
   }
 }
 </style>

@@ -20,7 +20,9 @@ describe('what is set for a pass', () => {
     expect(eased.length).toBeGreaterThan(20)
     for (const { row, pass } of eased) {
       const [fromA, toA] = [Math.round(pass.ease!.fromA), Math.round(pass.ease!.toA)]
-      expect(settingsLine(row, text as never, pass)).toContain(toA < fromA ? `${fromA} A eased to ${toA} A` : `${fromA} A`)
+      expect(settingsLine(row, text as never, pass)).toContain(
+        toA < fromA ? `${fromA} A eased to ${toA} A` : `${fromA} A`,
+      )
     }
   })
   it('reads the dial as the call of the mend does, and never per cent beside it', () => {
