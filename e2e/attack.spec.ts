@@ -1,3 +1,4 @@
+import { encode } from 'fast-png'
 import { strFromU8, unzipSync } from 'fflate'
 import { readFileSync } from 'node:fs'
 import { expect } from '@playwright/test'
@@ -224,6 +225,29 @@ test('streams that are left are let go: a hundred times over, and the next still
   expect(opened.status).toBe(200)
   expect(opened.bytes).toBeGreaterThan(20)
   expect(opened.fine).toBe(100)
+})
+
+test('a shape of too many pieces and a picture that unpacks past its header are refused, and the next of each is answered', async ({
+  request,
+}) => {
+  const skin = (shape: object) => request.post('/api/solid/triangles', { data: shape })
+  const fins = { kind: 'finned-cylinder', boreMm: 60, wallMm: 10, fins: 60, finMm: 1, gapMm: 1.5, finOutMm: 100 }
+  const piled = Array.from({ length: 60 }, (_, n) => ({ shape: fins, atMm: [n, 2 * n, n] }))
+  expect((await skin({ kind: 'union', parts: piled })).status()).toBe(409)
+  const crossed = [{ shape: fins }, { shape: fins, lies: 'along', atMm: [1, 2, 3] }]
+  expect((await skin({ kind: 'union', parts: crossed })).status()).toBe(409)
+  const box = await skin({ kind: 'box', xMm: 10, yMm: 20, zMm: 30 })
+  expect([box.status(), (await box.body()).length]).toEqual([200, 12 * 36])
+
+  const card = (png: Buffer) => request.post('/api/ask/photo.card', { data: { png: png.toString('base64') } })
+  const bomb = Buffer.from(encode({ width: 6000, height: 6000, data: new Uint8Array(36e6), channels: 1, depth: 8 }))
+  bomb.writeUInt32BE(100, 16)
+  bomb.writeUInt32BE(100, 20)
+  const refused = await card(bomb)
+  expect(refused.status()).toBe(409)
+  expect(await refused.text()).toContain('more than its header says')
+  const plain = encode({ width: 100, height: 100, data: new Uint8Array(10_000).fill(200), channels: 1, depth: 8 })
+  expect((await card(Buffer.from(plain))).status()).toBe(200)
 })
 
 test('odd addresses and heavy examples of Ask', async ({ page }) => {

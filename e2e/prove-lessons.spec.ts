@@ -40,6 +40,17 @@ test('a leak is watched on the gauge, run-out is drawn, a failed check leads bac
   await page.getByTestId('record-pdf').click()
   const pdf = await PDFDocument.load(await readFile(await (await download).path()))
   expect(pdf.getTitle()).toBe('Signal post bracket, lug broken off')
+  // Letters that the typeface has not are named, and the printed page is offered.
+  await visit(page, '/job/signal-bracket/take-in')
+  await page.getByLabel('The damage, as seen').fill('中村, Łukasz')
+  await saved(page)
+  await visit(page, '/job/signal-bracket/hand-over')
+  await page.getByTestId('record-pdf').click()
+  await expect(page.getByTestId('pdf-lacks')).toContainText('中 村')
+  await expect(page.getByTestId('pdf-lacks')).not.toContainText('Ł')
+  const boxed = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save it with boxes there' }).click()
+  await boxed
 })
 
 test('lessons say how sure they are, are put to use in plans, and are forgotten again', async ({ page }) => {
