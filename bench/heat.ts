@@ -1,7 +1,6 @@
 import { heatCase, fast, misfit, slow, type HeatCase } from './heat-case'
 import { median } from './timing'
-
-const line = (name: string, value: string) => console.log(`${name.padEnd(58)} ${value}`)
+import { line } from './rows'
 
 function taken<Out>(run: () => Out): { ms: number; out: Out } {
   const begun = performance.now()

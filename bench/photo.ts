@@ -8,8 +8,8 @@ import { traceLine } from '../core/photo/trace'
 import { lessonById } from '../core/puddle/trainer/lessons.table'
 import { FRAME_S, Session } from '../core/puddle/trainer/session'
 import { timed } from './timing'
+import { line } from './rows'
 
-const line = (name: string, value: string) => console.log(`${name.padEnd(58)} ${value}`)
 const ms = (value: number) => `${value.toFixed(value < 10 ? 2 : 0)} ms`
 
 /** A picture with each point drawn larger, as a camera of more points would have it. */

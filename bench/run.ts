@@ -5,6 +5,7 @@ import { heat } from './heat'
 import { inThePage } from './page'
 import { photos } from './photo'
 import { solids } from './solid'
+import { compareRun, keepRun, line } from './rows'
 import { startServer } from './server'
 import { longLog, shelf } from './shelf'
 import { timed } from './timing'
@@ -14,7 +15,6 @@ import { crackIndex } from '../core/crack/crack-index'
 import { freezingPath } from '../core/crack/solidification'
 import { ALLOYS } from '../core/metal/alloys.table'
 
-const line = (name: string, value: string) => console.log(`${name.padEnd(58)} ${value}`)
 const ms = (value: number) => `${value.toFixed(value < 10 ? 2 : 0)} ms`
 
 /** Core questions, median of many runs in one process. */
@@ -127,3 +127,5 @@ if (!asked.length) {
 }
 if (!process.argv.includes('--no-browser'))
   await inTheBrowser(asked.length ? asked : (Object.keys(BROWSER) as (keyof typeof BROWSER)[]))
+if (process.argv.includes('--compare')) compareRun()
+if (process.argv.includes('--keep')) keepRun()

@@ -14,9 +14,9 @@ import { elementOf } from '../core/warp/element'
 import { addStress, latticeOf, pull } from '../core/warp/lattice'
 import { solve, solvePlain, solverOf } from '../core/warp/solve'
 import { timed } from './timing'
+import { line } from './rows'
 
 const DEMO = fileURLToPath(new URL('../demo/larkmoor-bench.json', import.meta.url))
-const line = (name: string, value: string) => console.log(`${name.padEnd(58)} ${value}`)
 const ms = (value: number) => `${value.toFixed(value < 10 ? 2 : 0)} ms`
 
 /** The part as a solid: measured, drawn, cut into cells. */
