@@ -1,6 +1,8 @@
+import { fileURLToPath } from 'node:url'
 import type { Page } from '@playwright/test'
 import { median } from './timing'
 
+const DEMO = fileURLToPath(new URL('../demo/larkmoor-bench.json', import.meta.url))
 /** Triangles of the round part, and turns of it that are timed. */
 const ROUND = 317
 const TURNS = 60
@@ -35,6 +37,9 @@ function ball(): Buffer {
 /** A part of 200,000 triangles turned by keys: from one picture to the next, on whatever draws here. */
 export async function turned(page: Page, address: string, line: (name: string, value: string) => void) {
   console.log('\nA part of 200,000 triangles, turned')
+  await page.goto(address)
+  await page.getByTestId('import').setInputFiles(DEMO)
+  await page.locator('[data-job="press-tray"]').waitFor()
   await page.goto(`${address}job/press-tray/shape`)
   const begun = performance.now()
   await page.getByTestId('stl').setInputFiles({ name: 'ball.stl', mimeType: 'model/stl', buffer: ball() })
