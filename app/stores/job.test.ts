@@ -385,6 +385,21 @@ describe('what goes wrong', () => {
     await replayJournals()
     expect(await stored()).toMatchObject({ title: 'Later', weld: { log: [{ id: 'one' }] } })
   })
+  it('left with changes to a job that was taken off, keeps them until it is put back, and forgets those of no job', async () => {
+    const taken = await removeJob('a')
+    await settled()
+    store.edit(['takeIn', 'damage'], 'typed meanwhile')
+    await store.stored()
+    const left = Object.entries(kept).find(([key]) => key.startsWith('ws-journal:'))![1]
+    kept = { 'ws-journal:gone': left, 'ws-journal:nobody': left.replaceAll('"a"', '"never-there"') }
+    await replayJournals()
+    expect(Object.keys(kept)).toEqual(['ws-journal:gone'])
+    store.close()
+    await putBack(taken)
+    await replayJournals()
+    expect((await stored()).takeIn.damage).toBe('typed meanwhile')
+    expect(kept).toEqual({})
+  })
   it('says that a job is damaged, with its words, and opens none', async () => {
     await db.jobs.put({ id: 'odd', title: 'Bent', pictures: 'none' } as unknown as Job)
     await store.open('odd')
