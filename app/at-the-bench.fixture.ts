@@ -8,6 +8,20 @@ import { useJob } from '~/stores/job'
 /** What a browser has and a test has not. */
 vi.stubGlobal('localStorage', { getItem: () => null, setItem: () => undefined, removeItem: () => undefined })
 
+/** The browser's own small store, as a page finds it: what is in it, to be looked at and put in. */
+export function smallStore(kept = new Map<string, string>()): Map<string, string> {
+  vi.stubGlobal('localStorage', {
+    get length() {
+      return kept.size
+    },
+    key: (n: number) => [...kept.keys()][n] ?? null,
+    getItem: (key: string) => kept.get(key) ?? null,
+    setItem: (key: string, text: string) => kept.set(key, text),
+    removeItem: (key: string) => kept.delete(key),
+  })
+  return kept
+}
+
 /** An empty database with one job, open on the bench. */
 export async function jobOnTheBench(change: Partial<Job> = {}) {
   await Promise.all([

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { db } from '~/db/database'
 import { replayClocks } from '~/db/journal'
-import { jobOnTheBench, settled } from '~/at-the-bench.fixture'
+import { jobOnTheBench, settled, smallStore } from '~/at-the-bench.fixture'
 import { useClocks } from './clocks'
 
 vi.mock('~/composables/core-worker', () => ({ planned: () => new Promise(() => undefined) }))
@@ -44,16 +44,7 @@ describe('named clocks', () => {
     expect(clocks.running).toHaveLength(1)
   })
   it('live through a page that is left before they are stored, and are not started again once stopped', async () => {
-    const kept = new Map<string, string>()
-    vi.stubGlobal('localStorage', {
-      get length() {
-        return kept.size
-      },
-      key: (n: number) => [...kept.keys()][n] ?? null,
-      getItem: (key: string) => kept.get(key) ?? null,
-      setItem: (key: string, text: string) => kept.set(key, text),
-      removeItem: (key: string) => kept.delete(key),
-    })
+    const kept = smallStore()
     const put = vi.spyOn(db.clocks, 'put').mockReturnValue(new Promise(() => undefined) as never)
     void clocks.start('Bake', 3600, 'a')
     const [left] = [...kept.values()]

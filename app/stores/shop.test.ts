@@ -10,7 +10,7 @@ import { pictureSchema } from '#core/job/picture.schema'
 import { db } from '~/db/database'
 import { replayKits } from '~/db/journal'
 import { mergeInKit, timedKit } from '~/db/shelf'
-import { jobOnTheBench, settled } from '~/at-the-bench.fixture'
+import { jobOnTheBench, settled, smallStore } from '~/at-the-bench.fixture'
 import { useShop } from './shop'
 
 vi.mock('~/composables/files-worker', async () => {
@@ -253,15 +253,7 @@ describe('changes to the kit', () => {
       ['ws-journal-kit:two', left({ ...withTorch('b')(EMPTY_KIT), shop: 'Mine' })],
       ['ws-journal-kit:odd', '{"kit":'],
     ])
-    vi.stubGlobal('localStorage', {
-      get length() {
-        return kept.size
-      },
-      key: (n: number) => [...kept.keys()][n] ?? null,
-      getItem: (key: string) => kept.get(key) ?? null,
-      setItem: (key: string, text: string) => kept.set(key, text),
-      removeItem: (key: string) => kept.delete(key),
-    })
+    smallStore(kept)
     await replayKits()
     const { kit } = (await db.kit.get('kit'))!
     expect(kit).toMatchObject({ shop: 'Mine', ratePerHour: 61 })

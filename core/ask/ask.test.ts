@@ -350,4 +350,9 @@ describe('a question as a form', () => {
     expect(inputFromForm(fieldsOf(questions.get('job.quote')!), { phases: '[{' }).issues).toMatchObject([
       { path: 'phases' },
     ]))
+  it('asks a reader whose decimals have a comma about a point between thousands', () => {
+    const grooves = fieldsOf(questions.get('groove.plan')!)
+    expect(inputFromForm(grooves, { crackMm: '1.500' }, true).issues).toMatchObject([{ path: 'crackMm' }])
+    expect(inputFromForm(grooves, { crackMm: '1.500' }).input).toEqual({ crackMm: 1.5 })
+  })
 })

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { thousandsAsked } from '../quantity/read'
 import { KEY_UNITS, type UnitKey } from '../quantity/units.table'
 import { fieldWords } from './labels.table'
 import type { Question } from './question'
@@ -131,18 +132,25 @@ export function fieldsOf(question: Question): QuestionField[] {
 }
 
 /**
- * What a form holds, as the question takes it: empty fields left out, JSON read, plain figures as numbers. @returns
- * issues where JSON is broken
+ * What a form holds, as the question takes it: empty fields left out, JSON read, plain figures as numbers.
+ * @param hasComma the reader's decimals have a comma
+ * @returns issues where JSON is broken, or a figure is to be asked about
  */
 export function inputFromForm(
   fields: readonly QuestionField[],
   form: Readonly<Record<string, unknown>>,
+  hasComma = false,
 ): { input: Record<string, unknown>; issues: { path: string; message: string }[] } {
   const input: Record<string, unknown> = {}
   const issues: { path: string; message: string }[] = []
   for (const { key, kind } of fields) {
     const value = form[key]
     if (value === undefined || value === null || value === '') continue
+    const asks = hasComma && kind === 'quantity' && typeof value === 'string' ? thousandsAsked(value) : null
+    if (asks !== null) {
+      issues.push({ path: key, message: asks })
+      continue
+    }
     if (kind === 'json' && typeof value === 'string') {
       try {
         input[key] = JSON.parse(value)

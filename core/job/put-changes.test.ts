@@ -41,6 +41,10 @@ describe('changes put on a stored job', () => {
       expect(names(both).toSorted()).toEqual(['mine', 'theirs'])
     }
   })
+  it('that somebody else made too, with more beside, are overruled by nobody', () => {
+    const stored = put(fresh(), extras([], ['a', 'b'], 20)).job
+    for (const second of [10, 30]) expect(put(stored, extras([], ['a'], second)).overruled).toEqual([])
+  })
   it('bring nothing back that was taken out later', () => {
     const first = put(fresh(), extras([], ['a', 'b'], 5)).job
     const out = put(first, extras(['a', 'b'], ['b'], 20)).job

@@ -1,4 +1,4 @@
-import { entryKey } from './entry-key'
+import { entryKey, isPlain, isReading } from './entry-key'
 import { fieldOf, stamped, stampedThen } from './field'
 import type { Job } from './job.schema'
 import { applyPatch, valueAt, type Patch, type PathKey } from './patch'
@@ -18,6 +18,9 @@ export interface Put {
   /** Changes to a single value that somebody has changed since: what is newer stands. */
   readonly overruled: readonly Change[]
 }
+
+/** What is changed as one: nothing that is merged by its entries or keys. */
+const isSingle = (value: unknown) => isReading(value) || !(Array.isArray(value) || isPlain(value))
 
 type Stamps = Readonly<Record<string, string>>
 
@@ -73,7 +76,7 @@ export function putChanges(stored: Job, changes: readonly Change[], updatedAt: s
     if (!same(was, is)) {
       const since = updatedAt > job.updatedAt ? updatedAt : job.updatedAt
       job = { ...next, updatedAt: since, stamps: stampsWith(job, next, change, updatedAt) }
-    } else if (!change.maybeStored && !same(is, change.value)) overruled.push(change)
+    } else if (isSingle(change.value) && !change.maybeStored && !same(is, change.value)) overruled.push(change)
   }
   return { job, overruled }
 }

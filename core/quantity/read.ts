@@ -56,6 +56,12 @@ const THOUSANDS_BY_POINT = /^[+−-]?\s*\d{1,3}\.\d{3}(?![\d.])/
 /** Whether a text is one number to one reader and a thousand times that to another. */
 export const isThousandsToSome = (text: string): boolean => THOUSANDS_BY_POINT.test(text.trim())
 
+/** What a reader whose decimals have a comma is asked of such a text; null where there is nothing to ask. */
+export const thousandsAsked = (text: string): string | null =>
+  isThousandsToSome(text)
+    ? `"${THOUSANDS_BY_POINT.exec(text.trim())![0]}" may mean thousands or decimals; write it with a comma, or without the point`
+    : null
+
 function readNumber(text: string): Written | string {
   const plain = text
     .replace(
@@ -107,11 +113,8 @@ export function read(text: string, key: UnitKey, bare: BareNumber = 'key-unit', 
   const trimmed = text.trim()
   const { dimension, baseScale, symbol } = KEY_UNITS[key]
   if (trimmed === '') return { ok: false, message: 'nothing written' }
-  if (hasComma && isThousandsToSome(trimmed))
-    return {
-      ok: false,
-      message: `"${THOUSANDS_BY_POINT.exec(trimmed)![0]}" may mean thousands or decimals; write it with a comma, or without the point`,
-    }
+  const asks = hasComma ? thousandsAsked(trimmed) : null
+  if (asks !== null) return { ok: false, message: asks }
   if (trimmed.length > LONGEST) return { ok: false, message: `"${trimmed.slice(0, 20)}…" is too long for a quantity` }
   const units = BY_SPELLING.get(dimension)!
   const finish = (base: number, unit: string): Reading => {

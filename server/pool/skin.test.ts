@@ -1,5 +1,5 @@
-import { describe, expect, it } from 'vitest'
-import { skinOf } from './skin'
+import { beforeAll, describe, expect, it } from 'vitest'
+import { limitMemory, skinOf } from './skin'
 
 const shape = (parts: readonly object[]) => JSON.stringify({ kind: 'union', parts })
 const elbow = (n: number) => ({
@@ -7,6 +7,8 @@ const elbow = (n: number) => ({
   atMm: [n * 1.37, n * 2.11, n * 0.7],
 })
 const fins = { kind: 'finned-cylinder', boreMm: 60, wallMm: 10, fins: 44, finMm: 1, gapMm: 1.5, finOutMm: 100 }
+
+beforeAll(limitMemory)
 
 describe('the skin of a shape in triangles', () => {
   it('is worked out from the text of a body', async () => {

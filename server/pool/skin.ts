@@ -18,8 +18,10 @@ const MOST_HELD = 256 * MB
 type Library = ManifoldToplevel & { readonly HEAPU8: Uint8Array }
 let kernel: Promise<Library> | null = null
 
-/** No library on this thread grows past the limit: it is told, as on a full machine, that there is no more. */
-function limitMemory() {
+/**
+ * No library on this thread grows past the limit from now on: it is told, as on a full machine, that there is no more.
+ */
+export function limitMemory() {
   const { prototype } = WebAssembly.Memory
   const grow = prototype.grow
   prototype.grow = function limited(pages) {
@@ -29,7 +31,6 @@ function limitMemory() {
 }
 
 async function started(): Promise<Library> {
-  limitMemory()
   const found = (await Module()) as Library
   found.setup()
   return found

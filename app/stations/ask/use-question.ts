@@ -3,9 +3,11 @@ import type { AnswerRows } from '#core/ask/answer-rows'
 import { inputFromForm, type QuestionField } from '#core/ask/fields'
 import type { Found } from '#core/station/find/find'
 import type { Asked } from '#core/ask/registry'
+import { hasComma } from '#core/words/numbers'
 import { groupOf, QUESTION_GROUPS } from '#core/station/ask/ask-groups.table'
 import { coreWorker } from '~/composables/core-worker'
 import { useSettings } from '~/stores/settings'
+import { brokeOff } from '~/workers/worker-gone'
 import { linkTo, shared, type Form } from './share'
 
 /** All questions in their groups, one of them and its form: asked anew as the fields change, in the worker. */
@@ -50,7 +52,7 @@ export function useQuestion() {
     [form, fields],
     async () => {
       if (!name.value) return
-      const { input, issues } = inputFromForm(fields.value, form.value)
+      const { input, issues } = inputFromForm(fields.value, form.value, hasComma(settings.language))
       broken.value = issues
       const required = fields.value.filter(field => field.required)
       if (issues.length || (required.length > 0 && required.every(field => !(field.key in input)))) {
@@ -58,7 +60,12 @@ export function useQuestion() {
         return
       }
       const mine = ++ticket
-      const { asked, laid: rows } = await coreWorker().askLaidOut(name.value, input)
+      const { asked, laid: rows } = await coreWorker()
+        .askLaidOut(name.value, input)
+        .catch((error: unknown) => ({
+          asked: { ok: false as const, error: { kind: 'no-answer' as const, reason: brokeOff(error).reason } },
+          laid: null,
+        }))
       if (mine !== ticket) return
       result.value = asked
       laid.value = rows

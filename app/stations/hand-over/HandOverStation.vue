@@ -14,7 +14,7 @@ import StepsPiece from './StepsPiece.vue'
 const store = useJob()
 const shop = useShop()
 const files = useFiles()
-const { savePdf, lacking } = useRecordPdf()
+const { savePdf, lacking, trouble: pdfTrouble } = useRecordPdf()
 const phases = computed(() => store.plan?.['hand-over'].data.phases ?? [])
 const extra = ref('')
 const price = ref('')
@@ -133,6 +133,7 @@ function took(id: string, text: string | null) {
       <div class="row">
         <NuxtLink class="plain-button strong" :to="`/job/${store.job!.id}/record`">Record, to print</NuxtLink>
         <button type="button" class="plain-button" data-testid="record-pdf" @click="savePdf()">as a PDF</button>
+        <p v-if="pdfTrouble" role="alert">No PDF: {{ pdfTrouble }}. Print the record from its page.</p>
         <p v-if="lacking" role="alert" class="lacking" data-testid="pdf-lacks">
           The typeface that goes into the PDF has no <span translate="no">{{ lacking.letters }}</span>: print the record
           from its page, with the letters of this machine.

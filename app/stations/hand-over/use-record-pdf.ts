@@ -1,4 +1,4 @@
-import { shallowRef, toRaw } from 'vue'
+import { ref, shallowRef, toRaw } from 'vue'
 import { format } from 'date-fns'
 import { recordOf } from '#core/station/hand-over/record'
 import { sayerOf } from '#core/words/load'
@@ -21,7 +21,15 @@ export function useRecordPdf() {
   const { shape } = usePartShape()
   /** Letters that the shipped typeface has not; the printed page has what the machine has. */
   const lacking = shallowRef<{ letters: string; save: () => void } | null>(null)
+  /** Why there is no PDF. */
+  const trouble = ref<string | null>(null)
   async function savePdf() {
+    trouble.value = null
+    await makePdf().catch((error: unknown) => {
+      trouble.value = error instanceof Error ? error.message : 'the paper could not be made'
+    })
+  }
+  async function makePdf() {
     const job = toRaw(store.job)
     if (!job || !store.plan) return
     const { recordPdf } = await import('#core/station/hand-over/record-pdf')
@@ -60,5 +68,5 @@ export function useRecordPdf() {
     if (lacked.length) lacking.value = { letters: lacked.slice(0, MOST_NAMED).join(' '), save }
     else save()
   }
-  return { savePdf, lacking }
+  return { savePdf, lacking, trouble }
 }

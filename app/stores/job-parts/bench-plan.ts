@@ -16,7 +16,10 @@ export function benchPlan(job: Ref<Job | null>, kit: () => Kit) {
     const current = job.value
     // A plan still on its way is of a job that was left, or of how it was.
     const ticket = ++asked
-    if (!current) return
+    if (!current) {
+      trouble.value = null
+      return
+    }
     try {
       const worked = await planned(current, kit())
       if (ticket !== asked) return
