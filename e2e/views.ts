@@ -61,14 +61,14 @@ export async function serious(page: Page, of: 'all' | 'colours' | 'all but colou
 }
 
 /** As if another window of this browser had chosen it. */
-const setLight = (page: Page, light: 'light' | 'dark') =>
+export const setLight = (page: Page, light: 'light' | 'dark') =>
   page.evaluate(value => {
     localStorage.setItem('ws-light', value)
     window.dispatchEvent(new StorageEvent('storage', { key: 'ws-light', newValue: value, storageArea: localStorage }))
   }, light)
 
 /** Two frames on: what was changed is laid out and painted. */
-const drawn = () => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))
+export const drawn = () => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))
 
 /** What a browser remembers that speaks German. */
 export const GERMAN = { 'ws-language': 'de' }

@@ -12,6 +12,8 @@ const store = useJob()
 const job = computed(() => (props.jobId && store.job?.id === props.jobId ? store.job : null))
 /** A phone or a small tablet: one line, and the rest in one menu. */
 const narrow = useMediaQuery('(max-width: 899px)')
+/** Not a phone, but too narrow for all in one line beside a job's name. */
+const tight = useMediaQuery('(max-width: 1199px)')
 const menu = ref(false)
 const { offer, install } = useInstall()
 const ROOMS = [
@@ -35,13 +37,13 @@ function keys() {
       ><img src="/sparrow.svg" alt="" width="30" height="30"
     /></NuxtLink>
     <div v-if="job" class="title">
-      <strong translate="no">{{ job.title }}</strong>{{ ' ' }}
+      <strong translate="no">{{ job.title }}</strong>
       <span v-if="!narrow" class="quiet"
         ><template v-if="job.customer">for <span translate="no">{{ job.customer }}</span> · </template>taken in
         {{ format(new Date(job.takenInAt), 'd MMM') }}</span
       >
     </div>
-    <strong v-else class="title">Wild Sparrow</strong>
+    <strong v-else class="title name">Wild Sparrow</strong>
     <nav v-if="!narrow || !jobId" aria-label="Main" class="links">
       <NuxtLink v-for="[to, name] in ROOMS" :key="to" :to="to">{{ name }}</NuxtLink>
     </nav>
@@ -67,13 +69,13 @@ function keys() {
         ↷
       </button>
     </div>
-    <ReadingWays v-if="!narrow" @keys="keys" />
+    <ReadingWays v-if="!tight" @keys="keys" />
     <v-menu v-else v-model="menu" :close-on-content-click="false" location="bottom end">
       <template #activator="{ props: opens }">
         <button type="button" class="plain-button slight menu" data-testid="menu" v-bind="opens">menu</button>
       </template>
       <div class="sheet">
-        <nav v-if="jobId" aria-label="Main" class="rooms">
+        <nav v-if="jobId && narrow" aria-label="Main" class="rooms">
           <NuxtLink v-for="[to, name] in ROOMS" :key="to" :to="to" @click="menu = false">{{ name }}</NuxtLink>
         </nav>
         <ReadingWays stacked @keys="keys" />
@@ -97,12 +99,20 @@ function keys() {
   min-width: 34px;
 }
 .title {
-  flex: 1 1 220px;
+  flex: 1 1 160px;
   min-width: 0;
+  font-size: 0.92rem;
+  line-height: 1.2;
+  overflow-wrap: anywhere;
+}
+.title > * {
+  display: block;
+}
+.title .quiet {
+  font-size: 0.82rem;
+}
+.name {
   font-size: 1rem;
-  white-space: nowrap;
-  overflow: hidden;
-  text-overflow: ellipsis;
 }
 .links {
   display: flex;
@@ -130,7 +140,6 @@ function keys() {
 }
 .narrow .title {
   flex-basis: 0;
-  font-size: 0.92rem;
 }
 .narrow .links {
   order: 5;

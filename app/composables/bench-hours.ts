@@ -9,9 +9,11 @@ import { useClocks } from '~/stores/clocks'
 
 /** Days looked ahead; work for longer than that is not a day's plan. */
 const DAYS = 30
-/** Sunday first, as weekdays are counted. */
+/** A weekday's name alone says which day is meant within the days before it comes again. */
+const NAMED_MIN = 7 * DAY_MIN
 /** A day kept as today, in English or German. */
 const AS_TODAY = new Set(['open', 'offen'])
+/** Sunday first, as weekdays are counted. */
 const USUAL_WEEK = ['off', 'open', 'open', 'open', 'open', 'open', 'off']
 
 /**
@@ -69,7 +71,8 @@ export function useBenchHours() {
   const clock = (minutes: number) => format(at(minutes), 'HH:mm')
   const dayName = (minutes: number) => format(at(minutes), 'EEEE d MMMM')
   /** A minute of the plan: its time, with the day where that is not today. */
-  const when = (minutes: number) => (minutes < DAY_MIN ? clock(minutes) : format(at(minutes), 'EEE HH:mm'))
+  const when = (minutes: number) => 
+    minutes < DAY_MIN ? clock(minutes) : format(at(minutes), minutes < NAMED_MIN ? 'EEE HH:mm' : 'EEE d MMM HH:mm')
   return {
     from,
     to,

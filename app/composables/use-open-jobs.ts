@@ -6,11 +6,12 @@ import { useShop } from '~/stores/shop'
 import { filesWorker } from './files-worker'
 
 /**
- * The jobs that are not handed over yet, followed as they change in this tab or another; a damaged one stands apart.
+ * The jobs that are not handed over yet, followed as they change in this tab or another; null until they
+ * are read. A damaged one stands apart.
  */
 export function useOpenJobs() {
   const shop = useShop()
-  const jobs = shallowRef<Job[]>([])
+  const jobs = shallowRef<Job[] | null>(null)
   const following = liveQuery(async () => {
     const open = await db.cards.filter(card => card.handedAt === null).primaryKeys()
     return (await db.jobs.bulkGet(open)).filter(job => job !== undefined)

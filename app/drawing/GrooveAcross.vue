@@ -140,6 +140,6 @@ function move(event: PointerEvent) {
 <style scoped>
 .pass {
   font-weight: 700;
-  fill: var(--new-metal);
+  fill: var(--soot);
 }
 </style>

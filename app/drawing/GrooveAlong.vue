@@ -82,7 +82,7 @@ const tackX = (alongMm: number) => x(props.groove.fromMm + alongMm)
   margin-top: 14px;
 }
 .pass {
-  fill: var(--new-metal);
+  fill: var(--soot);
   font-weight: 700;
 }
 </style>

@@ -7,6 +7,7 @@ import DimensionLine from '~/bench/DimensionLine.vue'
 import HatchPattern from '~/bench/HatchPattern.vue'
 import { pointIn } from '~/composables/use-drawing'
 import { useSettings } from '~/stores/settings'
+import { balloonsApart } from './apart'
 import { heatCss, shareOfScale } from './heat-colours'
 import type { DrawnMark } from './marks'
 import { usePartSheet, type Looking, type SolidShape } from './use-part-sheet'
@@ -35,21 +36,27 @@ const hatch = `hatch-${useId().replace(/\W/g, '')}`
 const metal = `metal-${useId().replace(/\W/g, '')}`
 const svg = ref<SVGSVGElement | null>(null)
 
-const drawn = computed(() =>
-  props.marks.map(mark => {
+const drawn = computed(() => {
+  const starts = props.marks.map(mark => placed(mark.path[0]!))
+  const numbered = props.marks.flatMap((mark, n) => (mark.number ? [n] : []))
+  const balloons = balloonsApart(
+    numbered.map(n => starts[n]!),
+    11,
+    21,
+    [WIDTH, height.value],
+  )
+  return props.marks.map((mark, n) => {
     const points = mark.path.map(placed)
-    const [x, y] = points[0]!
-    const left = x > WIDTH / 2
     return {
       ...mark,
       points,
       line:
         points.length > 1 ? `M${points.map(point => point.map(value => value.toFixed(1)).join(' ')).join('L')}` : null,
       across: mark.acrossMm ? (mark.acrossMm / 2) * scale.value : 0,
-      balloon: [x + (left ? 22 : -22), Math.max(16, y - 20)] as const,
+      balloon: balloons[numbered.indexOf(n)] ?? points[0]!,
     }
-  }),
-)
+  })
+})
 /** Colours a temperature apart are told by eye; more of them would only be more paths. */
 const BANDS = 24
 /** Cells of one colour as one path each. */

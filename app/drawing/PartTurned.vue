@@ -45,16 +45,15 @@ const { marks, failed } = usePartTurned(
       :aria-label="`${name}, to be turned: drag, or the arrow keys; a tap puts down what is picked.`"
     />
     <p v-if="failed" class="quiet">This browser draws no solids (its 3D drawing is off). The other views stand.</p>
-    <template v-for="mark in marks" :key="mark.id">
-      <span
-        v-if="mark.number"
-        class="balloon figure"
-        :class="{ guard: mark.role === 'guard', lit: lit === mark.id }"
-        :style="{ left: `${mark.left}px`, top: `${mark.top}px` }"
-        @pointerenter="emit('light', mark.id)"
-        >{{ mark.number }}</span
-      >
-    </template>
+    <span
+      v-for="mark in marks"
+      :key="mark.id"
+      class="balloon figure"
+      :class="{ guard: mark.role === 'guard', lit: lit === mark.id }"
+      :style="{ left: `${mark.left}px`, top: `${mark.top}px` }"
+      @pointerenter="emit('light', mark.id)"
+      >{{ mark.number }}</span
+    >
   </div>
 </template>
 

@@ -24,12 +24,14 @@ import { LineSegmentsGeometry } from 'three/addons/lines/LineSegmentsGeometry.js
 import { onBeforeUnmount, onMounted, ref, watch, type Ref } from 'vue'
 import type { Triple } from '#core/solid/forms'
 import type { Face } from '#core/solid/stored/faces.table'
+import { balloonsApart } from './apart'
 import type { DrawnMark } from './marks'
 import { drawnSkin } from './solid-triangles'
 import type { SolidShape } from './use-part-sheet'
 import type { WarmDrawn } from './use-warm-colours'
 import { warmSkin } from './warm-skin'
 
+/** A mark with a number, where that is put on the picture, px. */
 export interface TurnedMark extends DrawnMark {
   left: number
   top: number
@@ -96,10 +98,13 @@ export function usePartTurned(
     edges.material.color.set(colours.value.edge)
     lines.material.color.set(colours.value.mend)
     renderer.render(scene, camera)
-    marks.value = given.value.map(mark => {
-      const seen = new Vector3(...mark.path[0]!).project(camera)
-      return { ...mark, left: ((seen.x + 1) / 2) * wide, top: ((1 - seen.y) / 2) * high }
+    const numbered = given.value.filter(mark => mark.number)
+    const seen = numbered.map(mark => {
+      const at = new Vector3(...mark.path[0]!).project(camera)
+      return [((at.x + 1) / 2) * wide, ((1 - at.y) / 2) * high] as const
     })
+    const places = balloonsApart(seen, 12, 0, [wide, high])
+    marks.value = numbered.map((mark, n) => ({ ...mark, left: places[n]![0], top: places[n]![1] }))
   }
   const wish = () => {
     wanted ||= requestAnimationFrame(draw)

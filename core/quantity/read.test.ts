@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, test } from 'vitest'
 import { read } from './read'
 import { show, showText, write } from './show'
 import { KEY_UNITS, type UnitKey } from './units.table'
@@ -133,8 +133,29 @@ describe('showing quantities', () => {
     expect(showText(110, 'c', 'inch')).toBe('230 °F')
     expect(showText(3146, 'g', 'metric')).toBe('3.15 kg')
     expect(showText(70, 'deg', 'metric')).toBe('70°')
-    expect(show(5400, 's', 'metric')).toEqual({ figure: '1.50', unit: 'h' })
-    expect(showText(337, 's', 'metric')).toBe('5.6 min')
+    expect(show(5400, 's', 'metric')).toEqual({ figure: '1 h 30', unit: 'min' })
+    expect(showText(337, 's', 'metric')).toBe('5 min 37 s')
   })
   it('shows minus nought as nought', () => expect(showText(-0.0001, 'c', 'metric')).toBe('0 °C'))
+})
+
+test.each([
+  ['1 h 35 min', 5700],
+  ['5 min 37 s', 337],
+  ['2h15min', 8100],
+  ['3 d 4 h', 273_600],
+])('two units of time in one text: %s', (text, seconds) => {
+  expect(read(text, 's')).toMatchObject({ ok: true, value: seconds })
+})
+test.each(['5 s 3 min', '5 min 3 min', '5 min 3 mm'])('%s is no time', text => {
+  expect(read(text, 's').ok).toBe(false)
+})
+test('a time as it is shown reads back to itself within its last figure', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 4_000_000 }), seconds => {
+      const back = read(showText(seconds, 's', 'metric'), 's')
+      const within = seconds < 600 ? 0.5 : seconds < 172_800 ? 30 : 1800
+      expect(back.ok && Math.abs(back.value - seconds)).toBeLessThanOrEqual(within)
+    }),
+  )
 })

@@ -91,6 +91,9 @@ function readNumber(text: string): Written | string {
 /** Feet and inches in one text: 2' 3 1/2". */
 const FEET_INCHES = /^([+-]?\d+)\s*(?:ft|'|′)\s*(\d.*?)\s*(?:in\.?|"|″|'')$/i
 
+/** Two units of time in one text, the greater first: 1 h 35 min, 5 min 37 s, 3 d 4 h. */
+const TWO_TIMES = /^(\d{1,9})\s*(\p{L}+)\s*(\d{1,4})\s*(\p{L}+)$/u
+
 /** All unit spellings of a key's dimension, for messages. */
 export function spellingsOf(key: UnitKey): string[] {
   return UNITS[KEY_UNITS[key].dimension].map(unit => unit.spellings[0]!)
@@ -129,6 +132,12 @@ export function read(text: string, key: UnitKey, bare: BareNumber = 'key-unit', 
     if (typeof inches === 'string' || inches.rest) return { ok: false, message: `"${trimmed}" is not feet and inches` }
     const whole = Number(feet[1])
     return finish((Math.abs(whole) * 12 + inches.value) * (feet[1]!.startsWith('-') ? -1 : 1) * 25.4, 'in')
+  }
+  const times = dimension === 'time' ? TWO_TIMES.exec(trimmed) : null
+  if (times) {
+    const [greater, smaller] = [units.get(times[2]!.toLowerCase()), units.get(times[4]!.toLowerCase())]
+    if (greater && smaller && smaller.scale < greater.scale)
+      return finish(Number(times[1]) * greater.scale + Number(times[3]) * smaller.scale, smaller.spellings[0]!)
   }
   const number = readNumber(trimmed)
   if (typeof number === 'string') return { ok: false, message: number }

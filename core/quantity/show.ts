@@ -47,19 +47,40 @@ export interface Shown {
   unit: string
 }
 
+/** Seconds in each unit that a time is told in, and up to how many seconds it is told in that and the next smaller. */
+const TIMES = [
+  { unit: 'min', inS: 60, smaller: 's', smallerInS: 1, belowS: 600 },
+  { unit: 'min', inS: 60, smaller: null, smallerInS: 60, belowS: 5400 },
+  { unit: 'h', inS: 3600, smaller: 'min', smallerInS: 60, belowS: 2 * 86_400 },
+  { unit: 'd', inS: 86_400, smaller: 'h', smallerInS: 3600, belowS: Infinity },
+] as const
+
+/**
+ * A time as a clock tells it: 34 s, 5 min 37 s, 38 min, 1 h 35 min, 3 d 4 h. Under a minute to two figures, under ten
+ * minutes to the second, under two days to the minute, then to the hour.
+ */
+function shownTime(seconds: number): Shown {
+  const size = Math.abs(seconds)
+  const sign = seconds < 0 ? '-' : ''
+  if (size < 59.5) return { figure: trimmed(figures(seconds, 2)), unit: 's' }
+  const { unit, inS, smaller, smallerInS } = TIMES.find(
+    time => Math.round(size / time.smallerInS) * time.smallerInS < time.belowS,
+  )!
+  const whole = Math.round(size / smallerInS) * smallerInS
+  const left = Math.round((whole % inS) / smallerInS)
+  const most = `${sign}${Math.floor(whole / inS)}`
+  return smaller && left ? { figure: `${most} ${unit} ${left}`, unit: smaller } : { figure: most, unit }
+}
+
 /**
  * A value in the reader's system, as a figure and its unit apart (figures are set in the instrument face).
- * Lengths under 2 mm are shown to one more decimal, those given in µm to thousandths; long times in minutes or hours;
- * heavy parts in kg or lb.
+ * Lengths under 2 mm are shown to one more decimal, those given in µm to thousandths; times as a clock tells them; heavy
+ * parts in kg or lb.
  */
 export function show(value: number, key: UnitKey, system: ReadingSystem): Shown {
   const { dimension, baseScale, symbol } = KEY_UNITS[key]
   const base = value * baseScale
-  if (dimension === 'time') {
-    if (Math.abs(base) >= 5400) return { figure: figures(base / 3600, 3), unit: 'h' }
-    if (Math.abs(base) >= 60) return { figure: trimmed(figures(base / 60, base >= 600 ? 3 : 2)), unit: 'min' }
-    return { figure: trimmed(figures(base, 2)), unit: 's' }
-  }
+  if (dimension === 'time') return shownTime(base)
   const style = STYLES[dimension]?.[system]
   if (!style) return { figure: trimmed(figures(value, 3)), unit: symbol }
   let { unit, digits } = style

@@ -92,9 +92,9 @@ const short = (title: string) => (title.length > 24 ? `${title.slice(0, 23)}…`
           >
             {{ bar.label }}
           </text>
-          <g v-else-if="n > 0" class="lead">
-            <line :x1="bar.x + bar.wide / 2" :x2="bar.x + bar.wide / 2 + 6" y1="5" y2="-2" />
-            <text :x="bar.x + bar.wide / 2 + 8" y="3">{{ bar.number }}</text>
+          <g v-else-if="n > 0 && bar.leadX !== null" class="lead">
+            <line :x1="bar.x + bar.wide / 2" :x2="bar.leadX - 2" y1="5" y2="-2" />
+            <text :x="bar.leadX" y="3">{{ bar.number }}</text>
           </g>
         </g>
       </g>

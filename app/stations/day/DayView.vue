@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useNow } from '@vueuse/core'
-import { handsMin } from '#core/station/shop/day'
+import { handsMin, promised } from '#core/station/shop/day'
 import { DAY_MIN } from '#core/quantity/hours'
 import { clockFace } from '#core/quantity/clock-face'
 import { wallMinutes } from '#core/quantity/wall-clock'
 import { useSettings } from '~/stores/settings'
 import DayChart from './DayChart.vue'
+import DayPromises from './DayPromises.vue'
 import WeekAhead from './WeekAhead.vue'
 import { dayLines, numbered } from './day-lines'
 import { useDay } from './use-day'
@@ -20,6 +21,7 @@ const { noted, clockOf, start, stop: leave, done, kept } = useDoing()
 const lit = ref<string | null>(null)
 const now = useNow({ interval: 30_000 })
 const nowMin = computed(() => wallMinutes(now.value, midnight))
+const promises = computed(() => (planned.value ? promised(planned.value.given, planned.value.tasks) : []))
 const tasks = computed(() => numbered(planned.value?.tasks ?? []))
 const days = computed(() => {
   const last = Math.max(1, ...tasks.value.map(task => task.startMin + task.minutes))
@@ -38,11 +40,15 @@ const first = (task: (typeof tasks.value)[number]) =>
 <template>
   <div class="page">
     <p class="where">Bench day</p>
-    <h1 v-if="planned && tasks.length" data-testid="day-call">
-      All of it is done <b class="figure">{{ dayName(planned.makespanMin) }}, {{ clock(planned.makespanMin) }}</b>, with
+    <h1 v-if="reason" data-testid="day-call">No plan: it does not fit.</h1>
+    <h1 v-else-if="planned && tasks.length" data-testid="day-call">
+      <template v-if="planned.late.length"
+        >Promises that do not hold: <b class="figure">{{ planned.late.length }}</b> of
+        <b class="figure">{{ promises.length }}</b>. </template
+      >All of it is done <b class="figure">{{ dayName(planned.makespanMin) }}, {{ clock(planned.makespanMin) }}</b>, with
       <b class="figure">{{ settings.text(handsMin(tasks), 'min') }}</b> of your hands in it.
     </h1>
-    <h1 v-else-if="planned">Nothing is open: every job on the shelf is handed over or has its stations settled.</h1>
+    <h1 v-else-if="planned && !busy">Nothing is open: every job on the shelf is handed over or has its stations settled.</h1>
     <h1 v-else>Planning the day…</h1>
     <div class="row no-print">
       <label>Hours <input v-model="from" class="figure" aria-label="Hours from" maxlength="5" /></label>
@@ -67,6 +73,7 @@ const first = (task: (typeof tasks.value)[number]) =>
         later. With the day to itself it ends {{ job.soonest }}; agree that or later.
       </p>
     </div>
+    <DayPromises v-if="!reason && promises.length" :promises="promises" :when="bench.when" />
     <p v-if="putBy" class="small">
       {{ putBy }} put off by hand. <button type="button" class="open-figure" @click="letGo()">Let them go</button>
     </p>
@@ -108,7 +115,7 @@ const first = (task: (typeof tasks.value)[number]) =>
         >
           <td class="figure num">{{ task.number }}</td>
           <td class="figure">
-            {{ task.startMin >= DAY_MIN ? `${dayName(task.startMin).slice(0, 3)} ` : '' }}{{ clock(task.startMin) }}
+            {{ bench.when(task.startMin) }}
           </td>
           <td class="figure wide">{{ clock(task.startMin + task.minutes) }}</td>
           <td>

@@ -7,6 +7,8 @@ export const ROW = 34
 /** A bar narrower than this does not hold its name, and one narrower than that not its number either. */
 const NAMED = 70
 const NUMBERED = 20
+/** Room that a digit above a bar takes. */
+const DIGIT = 7
 
 export type NumberedTask = PlannedDay['tasks'][number] & { number: number }
 
@@ -14,8 +16,8 @@ export interface Bar extends NumberedTask {
   x: number
   wide: number
   label: string
-  /** Its number stands above it at the end of a short line. */
-  led: boolean
+  /** Where its number stands above it at the end of a short line; null, it stands in the bar. */
+  leadX: number | null
 }
 export interface DayLines {
   start: number
@@ -54,8 +56,24 @@ export function dayLines(
       x: LEFT + Math.max(0, task.startMin - start - low) * scale,
       wide,
       label: wide > NAMED ? `${task.number} ${task.name.slice(0, room)}` : wide > NUMBERED ? `${task.number}` : '',
-      led: wide <= NUMBERED,
+      leadX: null,
     }
+  }
+  /** Numbers above narrow bars, moved along until none lies on another or over the edge. */
+  const withLeads = (bars: Bar[]): Bar[] => {
+    const led = bars.filter(each => !each.label).toSorted((a, b) => a.x - b.x)
+    const room = (each: Bar) => String(each.number).length * DIGIT + 4
+    let free = LEFT
+    for (const each of led) {
+      each.leadX = Math.max(each.x + each.wide / 2 + 8, free)
+      free = each.leadX + room(each)
+    }
+    let edge = WIDTH
+    for (const each of led.toReversed()) {
+      each.leadX = Math.min(each.leadX!, edge - room(each))
+      edge = each.leadX
+    }
+    return bars
   }
   const line = (id: string) => {
     const own = here.filter(task => task.jobId === id)
@@ -63,7 +81,7 @@ export function dayLines(
     return {
       id,
       title: own[0]!.title,
-      bars: own.map(bar),
+      bars: withLeads(own.map(bar)),
       due: due !== undefined && due >= start + low && due <= start + high ? LEFT + (due - start - low) * scale : null,
       late: planned.late.some(job => job.id === id),
     }

@@ -44,6 +44,7 @@ export function useDay() {
     }
   }
   async function plan() {
+    if (!openJobs.value) return
     if (!shifts.value) {
       reason.value = 'hours such as 8:00 to 17:00, the second after the first'
       return
@@ -73,7 +74,11 @@ export function useDay() {
       planned.value = told.day
       reason.value = null
       void saveLate(told.day, mine)
-    } else if (told.ok === false) reason.value = told.reason
+    } else if (told.ok === false) {
+      // A plan of before would say a time that no longer holds.
+      planned.value = null
+      reason.value = told.reason
+    }
   }
   watch(
     [openJobs, () => shop.kit, shifts, notBefore, () => Object.keys(running.value).join(), () => begunKey.value],

@@ -45,7 +45,7 @@ const SCALE = Array.from({ length: 24 }, (_, n) => heatCss(n / 23)).join(', ')
         :key="mark.id"
         class="mark"
         :class="{ torch: mark.torch, bare: !mark.words, flip: mark.flip }"
-        :style="{ left: `${mark.left}px`, top: `${mark.top}px` }"
+        :style="{ left: `${mark.left}px`, top: `${mark.top + mark.down}px`, '--down': `${mark.down}px` }"
         ><template v-if="mark.words">{{ mark.words }}</template
         ><b v-if="mark.figure" class="figure">{{ mark.figure }}</b></span
       >
@@ -90,7 +90,7 @@ canvas {
   content: '';
   position: absolute;
   left: -10px;
-  top: 50%;
+  top: calc(50% - var(--down));
   width: 6px;
   height: 6px;
   margin-top: -3px;

@@ -13,6 +13,7 @@ import {
 } from 'three'
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js'
 import { onBeforeUnmount, onMounted, ref, shallowRef, watch, type Ref } from 'vue'
+import { shiftsDown } from '~/drawing/apart'
 import type { Face } from '#core/heat/field/setup'
 import type { DrawnPart } from '~/workers/heat'
 import { paint } from '~/drawing/heat-colours'
@@ -38,9 +39,13 @@ export interface ShownMark extends Marked {
   left: number
   top: number
   flip: boolean
+  /** How far its label is moved down from its spot, so that it lies on no other, px. */
+  down: number
 }
 
 const TURN_RAD = Math.PI / 18
+/** Room that a letter and a label's frame take, at most. */
+const [LETTER_PX, LABEL_PX] = [8, 19]
 
 /** A solid in cells on a canvas, turned by hand or by the arrow keys, drawn only when something changes. */
 export function useSolid(
@@ -76,10 +81,17 @@ export function useSolid(
     camera.updateProjectionMatrix()
     scene.background = new Color(background.value)
     renderer.render(scene, camera)
-    marks.value = looked.value.marks.map(mark => {
+    const shown = looked.value.marks.map(mark => {
       const seen = new Vector3(...mark.at).project(camera)
       return { ...mark, left: ((seen.x + 1) / 2) * wide, top: ((1 - seen.y) / 2) * high, flip: seen.x > 0.35 }
     })
+    const downs = shiftsDown(
+      shown.map(({ left, top, flip, words, figure }) => {
+        const label = (words.length + figure.length) * LETTER_PX + LABEL_PX
+        return { left: flip ? left - label : left, top: top - LABEL_PX / 2, wide: label, high: LABEL_PX }
+      }),
+    )
+    marks.value = shown.map((mark, n) => ({ ...mark, down: downs[n]! }))
   }
   const wish = () => {
     wanted ||= requestAnimationFrame(draw)

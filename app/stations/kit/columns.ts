@@ -55,7 +55,7 @@ export const MACHINES: KitColumn[] = [
 ]
 export const TORCHES: KitColumn[] = [
   { key: 'name', label: 'Torch', blank: 'propane torch' },
-  { key: 'gas', label: 'Gas; oxy-… if fed with oxygen', blank: 'propane' },
+  { key: 'gas', label: 'Gas', placeholder: 'propane, oxy-propane', blank: 'propane' },
   { key: 'powerW', label: 'Power', unit: 'w', blank: 2000 },
   { key: 'efficiencyPct', label: 'goes in', unit: 'pct', blank: 30 },
 ]

@@ -22,7 +22,7 @@ export function useStock() {
     [openJobs, () => shop.kit],
     async () => {
       const mine = ++ticket
-      const found = await shelf.stock(openJobs.value.slice(0, MOST_JOBS), toRaw(shop.kit)).catch((error: unknown) => {
+      const found = await shelf.stock((openJobs.value ?? []).slice(0, MOST_JOBS), toRaw(shop.kit)).catch((error: unknown) => {
         if (mine === ticket) trouble.value = brokeOff(error).reason
       })
       if (mine !== ticket || !found) return

@@ -228,13 +228,15 @@ svg {
 .wrong {
   color: var(--stop);
 }
-@media (max-width: 699px) {
-  .wide {
-    display: none;
-  }
+@media (max-width: 899px) {
   .bars li {
     grid-template-columns: 1fr;
     gap: 2px;
+  }
+}
+@media (max-width: 699px) {
+  .wide {
+    display: none;
   }
 }
 </style>

@@ -366,7 +366,7 @@ h1 {
   border: 3px solid #d8946a;
 }
 .key {
-  color: #8d857a;
+  color: #a49b90;
   font-size: 0.9rem;
 }
 .note {

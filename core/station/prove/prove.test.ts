@@ -10,7 +10,7 @@ import { applyPatch } from '../../job/patch'
 import { FACES } from '../../quantity/pdf-faces.fixture'
 import { embedFaces } from '../../quantity/pdf-faces'
 import { CHECKS } from './checks.table'
-import { dayFromJobs, lateJobs } from '../shop/day'
+import { dayFromJobs, lateJobs, promised } from '../shop/day'
 import { shapeOfPieces } from '../../solid/stored/to-shape'
 import { partDrawing } from '../take-in/part-drawing'
 import { lessonsOf } from '../shop/lessons'
@@ -256,6 +256,10 @@ describe('a day with promises', () => {
     const [late] = lateJobs(given, placed)
     expect(late!.lateMin).toBe(at - 540)
     expect(late!.why).toMatch(/it (takes|begins)/)
+    // What is promised is said before it breaks too, the tightest first.
+    expect(promised(given, placed)).toMatchObject([{ id: late!.id, dueMin: 540, endMin: at, roomMin: 540 - at }])
+    const roomy = { ...given, jobs: given.jobs.map(job => ({ ...job, due: at + 60 })) }
+    expect(promised(roomy, placed)[0]!.roomMin).toBe(60)
     expect(lateJobs({ ...given, jobs: given.jobs.map(job => ({ ...job, due: 5000 })) }, placed)).toEqual([])
   })
 })

@@ -1,6 +1,8 @@
+import { jobEnds } from '../../day/ends'
 import type { DayGiven, TaskGiven } from '../../day/model'
 import type { Rescue } from '../../day/rescue'
 import type { Job, Kit } from '../../job/job.schema'
+import { showText } from '../../quantity/show'
 import { wallMinutes } from '../../quantity/wall-clock'
 import { isArc } from '../../process/registry'
 import type { StationId } from '../../job/stations.table'
@@ -183,6 +185,29 @@ export function dayFromJobs(
   }
 }
 
+export interface PromisedJob {
+  id: string
+  title: string
+  /** When it is promised for and when the plan ends it, min from the plan's midnight. */
+  dueMin: number
+  endMin: number
+  /** What is left between, min; below nought, the promise does not hold. */
+  roomMin: number
+}
+
+/** Every open job that has been promised, the one with the least room first. */
+export function promised(given: DayGiven, tasks: readonly (DayTask & { startMin: number })[]): PromisedJob[] {
+  const ends = jobEnds(given, new Map(tasks.map(task => [task.id, task.startMin])))
+  return given.jobs
+    .flatMap(({ id, due }) => {
+      const title = tasks.find(task => task.jobId === id)?.title
+      const endMin = ends.get(id)
+      if (due === undefined || title === undefined || endMin === undefined) return []
+      return [{ id, title, dueMin: due, endMin, roomMin: due - endMin }]
+    })
+    .toSorted((a, b) => a.roomMin - b.roomMin)
+}
+
 export interface LateJob {
   id: string
   title: string
@@ -190,29 +215,28 @@ export interface LateJob {
   why: string
 }
 
-const spoken = (minutes: number) => (minutes >= 90 ? `${(minutes / 60).toFixed(1)} h` : `${Math.round(minutes)} min`)
+const spoken = (minutes: number) => showText(Math.round(minutes), 'min', 'metric')
 
 /** Jobs that end after they are promised, and why: their own length, or the wait for hands and machines. */
 export function lateJobs(given: DayGiven, tasks: readonly (DayTask & { startMin: number })[], nowMin = 0): LateJob[] {
-  return given.jobs.flatMap(job => {
-    if (job.due === undefined) return []
-    const own = tasks.filter(task => task.jobId === job.id).toSorted((a, b) => a.startMin - b.startMin)
-    const lateMin = Math.max(...own.map(task => task.startMin + task.minutes)) - job.due
+  return promised(given, tasks).flatMap(job => {
+    const lateMin = -job.roomMin
     if (lateMin <= 0) return []
+    const own = tasks.filter(task => task.jobId === job.id).toSorted((a, b) => a.startMin - b.startMin)
     const workMin = own.reduce((sum, task) => sum + task.minutes, 0)
     const begins = own[0]!.startMin
     const waits = own
       .map((task, n) => ({ task, wait: task.startMin - (n ? own[n - 1]!.startMin + own[n - 1]!.minutes : begins) }))
       .toSorted((a, b) => b.wait - a.wait)[0]!
     const why =
-      job.due <= nowMin
+      job.dueMin <= nowMin
         ? 'the time it was promised for has gone'
-        : begins + workMin <= job.due
+        : begins + workMin <= job.dueMin
           ? `${waits.task.name} waits ${spoken(waits.wait)} for hands or machine`
-          : begins - nowMin > 60 && nowMin + workMin <= job.due
+          : begins - nowMin > 60 && nowMin + workMin <= job.dueMin
             ? `it begins only ${spoken(begins - nowMin)} from now`
             : `it takes ${spoken(workMin)} in all`
-    return [{ id: job.id, title: own[0]!.title, lateMin, why }]
+    return [{ id: job.id, title: job.title, lateMin, why }]
   })
 }
 
