@@ -67,7 +67,7 @@ test('the main job can be done with the keyboard alone', async ({ page }) => {
   await page.keyboard.press('Enter')
   await tabTo(focused('[data-kind="crack"]'))
   await page.keyboard.press('Enter')
-  await expect(page.getByTestId('call')).toContainText('Wants crack you can see')
+  await expect(page.getByTestId('call')).toContainText('Still wanted: crack you can see')
   await tabTo(focused('input[data-path$=".readings.lengthMm"]'))
   await page.keyboard.type('60 mm')
   await expect(page.getByTestId('call')).toContainText('Groove it from one side')

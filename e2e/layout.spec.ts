@@ -29,9 +29,7 @@ VIEW_PARTS.forEach((views, part) =>
           await page.setViewportSize({ width, height })
           await setLight(page, light)
           await page.evaluate(drawn)
-          await expect
-            .poll(() => misplaced(page), { message: `${view}, ${light}, ${width} wide` })
-            .toEqual([])
+          await expect.poll(() => misplaced(page), { message: `${view}, ${light}, ${width} wide` }).toEqual([])
         }
     }
   }),

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { BENCH_TESTS, type TestId } from '#core/metal/identify/tests.table'
 import { caution } from '#core/safety/cautions.table'
 import { useJob } from '~/stores/job'
+import { leftOpenPct } from '#core/metal/identify/left-open'
 import { useSettings } from '~/stores/settings'
 
 /** One thing to do at the bench: what it takes, what it costs the part, how it is done; its field is the slot. */
@@ -20,7 +21,9 @@ const worth = computed(() => store.plan?.know.data.identified?.next.find(entry =
     <p class="quiet small">
       <span class="figure">{{ settings.text(row.minutes, 'min') }}</span>,
       {{ row.destructive ? 'marks the part' : 'leaves no mark'
-      }}<template v-if="worth !== undefined">, worth <span class="figure">{{ worth.toFixed(2) }}</span> bits</template>
+      }}<template v-if="worth !== undefined"
+        >, leaves about <span class="figure">{{ leftOpenPct(worth) }} %</span> of what is open now</template
+      >
     </p>
     <slot />
     <details class="small">

@@ -6,7 +6,7 @@ const { reason, refused, overruled, heard, takeOut, tryAgain, hasJob } = useNotS
 
 <template>
   <div v-if="reason" class="unsaved" role="alert" data-testid="not-stored">
-    <p>Not stored: {{ reason }}. What you typed stands on this page, and is tried again by itself.</p>
+    <p>Not stored: {{ reason }}. What you typed stands on this page, and is tried again.</p>
     <button type="button" class="plain-button" @click="takeOut()">
       {{ hasJob ? 'Take this job out as a file' : 'Take the whole shop out' }}
     </button>

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { onKeyStroke, useMediaQuery } from '@vueuse/core'
 import { STATION_NAMES, type StationId } from '#core/job/stations.table'
+import { useAskedField } from '~/composables/use-asked-field'
 import { typingNow } from '~/composables/typing'
 import { useJob } from '~/stores/job'
 import PartFigure from '~/drawing/PartFigure.vue'
@@ -11,6 +12,7 @@ import WorkingDrawer from './WorkingDrawer.vue'
 
 const props = defineProps<{ id: StationId }>()
 const store = useJob()
+useAskedField()
 const plan = computed(() => store.plan?.[props.id])
 /** Where a station's own drawing is the nearer one, the whole part stands under it. */
 const partFirst = computed(() => ['take-in', 'call', 'warm', 'hand-over'].includes(props.id))

@@ -71,7 +71,7 @@ export function useBenchHours() {
   const clock = (minutes: number) => format(at(minutes), 'HH:mm')
   const dayName = (minutes: number) => format(at(minutes), 'EEEE d MMMM')
   /** A minute of the plan: its time, with the day where that is not today. */
-  const when = (minutes: number) => 
+  const when = (minutes: number) =>
     minutes < DAY_MIN ? clock(minutes) : format(at(minutes), minutes < NAMED_MIN ? 'EEE HH:mm' : 'EEE d MMM HH:mm')
   return {
     from,

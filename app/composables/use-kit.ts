@@ -24,6 +24,9 @@ export interface KitColumn {
 }
 type Row = Record<string, unknown> & { id: string }
 
+/** What is used up is priced as is usual until somebody has said what this shop pays. */
+export const isPrice = ({ key }: KitColumn) => key === 'price' || key === 'pricePerKg'
+
 /** Editing the kit: a change is stored only when the whole kit stays sound; else it says why. */
 export function useKit() {
   const shop = useShop()
@@ -43,7 +46,11 @@ export function useKit() {
   const setRows = (list: KitList, change: (rows: Row[]) => Row[]) =>
     put(before => ({ ...before, [list]: change(rowsOf(before, list)) }))
   function add(list: KitList, columns: readonly KitColumn[]) {
-    const row = { id: crypto.randomUUID(), ...Object.fromEntries(columns.map(column => [column.key, column.blank])) }
+    const row = {
+      id: crypto.randomUUID(),
+      ...Object.fromEntries(columns.map(column => [column.key, column.blank])),
+      ...(columns.some(isPrice) ? { usualPrice: true } : {}),
+    }
     return setRows(list, before => [...before, row])
   }
   const remove = (list: KitList, id: string) => setRows(list, before => before.filter(row => row.id !== id))
@@ -57,7 +64,8 @@ export function useKit() {
       if (!reading.ok) return reading.message
       value = reading.value
     }
-    return setRows(list, before => before.map(row => (row.id === id ? { ...row, [column.key]: value } : row)))
+    const paid = isPrice(column) ? { usualPrice: false } : {}
+    return setRows(list, before => before.map(row => (row.id === id ? { ...row, [column.key]: value, ...paid } : row)))
   }
   const shown = (row: Row, column: KitColumn) =>
     typeof row[column.key] === 'number' && column.unit && column.unit !== 'number'
@@ -66,13 +74,17 @@ export function useKit() {
 
   function setRate(key: keyof Kit, typed: unknown) {
     const text = String(typed).trim()
-    const value =
-      key === 'shop' || key === 'currency' || key === 'drills' || key === 'taps'
-        ? typed
-        : text === '' && (key === 'latitudeDeg' || key === 'longitudeDeg')
-          ? null
-          : Number(text.replace(',', '.'))
-    problem.value = put(before => ({ ...before, [key]: value }))
+    let value: unknown = typed
+    if (key !== 'shop' && key !== 'currency' && key !== 'drills' && key !== 'taps') {
+      const read = text === '' ? null : settings.read(text, 'number')
+      if (read && !read.ok) {
+        problem.value = read.message
+        return
+      }
+      value = read?.value ?? null
+    }
+    const saysRate = key === 'ratePerHour' ? { rateAssumed: false } : {}
+    problem.value = put(before => ({ ...before, [key]: value, ...saysRate }))
   }
   const rates = [
     { key: 'ratePerHour', label: 'An hour of work' },

@@ -71,7 +71,7 @@ function sidesWhy(sides: 1 | 2, turnAbout: boolean): string {
   if (sides === 1)
     return 'One side only pulls towards itself: set it a degree or two the other way first, and let it cool between passes.'
   return turnAbout
-    ? 'The two sides turn about: what one pass pulls, the next pulls back. Before the second root, cut the back of the first to bright metal.'
+    ? 'The two sides in turn: what one pass pulls, the next pulls back. Before the second root, cut the back of the first to bright metal.'
     : 'The side laid first pulls the part towards itself, and the other does not quite pull it back: set it a degree or two the other way first. Before the second root, cut the back of the first to bright metal.'
 }
 

@@ -5,6 +5,7 @@ import type { Made, PlanStep } from './step'
 /** A step as it is answered: without what only the inside of a plan asks of it. */
 const shown = ({
   phase: _phase,
+  bought: _bought,
   trade: _trade,
   usualMin: _usualMin,
   process: _process,

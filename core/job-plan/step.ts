@@ -62,6 +62,8 @@ export interface Made extends PlanStep {
   usualMin: number
   process?: ProcessId
   filler?: string
+  /** Money for what is bought in and built in. */
+  bought?: number
   /** Grams laid. */
   massG?: number
   /** What an arc's current is eased to by the end of the pass, A. */

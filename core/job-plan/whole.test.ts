@@ -324,7 +324,7 @@ describe('lays', () => {
     expect(whole.wireM).toBe(0)
     expect(laid([{ process: 'mig-pulse', filler: '5356', upTo: 'cap' }]).rods).toBe(0)
   })
-  it('sides turn about, are finished one by one, or get both roots first', () => {
+  it('sides in turn, are finished one by one, or get both roots first', () => {
     const sides = (order: string) =>
       laid(
         [

@@ -5,6 +5,7 @@ export const EMPTY_KIT: Kit = {
   shop: '',
   currency: '£',
   ratePerHour: 45,
+  rateAssumed: true,
   pricePerKWh: 0.3,
   machines: [],
   torches: [],

@@ -94,6 +94,8 @@ export const kitSchema = z.strictObject({
   shop: text(120),
   currency: z.string().min(1).max(6).default('£'),
   ratePerHour: money.default(45),
+  /** Nobody has said yet what an hour costs. */
+  rateAssumed: z.boolean().default(false),
   pricePerKWh: money.default(0.3),
   machines: z
     .array(
@@ -190,6 +192,8 @@ export const kitSchema = z.strictObject({
         diameterMm: between(0.5, 10),
         lengthMm: between(10, 5000),
         price: money,
+        /** The price is what is usual, not what this shop paid. */
+        usualPrice: z.boolean().optional(),
         count: z.number().int().min(0).max(1e5),
       }),
     )
@@ -203,6 +207,7 @@ export const kitSchema = z.strictObject({
         filler: name(40),
         diameterMm: between(0.5, 3),
         pricePerKg: money,
+        usualPrice: z.boolean().optional(),
         leftKg: between(0, 1000),
       }),
     )
@@ -215,6 +220,7 @@ export const kitSchema = z.strictObject({
         name: name(80),
         cylinderL: between(1, 1e6),
         price: money,
+        usualPrice: z.boolean().optional(),
         /** What is left in the one in use, L of gas; empty, it is taken for full. */
         leftL: between(0, 1e6).nullable().default(null),
       }),

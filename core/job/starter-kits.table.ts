@@ -2,7 +2,7 @@ import type { Kit } from './job.schema'
 
 /**
  * Kits to begin with, one for each common kind of bench. All figures: common practice, no source; each bench puts its
- * own in their place. Prices are left at nothing: they differ too much to guess.
+ * own in their place. Prices are usual ones in pounds, marked as such until the bench has put its own.
  */
 export type StarterKit = Pick<Kit, 'machines' | 'torches' | 'rods' | 'spools' | 'gases'>
 type Machine = Kit['machines'][number]
@@ -23,15 +23,18 @@ const tig = (machine: Partial<Machine> & Pick<Machine, 'id' | 'name' | 'highA' |
   highHz: 200,
   ...machine,
 })
+/** A rod of each, whatever its thickness: by the kilogram thin ones cost more. */
+const ROD_PRICE: Readonly<Record<string, number>> = { '4043': 0.6, '4047': 0.9, '5356': 0.7, 'zinc-al': 1.5 }
 const rod = (id: string, filler: string, diameterMm: number, lengthMm = 914): Rod => ({
   id,
   filler,
   diameterMm,
   lengthMm,
-  price: 0,
+  price: ROD_PRICE[filler] ?? 1,
+  usualPrice: true,
   count: 20,
 })
-const ARGON = { id: 'argon', name: 'argon', cylinderL: 2000, price: 0, leftL: null }
+const ARGON = { id: 'argon', name: 'argon', cylinderL: 2000, price: 45, usualPrice: true, leftL: null }
 const PROPYLENE = { id: 'propylene', name: 'propylene torch', gas: 'propylene', powerW: 3200, efficiencyPct: 30 }
 const PROPANE = { id: 'propane', name: 'propane torch', gas: 'propane', powerW: 2000, efficiencyPct: 30 }
 const TIG_RODS = [rod('4043-16', '4043', 1.6), rod('4043-24', '4043', 2.4), rod('5356-24', '5356', 2.4)]
@@ -70,7 +73,7 @@ export const STARTER_KITS = {
       ],
       rods: [...TIG_RODS, rod('4043-32', '4043', 3.2), rod('4047-24', '4047', 2.4)],
       spools: [],
-      gases: [{ ...ARGON, cylinderL: 9000 }],
+      gases: [{ ...ARGON, cylinderL: 9000, price: 90 }],
     },
   },
   'old-tig': {
@@ -117,8 +120,8 @@ export const STARTER_KITS = {
       torches: [PROPANE],
       rods: [],
       spools: [
-        { id: 'w4043', filler: '4043', diameterMm: 0.9, pricePerKg: 30, leftKg: 0.5 },
-        { id: 'w5356', filler: '5356', diameterMm: 0.9, pricePerKg: 30, leftKg: 0.5 },
+        { id: 'w4043', filler: '4043', diameterMm: 0.9, pricePerKg: 30, usualPrice: true, leftKg: 0.5 },
+        { id: 'w5356', filler: '5356', diameterMm: 0.9, pricePerKg: 30, usualPrice: true, leftKg: 0.5 },
       ],
       gases: [ARGON],
     },

@@ -74,8 +74,8 @@ function shownTime(seconds: number): Shown {
 
 /**
  * A value in the reader's system, as a figure and its unit apart (figures are set in the instrument face).
- * Lengths under 2 mm are shown to one more decimal, those given in µm to thousandths; times as a clock tells them; heavy
- * parts in kg or lb.
+ * Lengths under 2 mm are shown to one more decimal, those given in µm to thousandths; times as a clock tells them;
+ * heavy parts in kg or lb.
  */
 export function show(value: number, key: UnitKey, system: ReadingSystem): Shown {
   const { dimension, baseScale, symbol } = KEY_UNITS[key]

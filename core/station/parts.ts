@@ -74,6 +74,9 @@ export type NoArcStation = Omit<StationPlan, 'id' | 'data'> & { minutes: number 
 export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 /** A, b and c. */
+/** What a headline says while something is wanted. */
+export const wantsCall = (wants: readonly string[]): Sentence => [`Still wanted: ${wants.join(', ')}.`]
+
 export function list(items: readonly string[]): string {
   return items.length < 2 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items.at(-1)}`
 }

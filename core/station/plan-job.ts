@@ -3,6 +3,7 @@ import type { Basis, Job, Kit } from '../job/job.schema'
 import { STATION_IDS, STATION_NAMES, type StationId } from '../job/stations.table'
 import { bodyOf, type Body } from './take-in/body'
 import { choicesOf, planCall, type CallData } from './call/call'
+import { assumedIn } from './hand-over/assumed'
 import { planHandOver, type HandOverData, type Unmet } from './hand-over/hand-over'
 import { planKnow, type KnowData } from './know/know'
 import { mendsCome } from './mends/mends-come'
@@ -125,7 +126,8 @@ export function planJob(job: Job, kit: Kit): JobPlan {
   const prove = planProve(job, choices.process, mends, whole.planned?.steps ?? [])
   const phases = phasesOf(job, kit, mends, steps)
   const before = [takeIn, know, open, warm, weld, rebuild, prove]
-  const handOver = planHandOver(job, kit, phases, unmetBefore(job, before, prove.data), mends, steps)
+  const assumed = assumedIn(job, kit, know.data, whole.assumedG, steps)
+  const handOver = planHandOver(job, kit, phases, unmetBefore(job, before, prove.data), mends, steps, assumed)
   const judged = planCall(job, kit, know.data, whole.judgedBy, handOver.data.quote?.total ?? null)
   const call = warned({ ...judged, why: [...judged.why, ...mendVerdicts(mends)] })
   const all = { 'take-in': takeIn, know, call, open, warm, weld, rebuild, prove, 'hand-over': handOver }

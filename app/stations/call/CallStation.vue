@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import AssumedList from '~/bench/AssumedList.vue'
 import MattersPiece from '~/bench/MattersPiece.vue'
 import PickField from '~/bench/PickField.vue'
 import ReadingField from '~/bench/ReadingField.vue'
@@ -33,7 +34,8 @@ const fillers = computed(() =>
       >
     </template>
     <template #piece="{ working }"
-      ><OddsPiece /><WaysPiece /><MattersPiece /><DecisionsPiece /><CrackMapPiece /><RankingTables @working="working"
+      ><OddsPiece /><AssumedList /><WaysPiece /><MattersPiece /><DecisionsPiece /><CrackMapPiece /><RankingTables
+        @working="working"
     /></template>
   </StationFrame>
 </template>

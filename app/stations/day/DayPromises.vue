@@ -15,14 +15,13 @@ const settings = useSettings()
         <NuxtLink :to="`/job/${job.id}/take-in`" translate="no">{{ job.title }}</NuxtLink>
         <span
           ><template v-if="job.dueMin > 0">for <span class="figure">{{ when(job.dueMin) }}</span></template
-          ><template v-else>for a day that has gone</template>, done <span class="figure">{{ when(job.endMin) }}</span></span
+          ><template v-else>for a day that has gone</template>, done
+          <span class="figure">{{ when(job.endMin) }}</span></span
         >
         <span v-if="job.roomMin < 0"
           ><b>does not hold</b>, <span class="figure">{{ settings.text(-job.roomMin, 'min') }}</span> late</span
         >
-        <span v-else
-          ><span class="figure">{{ settings.text(job.roomMin, 'min') }}</span> to spare</span
-        >
+        <span v-else><span class="figure">{{ settings.text(job.roomMin, 'min') }}</span> to spare</span>
       </li>
     </ul>
   </section>

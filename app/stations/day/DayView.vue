@@ -45,10 +45,12 @@ const first = (task: (typeof tasks.value)[number]) =>
       <template v-if="planned.late.length"
         >Promises that do not hold: <b class="figure">{{ planned.late.length }}</b> of
         <b class="figure">{{ promises.length }}</b>. </template
-      >All of it is done <b class="figure">{{ dayName(planned.makespanMin) }}, {{ clock(planned.makespanMin) }}</b>, with
-      <b class="figure">{{ settings.text(handsMin(tasks), 'min') }}</b> of your hands in it.
+      >All of it is done <b class="figure">{{ dayName(planned.makespanMin) }}, {{ clock(planned.makespanMin) }}</b>,
+      with <b class="figure">{{ settings.text(handsMin(tasks), 'min') }}</b> of your hands in it.
     </h1>
-    <h1 v-else-if="planned && !busy">Nothing is open: every job on the shelf is handed over or has its stations settled.</h1>
+    <h1 v-else-if="planned && !busy">
+      Nothing is open: every job on the shelf is handed over or has its stations settled.
+    </h1>
     <h1 v-else>Planning the day…</h1>
     <div class="row no-print">
       <label>Hours <input v-model="from" class="figure" aria-label="Hours from" maxlength="5" /></label>
@@ -119,7 +121,7 @@ const first = (task: (typeof tasks.value)[number]) =>
           </td>
           <td class="figure wide">{{ clock(task.startMin + task.minutes) }}</td>
           <td>
-            {{ task.name }}<span v-if="task.unattended" class="quiet small"> by itself</span>
+            {{ task.name }}<span v-if="task.unattended" class="quiet small"> unattended</span>
             <NuxtLink :to="`/job/${task.jobId}/take-in`" class="of small" translate="no">{{ task.title }}</NuxtLink>
           </td>
           <td class="wide">
@@ -160,7 +162,7 @@ const first = (task: (typeof tasks.value)[number]) =>
         planned.makespanMin > planned.lowerBoundMin
           ? `at most ${settings.text(planned.makespanMin - planned.lowerBoundMin, 'min')} later than the best`
           : 'then: it is the best there is'
-      }}. Found by search; the bound is Jackson's (Carlier 1982).
+      }}. Found by search; the soonest it could end is worked out after Jackson (Carlier 1982).
     </p>
   </div>
 </template>

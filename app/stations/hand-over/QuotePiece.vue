@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useJob } from '~/stores/job'
+import AssumedList from '~/bench/AssumedList.vue'
 import { useSettings } from '~/stores/settings'
 
 const emit = defineEmits<{ working: [] }>()
@@ -70,6 +71,7 @@ const amount = (value: number) => `${data.value!.currency}${value.toFixed(2)}`
         </tr>
       </tfoot>
     </table>
+    <AssumedList />
   </template>
 </template>
 

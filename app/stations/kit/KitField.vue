@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { ref } from 'vue'
-import { useKit, type KitColumn, type KitList } from '~/composables/use-kit'
+import { computed, ref } from 'vue'
+import { isPrice, useKit, type KitColumn, type KitList } from '~/composables/use-kit'
 
 /** One figure or choice of one thing in the kit; what is not understood stays, and says why. */
 const props = defineProps<{ list: KitList; row: Record<string, unknown> & { id: string }; column: KitColumn }>()
 const { set, shown } = useKit()
+const usual = computed(() => props.row.usualPrice === true && isPrice(props.column))
 const wrong = ref<string | null>(null)
 function take(text: string) {
   wrong.value = set(props.list, props.row.id, props.column, text)
@@ -23,7 +24,7 @@ function take(text: string) {
     v-else
     :model-value="shown(row, column)"
     :label="column.label"
-    :suffix="column.suffix"
+    :suffix="usual ? 'usual price' : column.suffix"
     :placeholder="column.placeholder"
     :persistent-placeholder="column.placeholder !== undefined"
     maxlength="80"

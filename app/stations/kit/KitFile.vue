@@ -8,7 +8,7 @@ const { report, before, saveOut, bringIn, startFrom, putBack, empty } = useKitFi
 
 <template>
   <section>
-    <h2>The kit by itself</h2>
+    <h2>The kit on its own</h2>
     <div class="row">
       <button type="button" class="plain-button" data-testid="kit-out" @click="saveOut()">Take the kit out</button>
       <label class="plain-button"

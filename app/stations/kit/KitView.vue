@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { useKit } from '~/composables/use-kit'
+import { useAskedField } from '~/composables/use-asked-field'
 import KitFile from './KitFile.vue'
 import KitTable from './KitTable.vue'
 import MachineCards from './MachineCards.vue'
 import StockList from './StockList.vue'
 import { GASES, RODS, SPOOLS, TORCHES } from './columns'
 
+useAskedField()
 const { kit, unreadTaps, unreadDrills, rates, setRate, problem } = useKit()
 </script>
 
@@ -21,7 +23,7 @@ const { kit, unreadTaps, unreadDrills, rates, setRate, problem } = useKit()
       :columns="TORCHES"
       empty="No torch: without one nothing can be warmed."
     />
-    <StockList />
+    <StockList data-path="prices" tabindex="-1" />
     <KitTable list="rods" title="Rods" :columns="RODS" empty="No rods: filler is priced at nothing until there are." />
     <KitTable
       list="spools"
@@ -73,6 +75,8 @@ const { kit, unreadTaps, unreadDrills, rates, setRate, problem } = useKit()
         :label="rate.label"
         inputmode="decimal"
         :model-value="kit[rate.key]"
+        :data-path="rate.key"
+        :suffix="rate.key === 'ratePerHour' && kit.rateAssumed ? 'assumed' : undefined"
         @update:model-value="setRate(rate.key, $event ?? '')"
       />
     </div>

@@ -22,9 +22,11 @@ export function useStock() {
     [openJobs, () => shop.kit],
     async () => {
       const mine = ++ticket
-      const found = await shelf.stock((openJobs.value ?? []).slice(0, MOST_JOBS), toRaw(shop.kit)).catch((error: unknown) => {
-        if (mine === ticket) trouble.value = brokeOff(error).reason
-      })
+      const found = await shelf
+        .stock((openJobs.value ?? []).slice(0, MOST_JOBS), toRaw(shop.kit))
+        .catch((error: unknown) => {
+          if (mine === ticket) trouble.value = brokeOff(error).reason
+        })
       if (mine !== ticket || !found) return
       stock.value = found
       trouble.value = null

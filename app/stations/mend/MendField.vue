@@ -23,7 +23,9 @@ const few = computed(() => items.value.length <= 3)
 const many = computed(() => (Array.isArray(chosen.value) ? chosen.value : []) as string[])
 const set = (value: unknown) => store.edit(keys.value, value ?? undefined)
 const tick = (id: string, on: boolean | null) => set(on ? [...many.value, id] : many.value.filter(each => each !== id))
-const isSaid = computed(() => Boolean((held.value as { typed?: string } | undefined)?.typed))
+const isSaid = computed(() =>
+  Boolean(typeof held.value === 'string' ? held.value.trim() : (held.value as { typed?: string } | undefined)?.typed),
+)
 const note = computed(
   () =>
     props.field.help ??

@@ -2,8 +2,10 @@
 import { computed } from 'vue'
 import { WHOLE_WORDS } from '#core/job-plan/words'
 import { wayName } from '#core/mend/way-name'
+import { wantsCall } from '#core/station/parts'
 import type { MendRow } from '#core/station/mends/mend-row'
 import { warmthOfMend } from '#core/station/warm/warm-on-part'
+import SentenceLine from '~/bench/SentenceLine.vue'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
 
@@ -22,7 +24,7 @@ const warm = computed(() => (store.plan ? warmthOfMend(store.plan.warm.data, pro
 </script>
 
 <template>
-  <p v-if="row.wants.length" data-testid="mend-wants">Wants {{ row.wants.join(' and ') }}.</p>
+  <p v-if="row.wants.length" data-testid="mend-wants"><SentenceLine :sentence="wantsCall(row.wants)" /></p>
   <p v-else-if="!planned" role="alert">{{ row.reason }}</p>
   <template v-else>
     <p data-testid="mend-call">

@@ -29,7 +29,7 @@ const tick = (id: string, on: boolean | null) =>
       <p class="quiet small">
         <template v-if="step.minutes !== null"
           ><span class="figure">{{ settings.text(step.minutes, 'min') }}</span
-          >{{ step.unattended ? ' by itself' : '' }}, </template
+          >{{ step.unattended ? ' unattended' : '' }}, </template
         >{{ step.why }}<template v-if="step.ban">. <b class="ban">{{ capital(step.ban) }}.</b></template
         ><template v-if="step.hold">{{ step.ban ? ' ' : '. ' }}<b>Hold until: {{ step.hold }}.</b></template>
       </p>

@@ -28,8 +28,8 @@ async function print() {
     <v-card title="A scale card to print">
       <v-card-text>
         <p>
-          Laid beside the part, in the plane of what is measured, it scales and squares a picture by itself. Print it at
-          100 %, prove its ruled line with a rule, stick it on something stiff.
+          Laid beside the part, in the plane of what is measured, it gives a picture its scale and squares it. Print it
+          at 100 %, prove its ruled line with a rule, stick it on something stiff.
         </p>
         <v-select v-model="card" :items="cards" label="Size" />
         <v-select v-model="sheet" :items="sheets" label="Paper" />

@@ -47,7 +47,7 @@ const outline = computed(() => aim.value?.cornersPx?.map(([x, y]) => `${x},${y}`
         <button v-if="torch !== null" type="button" class="plain-button" :aria-pressed="torch" @click="light()">
           light
         </button>
-        <v-checkbox v-model="byItself" label="by itself when sharp and square" />
+        <v-checkbox v-model="byItself" label="takes it when sharp and square" />
         <button type="button" class="plain-button" @click="shown = false">Leave it</button>
       </div>
     </div>

@@ -14,7 +14,7 @@ const card = computed(() => picture.value?.scale.card ?? null)
 </script>
 
 <template>
-  <section v-if="picture" aria-label="Read off by itself">
+  <section v-if="picture" aria-label="Read off the picture">
     <div class="row">
       <button type="button" class="plain-button" :disabled="!!busy" data-testid="find-card" @click="reading.card()">
         Find the scale card

@@ -5,13 +5,13 @@ import { useSettings } from '~/stores/settings'
 import { useFirstSteps } from './use-first-steps'
 
 const settings = useSettings()
-const { wanted, kitted, torch, job, kit, begin, skip } = useFirstSteps()
+const { wanted, kitted, torch, rated, job, kit, begin, rate, wrongRate, skip } = useFirstSteps()
 const amps = (a: number) => settings.text(a, 'a')
 </script>
 
 <template>
   <section v-if="wanted" class="steps" aria-labelledby="first-steps" data-testid="first-steps">
-    <h2 id="first-steps">A new bench, in three steps</h2>
+    <h2 id="first-steps">A new bench, in four steps</h2>
     <ol>
       <li :class="{ done: kitted }">
         <b>Your machine.</b>
@@ -46,6 +46,22 @@ const amps = (a: number) => settings.text(a, 'a')
           {{ ' ' }}It comes with the machine above, or <NuxtLink to="/kit">put yours in</NuxtLink>.
         </template>
       </li>
+      <li :class="{ done: rated }">
+        <b>Your hour.</b>{{ ' ' }}What an hour of work costs here; until you say, {{ kit.currency
+        }}{{ kit.ratePerHour.toFixed(2) }} is assumed and every price says so. Rods, wire and gas stand at usual prices
+        until you put yours in at the kit.
+        <div class="row rate">
+          <v-text-field
+            label="An hour of work"
+            inputmode="decimal"
+            :prefix="kit.currency"
+            :model-value="rated ? kit.ratePerHour : ''"
+            :error-messages="wrongRate ? [wrongRate] : []"
+            data-testid="first-rate"
+            @change="rate(($event.target as HTMLInputElement).value)"
+          />
+        </div>
+      </li>
       <li :class="{ done: job }">
         <b>Your first job.</b>{{ ' ' }}Name the part below and take it in; or look round first, in
         <button type="button" class="open-figure" @click="goToShop('made-up')">a made-up shop</button>, kept apart from
@@ -77,6 +93,10 @@ li {
 }
 .done {
   color: var(--slate);
+}
+.rate {
+  max-width: 260px;
+  margin-top: 8px;
 }
 .choices {
   flex-wrap: wrap;

@@ -1,15 +1,23 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import MoneyField from '~/bench/MoneyField.vue'
 import PickField from '~/bench/PickField.vue'
 import PickMany from '~/bench/PickMany.vue'
 import ReadingField from '~/bench/ReadingField.vue'
 import StationFrame from '~/bench/StationFrame.vue'
 import WordsField from '~/bench/WordsField.vue'
+import { formInName } from '#core/metal/identify/form-in-name'
+import { useJob } from '~/stores/job'
 import BeginWith from './BeginWith.vue'
 import BrokenPick from './BrokenPick.vue'
 import ComebackFields from './ComebackFields.vue'
 import PartFacts from './PartFacts.vue'
 import WhatIsAtStake from './WhatIsAtStake.vue'
+
+const store = useJob()
+const named = computed(() =>
+  store.job!.know.form && store.job!.know.form === formInName(store.job!.title) ? 'as its name says' : undefined,
+)
 </script>
 
 <template>
@@ -17,6 +25,7 @@ import WhatIsAtStake from './WhatIsAtStake.vue'
     <template #above><BeginWith /></template>
     <template #readings>
       <BrokenPick />
+      <PickField path="know.form" :note="named" clearable />
       <PickField path="takeIn.does" />
       <PickField path="takeIn.moves" />
       <PickField path="takeIn.soak" />

@@ -117,7 +117,7 @@ onKeyStroke(
         <p class="why">{{ move.why }}</p></template
       >
       <template v-else-if="allLaid"
-        ><h1>All laid: arc off, and let it cool by itself.</h1>
+        ><h1>All laid: arc off, and let it cool in still air.</h1>
         <p class="row why">
           <NuxtLink
             v-if="nextMend"

@@ -107,6 +107,7 @@ export function maker(kit: Kit, heat: Heat, hazards: readonly string[], kinds: R
         price: 0,
       }
       step.price = priceOf(kit, step) + extra
+      if (extra && phase !== 'extra') step.bought = extra
       steps.push(step)
       heat.pass(minutes)
       return id

@@ -69,7 +69,15 @@ export function ownWork(
   const after = [step.mill ? readyMill() : undefined, step.at ? waits.get(id) : undefined]
   if (step.machineMin) {
     if (step.handMin > 0)
-      addFor(id, { ...common, trade: 'fit', code: 'find-on-mill', kind: 'hand', minutes: step.handMin, after })
+      addFor(id, {
+        ...common,
+        extra: 0,
+        trade: 'fit',
+        code: 'find-on-mill',
+        kind: 'hand',
+        minutes: step.handMin,
+        after,
+      })
     addFor(id, { ...common, code: step.code, kind: 'machine', minutes: step.machineMin, after, cautions, hot: warmed })
   } else addFor(id, { ...common, code: step.code, kind: 'hand', minutes: step.handMin, after, cautions, hot: warmed })
 }

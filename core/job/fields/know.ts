@@ -4,10 +4,10 @@ import { maybePick, reading, words } from './declared'
 /** What a test can show, in words. */
 type Seen<Test extends keyof typeof SEEN> = Readonly<Record<(typeof SEEN)[Test][number], string>>
 const FORM: Seen<'form'> = {
-  sheet: 'sheet or plate',
-  extrusion: 'extrusion',
-  forging: 'forging',
   casting: 'casting',
+  sheet: 'sheet or plate',
+  extrusion: 'bar, tube or section',
+  forging: 'forging',
   'machined-all-over': 'machined all over',
 }
 const SURFACE: Seen<'surface'> = {

@@ -1,6 +1,7 @@
 import { weldGroove } from '../../fit/weld-groove'
 import { slugAcrossMm } from '../../fit/slug-size'
 import { castDeepMm } from '../../thread/cast-depth'
+import { insertPrice } from '../../thread/insert-price.table'
 import type { Thread } from '../../thread/thread'
 import type { Laid, Work } from '../kind'
 import {
@@ -169,7 +170,16 @@ export function givenBack(
         removedMm3: 0,
         laid: [],
         opening: out,
-        rebuild: [{ code: way, trade: 'fit', handMin: way === 'wire-insert' ? 9 : 13, machineMin: 4, cold: true }],
+        rebuild: [
+          {
+            code: way,
+            trade: 'fit',
+            handMin: way === 'wire-insert' ? 9 : 13,
+            machineMin: 4,
+            cold: true,
+            costs: insertPrice(way, majorMm),
+          },
+        ],
       }
     case 'longer-bolt':
       return {

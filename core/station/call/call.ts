@@ -8,7 +8,7 @@ import { rodOf } from '../../job-plan/decide/filler'
 import type { Asked, JobPlanned, PlannedMend } from '../../job-plan/job-planned'
 import { caution } from '../../safety/cautions.table'
 import type { KnowData } from '../know/know'
-import { capital, count, figure, words, type Sentence, type StationPlan, type Working } from '../parts'
+import { capital, count, figure, words, type Sentence, type StationPlan, type Working, wantsCall } from '../parts'
 import { money } from '../hand-over/hand-over'
 import { dilutionOf } from '../mends/at-hand'
 import { kindOf } from '../../mend/registry'
@@ -132,7 +132,9 @@ export function planCall(
         : kindOf(first.kind).name
       : `${process?.name ?? choices.process} with ${choices.filler}`
   const sentence: Sentence = !judged
-    ? [wants.length ? `Wants ${wants.join(', ')}.` : 'No call yet.']
+    ? wants.length
+      ? wantsCall(wants)
+      : ['No call yet.']
     : outcome === 'refer'
       ? [
           `Send it on: ${call.decision === 'refer' && takeIn.safetyCritical === 'none' ? 'by your own decision' : judged.because}.`,
@@ -171,7 +173,7 @@ export function planCall(
   if (filler)
     why.push([
       words(filler.filler, 'filler'),
-      `: ${filler.reasons.join('; ') || 'by strength and crack index'}; crack index `,
+      `: ${filler.reasons.join('; ') || 'by strength and by how it cracks'}; cracking figure `,
       figure(Number(filler.crackIndex.toFixed(2)), 'number', 'filler'),
       ` (${filler.crackRating}).`,
     ])

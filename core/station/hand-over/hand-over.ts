@@ -9,6 +9,7 @@ import { spentOn, type Spent } from '../../job-plan/cost'
 import { wholeRods } from '../../job-plan/rods'
 import type { Made } from '../../job-plan/step'
 import { capital, count, figure, list, words, type Sentence, type StationPlan } from '../parts'
+import type { Assumed } from './assumed'
 import type { Phase } from './phases'
 
 /** Why a job may not be handed over yet: by code, and in words. */
@@ -23,6 +24,8 @@ export interface HandOverData {
   actualTotalMin: number | null
   plannedTotalMin: number
   currency: string
+  /** What the price goes by that nobody has said. */
+  assumed: readonly Assumed[]
 }
 
 /** Money as it is written in the shop. */
@@ -34,13 +37,18 @@ function billOf(kit: Kit, steps: readonly Made[]) {
   const price = (line: keyof Spent) => spent.reduce((sum, of) => sum + of[line], 0)
   const used = (of: 'gasL' | 'fuelL' | 'kWh') => steps.reduce((sum, { uses }) => sum + (uses?.[of] ?? 0), 0)
   const rods = steps.reduce((sum, { uses }) => sum + (uses?.rods.reduce((all, { count }) => all + count, 0) ?? 0), 0)
+  const bought = steps.reduce((sum, step) => sum + (step.bought ?? 0), 0)
   const litres = used('gasL') + used('fuelL')
   const line = (name: string, of: keyof Spent) => (price(of) > 0 ? [{ name, price: price(of) }] : [])
   return {
     filler: { rods, pricePerRod: rods > 0 ? price('rods') / rods : 0 },
     gas: { litres, pricePerL: litres > 0 ? price('gas') / litres : 0 },
     power: { kWh: used('kWh'), pricePerKWh: kit.pricePerKWh },
-    other: [...line('Wire', 'wire'), ...line('Discs, brushes and wipes', 'abrasives')],
+    other: [
+      ...(bought > 0 ? [{ name: 'Thread inserts', price: bought }] : []),
+      ...line('Wire', 'wire'),
+      ...line('Discs, brushes and wipes', 'abrasives'),
+    ],
   }
 }
 
@@ -68,6 +76,7 @@ export function planHandOver(
   unmet: readonly Unmet[],
   mends: MendsData,
   steps: readonly Made[],
+  assumed: readonly Assumed[],
 ): StationPlan<HandOverData> {
   const bill = billOf(kit, steps)
   const input = {
@@ -89,7 +98,7 @@ export function planHandOver(
   const price = quote ? money(quote.total, kit.currency) : ''
   const call: Sentence =
     !quote || !ready
-      ? ['Wants a mend with its readings before there is a price.']
+      ? ['No price yet: still wanted is a mend with its readings.']
       : [
           words(price, 'quote'),
           ' in all',
@@ -186,6 +195,6 @@ export function planHandOver(
       price: ready && quote ? Math.round(100 * quote.total) / 100 : null,
       open: inOrder(unmet.map(({ code }) => code)),
     },
-    data: { quote: ready ? quote : null, phases, actualTotalMin, plannedTotalMin, currency: kit.currency },
+    data: { quote: ready ? quote : null, phases, actualTotalMin, plannedTotalMin, currency: kit.currency, assumed },
   }
 }

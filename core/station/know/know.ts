@@ -10,6 +10,7 @@ import { metalHazards } from '../../metal/identify/identify'
 import { compositionMatches, type CompositionMatch } from '../../metal/identify/composition-matches'
 import { densityResolves, type DensityResolves } from '../../metal/identify/density-resolves'
 import { BENCH_TESTS } from '../../metal/identify/tests.table'
+import { leftOpenPct } from '../../metal/identify/left-open'
 import { readMark } from '../../metal/identify/read-mark'
 import { askFor } from '../ask-core'
 import { evidenceOf, type JobEvidence } from './evidence-of'
@@ -126,9 +127,9 @@ export function planKnow(job: Job): StationPlan<KnowData> {
     ])
   if (nextTest && next)
     why.push([
-      `Next: ${nextTest.name.toLowerCase()}, worth `,
-      figure(Number(next.bits.toFixed(2)), 'number', 'identify'),
-      ' bits in ',
+      `Next: ${nextTest.name.toLowerCase()}: leaves about `,
+      figure(leftOpenPct(next.bits), 'pct', 'identify'),
+      ' of what is open now, in ',
       figure(next.minutes, 'min'),
       next.destructive ? '; it marks the part.' : '.',
     ])

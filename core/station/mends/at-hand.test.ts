@@ -79,7 +79,7 @@ describe('what is picked for the part', () => {
     )
     expect(plan.open.wants).toEqual([])
     expect(plan.mends.rows[0]!.planned!.decision).toBe('repair')
-    expect(plan.weld).toMatchObject({ wants: ['a machine in the kit'], call: ['Wants a machine in the kit.'] })
+    expect(plan.weld).toMatchObject({ wants: ['a machine in the kit'], call: ['Still wanted: a machine in the kit.'] })
   })
   it('is said by the call as the mends have it', () => {
     const plan = planJob(part(), kit)

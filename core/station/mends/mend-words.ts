@@ -2,7 +2,7 @@ import type { Caution } from '../../ask/question'
 import { type KindId } from '../../mend/registry'
 import { wayName } from '../../mend/way-name'
 import { saidOf } from '../../job-plan/words'
-import { capital, count, figure, type Sentence, type StationPlan } from '../parts'
+import { capital, count, figure, type Sentence, type StationPlan, wantsCall } from '../parts'
 import type { MendRow, MendsData } from './mend-row'
 import type { Shown } from './said'
 import { weldWants } from './weld-words'
@@ -16,7 +16,7 @@ const VERDICT_WORDS = {
 
 /** The headline of a mend that is not to be worked on, or not yet; null where it is. */
 export function refusedCall({ kind, wants, reason, planned }: MendRow): Sentence | null {
-  if (wants.length) return [`Wants ${wants.join(' and ')}.`]
+  if (wants.length) return wantsCall(wants)
   if (!planned) return [`${capital(reason ?? 'not worked out')}.`]
   const { decision, because } = planned
   if (decision !== 'decline' && decision !== 'refer') return null

@@ -3,7 +3,7 @@ import { MIG_MODE_WORDS } from '../../arc/mig-modes.table'
 import type { Job, Kit } from '../../job/job.schema'
 import { SEEN_IN_PUDDLE } from '../../job/words.table'
 import type { StationPlan } from '../parts'
-import { capital, count, figure, words, type Sentence, type Working } from '../parts'
+import { capital, count, figure, words, type Sentence, type Working, wantsCall } from '../parts'
 import { schoolsWhy, setUpChange, setUpWhy } from '../weld/set-up-words'
 import { interpassWords } from '../weld/soak-words'
 import type { MendRow } from './mend-row'
@@ -74,7 +74,7 @@ export function weldCall(row: MendRow): Sentence {
   if (done && done === log.passes.length) return ['All passes laid. Let it cool slowly, then look at it.']
   if (flame) return flame.says.call
   const [first] = setUps
-  if (first && !first.set.machine) return [`Wants ${A_MACHINE}.`]
+  if (first && !first.set.machine) return wantsCall([A_MACHINE])
   return first ? setCall(first, row) : [`${passesLeft(row)}.`]
 }
 

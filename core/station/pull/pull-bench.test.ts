@@ -70,7 +70,7 @@ describe('the pull bench', () => {
     expect(steps[1]!.pathMm.at(-1)).toEqual(steps[0]!.pathMm[0])
     expect(of('cold').beads[0]!.strainAlong!).toBeLessThan(of('planned').beads[0]!.strainAlong!)
     expect(new Set(ways.map(({ id }) => id)).size).toBe(ways.length)
-    // Planned with the sides turn about it begins with both roots: what is planned already is not offered once more.
+    // Planned with the sides in turn it begins with both roots: what is planned already is not offered once more.
     const twoSided = benchOf({
       ...cover,
       mends: cover.mends.map(mend => ({ ...mend, readings: { ...mend.readings, sides: '2', ...WIDE } })),

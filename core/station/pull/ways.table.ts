@@ -22,8 +22,8 @@ export interface Way {
 export const WAYS: Record<Way['id'], string> = {
   planned: 'as planned, free',
   'one-side': 'one side finished first',
-  'turn-about': 'sides turn about',
-  'roots-first': 'roots of both sides first, then the fills turn about',
+  'turn-about': 'sides in turn',
+  'roots-first': 'roots of both sides first, then the fills from each side in turn',
   held: 'clamped flat until it is cold',
   strongback: 'stiff bars clamped across it until it is cold',
   warm: 'warmed 80 K more',

@@ -2,7 +2,7 @@ import type { heatPreheat } from '../../heat/question'
 import type { AnswerTo } from '../../ask/question'
 import type { Kit } from '../../job/job.schema'
 import type { Warmth } from '../../warm/decide'
-import { count, figure, list, type Sentence } from '../parts'
+import { count, figure, type Sentence, wantsCall } from '../parts'
 import type { WarmZone } from './warm-on-part'
 
 /** What warming comes to, for its call: as it was worked out, and what it could not be worked out for. */
@@ -80,7 +80,7 @@ export function warmCall(told: WarmTold): Sentence {
   if (torch && zones.length) return onPartCall(torch.name, told)
   if (torch && heating) return lumpCall(torch.name, told, heating)
   if (refused) return [`Not warmed: ${refused}.`]
-  return warmth.need === 'none' ? ['No preheat: weld it as it lies, dry.'] : [`Wants ${list([...wants])}.`]
+  return warmth.need === 'none' ? ['No preheat: weld it as it lies, dry.'] : wantsCall(wants)
 }
 
 const TOO_SMALL = 'torch too small'

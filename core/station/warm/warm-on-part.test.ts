@@ -81,7 +81,9 @@ describe('warming on the part itself', () => {
     expect(data.zones).toHaveLength(1)
     expect(data.warmth).toMatchObject({ where: 'zone', reaches: true })
     expect(data.zones[0]!.farC).toBeLessThan(40)
-    expect(text(call)).toMatch(/^Warm the zone to 110 °C: \d+ min(?: \d+ s)? with the propylene torch swept along it\.$/)
+    expect(text(call)).toMatch(
+      /^Warm the zone to 110 °C: \d+ min(?: \d+ s)? with the propylene torch swept along it\.$/,
+    )
     expect(short).toMatch(/^zone to 110 °C in \d min$/)
     expect(clocks).toEqual([{ name: 'Warm the zone', seconds: data.zones[0]!.onS }])
     expect(workings.cells!.steps.map(step => step.label)).toContain('Far end then')

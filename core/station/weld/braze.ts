@@ -12,7 +12,7 @@ import type { FlamePlace } from './flame-place'
 import type { Body } from '../take-in/body'
 import { weighed } from '../warm/warm-decision'
 import { warmOnPart, type WarmZone } from '../warm/warm-on-part'
-import { capital, count, figure, type NoArcStation, type Sentence, type Working } from '../parts'
+import { capital, count, figure, type NoArcStation, type Sentence, type Working, wantsCall } from '../parts'
 import type { Torch, WarmData } from '../warm/warm'
 import { brazeRodOf, type ProcessId } from '../../process/registry'
 import { caution } from '../../safety/cautions.table'
@@ -203,7 +203,7 @@ export function brazeStation(brazing: BrazeData | { wants: string[] } | { reason
   return {
     short: said?.short ?? `wants ${wants[0] ?? 'readings'}`,
     wants,
-    call: said?.call ?? ['reason' in brazing ? `Not brazed: ${brazing.reason}.` : `Wants ${wants.join(' and ')}.`],
+    call: said?.call ?? ('reason' in brazing ? [`Not brazed: ${brazing.reason}.`] : wantsCall(wants)),
     why: said?.why ?? [],
     change: said?.change ?? [],
     cautions: [caution('torch-fire'), caution('hot-no-glow'), ...(braze?.plan.cautions ?? [])],

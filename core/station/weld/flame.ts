@@ -7,7 +7,7 @@ import { caution } from '../../safety/cautions.table'
 import { askFor } from '../ask-core'
 import type { Body } from '../take-in/body'
 import { COOL_MIN } from '../../mend/minutes.table'
-import { capital, figure, type NoArcStation, type Sentence, type Working } from '../parts'
+import { capital, figure, type NoArcStation, type Sentence, type Working, wantsCall } from '../parts'
 import type { FlamePlace } from './flame-place'
 import { airC } from '../../warm/air'
 import type { Torch, WarmData } from '../warm/warm'
@@ -158,9 +158,7 @@ export function flameStation(found: FlameData | { wants: string[] } | { reason: 
   return {
     short: said?.short ?? `wants ${wants[0] ?? 'readings'}`,
     wants,
-    call: said?.call ?? [
-      'reason' in found ? `Not welded with a flame: ${found.reason}.` : `Wants ${wants.join(' and ')}.`,
-    ],
+    call: said?.call ?? ('reason' in found ? [`Not welded with a flame: ${found.reason}.`] : wantsCall(wants)),
     why: said?.why ?? [],
     change: said?.change ?? [],
     cautions: [caution('torch-fire'), caution('hot-no-glow'), ...(flame?.plan.cautions ?? [])],
