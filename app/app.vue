@@ -8,6 +8,7 @@ import MadeUp from '~/bench/MadeUp.vue'
 import NotStored from '~/bench/NotStored.vue'
 import KeyList from '~/bench/KeyList.vue'
 import TopBar from '~/bench/TopBar.vue'
+import { useKeptFocus } from '~/composables/kept-focus'
 import { typingNow } from '~/composables/typing'
 import { speak } from '~/composables/use-words'
 import { watchInstall } from '~/composables/use-install'
@@ -25,6 +26,7 @@ const route = useRoute()
 const router = useRouter()
 const keysShown = ref(false)
 watchInstall()
+useKeptFocus()
 /** The words of the language asked for did not arrive. */
 const wordless = ref(false)
 const failure = ref<string | null>(null)

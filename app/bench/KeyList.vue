@@ -26,6 +26,7 @@ const KEYS = [
           </tr>
         </tbody>
       </table>
+      <p><NuxtLink to="/strip" @click="open = false">What each station is for, on one sheet</NuxtLink></p>
       <button type="button" class="plain-button" @click="open = false">Close</button>
     </v-card>
   </v-dialog>

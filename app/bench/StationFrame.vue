@@ -2,11 +2,13 @@
 import { computed, ref } from 'vue'
 import { onKeyStroke, useMediaQuery } from '@vueuse/core'
 import { STATION_NAMES, type StationId } from '#core/job/stations.table'
+import { wantsCall } from '#core/station/parts'
 import { useAskedField } from '~/composables/use-asked-field'
 import { typingNow } from '~/composables/typing'
 import { useJob } from '~/stores/job'
 import PartFigure from '~/drawing/PartFigure.vue'
 import SentenceLine from './SentenceLine.vue'
+import StationHelp from './StationHelp.vue'
 import TheCall from './TheCall.vue'
 import WorkingDrawer from './WorkingDrawer.vue'
 
@@ -18,6 +20,12 @@ const plan = computed(() => store.plan?.[props.id])
 const partFirst = computed(() => ['take-in', 'call', 'warm', 'hand-over'].includes(props.id))
 const shown = ref<string | null>(null)
 const onPiece = ref(false)
+/** Why it cannot be settled yet; a headline that says so itself says it once. */
+const isGrey = computed(() => Boolean(plan.value && plan.value.wants.length && props.id !== 'prove'))
+const grey = computed(() => {
+  if (!plan.value || !isGrey.value || plan.value.settled) return null
+  return plan.value.call[0] === wantsCall(plan.value.wants)[0] ? null : String(wantsCall(plan.value.wants)[0])
+})
 /** On a phone the piece is a window that scrolls, so keys must be able to reach it. */
 const narrow = useMediaQuery('(max-width: 899px)')
 const firstWorking = computed(() => Object.keys(plan.value?.workings ?? {})[0] ?? null)
@@ -32,7 +40,7 @@ const bare = (text: string) => text.replace(/\.$/, '') || 'empty'
   <div v-if="plan" class="station" :class="{ 'on-piece': onPiece, 'with-above': $slots.above }">
     <div v-if="$slots.above" class="above"><slot name="above" /></div>
     <header>
-      <p class="where">{{ STATION_NAMES[id] }}</p>
+      <div class="where">{{ STATION_NAMES[id] }}<StationHelp :id="id" /></div>
       <h1 data-testid="call"><SentenceLine :sentence="plan.call" @working="shown = $event" /></h1>
       <p v-if="plan.held.length" class="held">
         {{
@@ -54,13 +62,14 @@ const bare = (text: string) => text.replace(/\.$/, '') || 'empty'
         v-if="!plan.settled || plan.changed.length"
         type="button"
         class="plain-button"
-        :disabled="(plan.wants.length > 0 && id !== 'prove') || plan.held.length > 0"
+        :disabled="isGrey || plan.held.length > 0"
         data-testid="settle"
         @click="store.settle(id)"
       >
         {{ plan.changed.length ? 'Settle again' : 'Settled' }}
       </button>
       <button v-else type="button" class="plain-button slight" @click="store.unsettle(id)">Open again</button>
+      <p v-if="grey" class="small quiet grey" data-testid="grey-because">{{ grey }}</p>
       <button type="button" class="plain-button slight narrow-only" :aria-pressed="onPiece" @click="onPiece = !onPiece">
         {{ onPiece ? 'Readings and call' : 'All of the piece' }}
       </button>
@@ -138,6 +147,15 @@ h1 :deep(.figure) {
   justify-self: end;
   align-self: start;
   padding: 10px 24px 0 0;
+  max-width: 200px;
+  flex-wrap: wrap;
+  justify-content: flex-end;
+}
+.grey {
+  margin: 0;
+  flex-basis: 100%;
+  text-align: right;
+  line-height: 1.25;
 }
 .with-above header,
 .with-above .actions {
@@ -197,9 +215,14 @@ h1 :deep(.figure) {
     padding: 6px 16px;
     background: var(--paper);
     border-top: 1px solid var(--hairline);
+    max-width: none;
   }
   .actions > * {
     flex: 1;
+  }
+  .actions > .grey {
+    flex-basis: 100%;
+    text-align: left;
   }
   .readings,
   .call {

@@ -31,7 +31,9 @@ watch(() => props.current, bringInView, { flush: 'post' })
 
 <template>
   <div class="holder no-print">
-    <button v-show="more.before" type="button" class="turn" aria-label="Stations before" @click="turn(-1)">‹</button>
+    <button type="button" class="turn" :class="{ none: !more.before }" aria-label="Stations before" @click="turn(-1)">
+      ‹
+    </button>
     <nav ref="strip" class="strip" aria-label="Stations">
       <NuxtLink
         v-for="(id, index) in STATION_IDS"
@@ -58,7 +60,9 @@ watch(() => props.current, bringInView, { flush: 'post' })
         }}</span>
       </NuxtLink>
     </nav>
-    <button v-show="more.after" type="button" class="turn" aria-label="Stations after" @click="turn(1)">›</button>
+    <button type="button" class="turn" :class="{ none: !more.after }" aria-label="Stations after" @click="turn(1)">
+      ›
+    </button>
   </div>
 </template>
 
@@ -168,6 +172,10 @@ watch(() => props.current, bringInView, { flush: 'post' })
     scroll-snap-type: x mandatory;
     scrollbar-width: none;
     container-type: inline-size;
+  }
+  /* Their room stays: were the strip to grow at its end, it would go back to where it stood. */
+  .turn.none {
+    visibility: hidden;
   }
   .turn {
     display: block;

@@ -28,6 +28,7 @@ const trouble = computed(() => (error.value ? [error.value] : store.unstored.has
   <v-textarea
     v-if="declared?.long"
     class="words"
+    :data-path="path"
     :label="label"
     :model-value="shown"
     :maxlength="max"
@@ -40,6 +41,7 @@ const trouble = computed(() => (error.value ? [error.value] : store.unstored.has
   <v-text-field
     v-else
     class="words"
+    :data-path="path"
     :label="label"
     :hint="note"
     :persistent-hint="note !== undefined"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useJob } from '~/stores/job'
+import { billed } from '#core/station/hand-over/billed'
 import AssumedList from '~/bench/AssumedList.vue'
 import { useSettings } from '~/stores/settings'
 
@@ -51,9 +52,9 @@ const amount = (value: number) => `${data.value!.currency}${value.toFixed(2)}`
         </tr>
       </thead>
       <tbody>
-        <tr v-for="line in data.quote.lines" :key="line.name + line.kind">
+        <tr v-for="(line, n) in billed(data.quote)" :key="n">
           <td>{{ line.name }}</td>
-          <td class="num">{{ line.unit ? `${Number(line.quantity.toPrecision(3))} ${line.unit}` : '' }}</td>
+          <td class="num">{{ line.amount }}</td>
           <td class="num">{{ amount(line.price) }}</td>
         </tr>
       </tbody>

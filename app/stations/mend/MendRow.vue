@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { wayName } from '#core/mend/way-name'
-import { ref } from 'vue'
+import { nextTick, ref } from 'vue'
 import { MOST_MENDS } from '#core/job/new-mend'
 import { kindOf, type KindId } from '#core/mend/registry'
+import { FIRST_READING, focusWhenThere } from '~/composables/kept-focus'
 import KindSketch from '~/drawing/KindSketch.vue'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
@@ -13,7 +14,9 @@ const settings = useSettings()
 const { all, current, show, add, kinds } = useMends()
 const choosing = ref(false)
 function pick(kind: KindId) {
-  if (add(kind) === null) choosing.value = false
+  if (add(kind) !== null) return
+  choosing.value = false
+  void nextTick(() => focusWhenThere(FIRST_READING))
 }
 const standing = (id: string) => {
   const row = store.plan?.mends.rows.find(each => each.id === id)

@@ -1,7 +1,8 @@
 import { useLocalStorage } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { STARTER_KITS, type StarterId } from '#core/job/starter-kits.table'
 import { WHICH_SHOP } from '~/db/which-shop'
+import { focusWhenThere } from '~/composables/kept-focus'
 import { useSettings } from '~/stores/settings'
 import { useShop } from '~/stores/shop'
 
@@ -26,10 +27,17 @@ export function useFirstSteps() {
     if (!text.trim()) return
     const read = settings.read(text, 'number')
     wrongRate.value = !read.ok ? read.message : read.value < 0 || read.value > MOST_RATE ? 'an amount from 0 up' : null
-    if (read.ok && !wrongRate.value)
-      void shop.changeKit(kit => ({ ...kit, ratePerHour: read.value, rateAssumed: false }))
+    if (!read.ok || wrongRate.value) return
+    focusWhenThere('[data-testid="new-title"] input')
+    void shop.changeKit(kit => ({ ...kit, ratePerHour: read.value, rateAssumed: false }))
   }
-  const begin = (id: StarterId) => shop.changeKit(kit => ({ ...kit, ...structuredClone(STARTER_KITS[id].kit) }))
+  function begin(id: StarterId) {
+    focusWhenThere('[data-testid="first-rate"] input')
+    return shop.changeKit(kit => ({ ...kit, ...structuredClone(STARTER_KITS[id].kit) }))
+  }
+  onMounted(() => {
+    if (wanted.value && !kitted.value) focusWhenThere('[data-starter]')
+  })
   return {
     wanted,
     kitted,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import type { KindId } from '#core/mend/registry'
+import { FIRST_READING, focusWhenThere } from '~/composables/kept-focus'
 import KindSketch from '~/drawing/KindSketch.vue'
 import { useMends } from '~/stations/mend/use-mend'
 import LiveCamera from '~/stations/pictures/LiveCamera.vue'
@@ -11,6 +12,7 @@ import { useJob } from '~/stores/job'
 const store = useJob()
 const router = useRouter()
 const { kinds, add } = useMends()
+onMounted(() => fresh.value && focusWhenThere('[data-begin]'))
 const added = ref(false)
 const live = ref(false)
 const { report, take, fromInput, fromDrop, fromPaste } = useAddPictures(id => {
@@ -25,6 +27,7 @@ async function pick(kind: KindId) {
   if (add(kind) !== null) return
   const id = store.job!.mends.at(-1)!.id
   await router.push(`/job/${store.job!.id}/open?mend=${id}`)
+  focusWhenThere(FIRST_READING)
 }
 const named = (name: string) => name[0]!.toUpperCase() + name.slice(1)
 </script>

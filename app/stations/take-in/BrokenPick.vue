@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { kindOf, type KindId } from '#core/mend/registry'
+import { FIRST_READING, focusWhenThere } from '~/composables/kept-focus'
 import { useMends } from '~/stations/mend/use-mend'
 import { useJob } from '~/stores/job'
 
@@ -12,6 +13,7 @@ async function pick(kind: KindId | null) {
   if (!kind || add(kind) !== null) return
   const id = store.job!.mends.at(-1)!.id
   await router.push(`/job/${store.job!.id}/open?mend=${id}`)
+  focusWhenThere(FIRST_READING)
 }
 </script>
 

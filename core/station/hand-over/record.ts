@@ -10,6 +10,7 @@ import { BENCH_TESTS } from '../../metal/identify/tests.table'
 import { figures, showText, type ReadingSystem } from '../../quantity/show'
 import { KEY_UNITS, type UnitKey } from '../../quantity/units.table'
 import { caution, CAUTION_CODES } from '../../safety/cautions.table'
+import { billed } from './billed'
 import { money } from './hand-over'
 import { mendCall } from '../mends/mend-words'
 import { capital, list, type Sentence } from '../parts'
@@ -186,12 +187,10 @@ export function recordOf(job: Job, plan: JobPlan, kit: Kit, system: ReadingSyste
       title: 'Price',
       lines: quote
         ? [
-            ...quote.lines
-              .filter(line => line.price > 0)
-              .map(line => ({
-                label: line.name,
-                text: `${line.unit ? `${Number(line.quantity.toPrecision(3))} ${line.unit}, ` : ''}${money(line.price, kit.currency)}`,
-              })),
+            ...billed(quote).map(({ name, amount, price }) => ({
+              label: name,
+              text: `${amount ? `${amount}, ` : ''}${money(price, kit.currency)}`,
+            })),
             { label: 'Work', text: money(quote.labour, kit.currency) },
             { label: 'Materials', text: money(quote.materials, kit.currency) },
             {
