@@ -90,7 +90,7 @@ test('mends the gearbox cover from an empty shop to an exported record', async (
   await settle.click()
 
   await station('Warm')
-  await expect(call).toContainText(/Warm the zone to 110 °C: [\d.]+ min with the propane torch/)
+  await expect(call).toContainText(/Warm the zone to 110 °C: \d+ min(?: \d+ s)? with the propane torch/)
   const [l, w, h, t] = [279.4, 190.5, 57, 8.001]
   const trayMm2 =
     l * w + 2 * h * (l + w) + (l - 2 * t) * (w - 2 * t) + 2 * (h - t) * (l + w - 4 * t) + 2 * t * (l + w - 2 * t)

@@ -8,6 +8,7 @@ const KEYS = [
   ['m', 'an instrument on the wire'],
   ['F2', 'its reading into the field'],
   ['l', 'at Weld: log what the puddle did'],
+  ['Enter, Space, + −, s', 'at the puddle: arc, dip, current, pedal up slowly'],
   ['/', 'find a job'],
   ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
   ['?', 'these keys'],

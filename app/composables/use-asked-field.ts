@@ -9,10 +9,8 @@ export function useAskedField() {
   const route = useRoute()
   function go(path: unknown) {
     if (typeof path !== 'string' || !/^[\w.]{1,80}$/.test(path)) return
-    focusWhenThere(
-      `input[data-path="${path}"], [data-path="${path}"] input, [data-pick^="${path}:"], [data-path="${path}"]`,
-      true,
-    )
+    const own = `[data-path="${path}"]`
+    focusWhenThere([`input${own}`, `${own} input`, `[data-pick^="${path}:"]`, own].join(','), true)
   }
   onMounted(() => go(route.query.at))
   watch(() => route.query.at, go, { flush: 'post' })

@@ -1,3 +1,4 @@
+import { pedalA } from '#core/puddle/trainer/pedal'
 import { transfer } from 'comlink'
 import { advise } from '#core/puddle/trainer/advice'
 import { lessonById, type Lesson } from '#core/puddle/trainer/lessons.table'
@@ -15,6 +16,8 @@ export interface LessonCard {
   wideMm: number
   deepMm: number
   thickMm: number
+  /** What the pedal gives as it begins, A. */
+  pedalA: number
 }
 export interface Shown {
   plate: Painted
@@ -37,7 +40,7 @@ let lesson: Lesson | null = null
 let session: Session | null = null
 let told = 0
 
-const cardOf = (of: Lesson): LessonCard => ({
+const cardOf = (of: Lesson, mostA: number | null): LessonCard => ({
   id: of.id,
   title: of.title,
   look: of.look,
@@ -47,6 +50,7 @@ const cardOf = (of: Lesson): LessonCard => ({
   wideMm: of.bench.plate.xMm,
   deepMm: of.bench.plate.yMm,
   thickMm: of.bench.plate.zMm,
+  pedalA: pedalA(of.bench, mostA),
 })
 
 function shown(withCut: boolean, workMs: number): Shown {
@@ -81,7 +85,7 @@ export const bench = {
     lesson = typeof which === 'string' ? lessonById(which) : thisJob(which)
     session = new Session(lesson.bench)
     told = 0
-    return cardOf(lesson)
+    return cardOf(lesson, typeof which === 'string' ? null : which.mostA)
   },
   look: (withCut: boolean): Shown => shown(withCut, 0),
   frames(hands: readonly HandFrame[], withCut: boolean): Shown {

@@ -88,7 +88,7 @@ function goOn() {
         </li>
       </ul>
       <p v-if="judged" class="advice" role="status" data-testid="advice">
-        {{ passed ? 'Passed.' : judged.advice }}
+        {{ judged.advice ?? 'Passed.' }}
       </p>
       <table v-if="earlier.length" class="small" data-testid="earlier">
         <caption>
@@ -163,6 +163,32 @@ function goOn() {
       <div v-show="showCut" class="cut">
         <canvas ref="cutCanvas" role="img" aria-label="The plate cut along the way under the torch" />
       </div>
+      <dl v-if="shown" class="readings figure" data-testid="live">
+        <div>
+          <dt>time</dt>
+          <dd>{{ shown.s.toFixed(1) }} s</dd>
+        </div>
+        <div>
+          <dt>current</dt>
+          <dd>{{ Math.round(torch.a) }} A</dd>
+        </div>
+        <div>
+          <dt>pedal</dt>
+          <dd>{{ Math.round(setA) }} A</dd>
+        </div>
+        <div>
+          <dt>puddle</dt>
+          <dd>{{ shown.widthMm ? settings.text(shown.widthMm, 'mm') : 'none' }}</dd>
+        </div>
+        <div>
+          <dt>deep</dt>
+          <dd>{{ shown.depthMm ? settings.text(shown.depthMm, 'mm') : '–' }}</dd>
+        </div>
+        <div>
+          <dt>far corner</dt>
+          <dd>{{ settings.text(shown.partC, 'c') }}</dd>
+        </div>
+      </dl>
       <div class="row go">
         <button
           v-if="state !== 'running'"
@@ -210,28 +236,14 @@ function goOn() {
           <v-checkbox v-model="humOn" label="sound" density="compact" hide-details data-testid="hum" />
         </span>
       </div>
-      <dl v-if="shown" class="readings figure" data-testid="live">
-        <div>
-          <dt>time</dt>
-          <dd>{{ shown.s.toFixed(1) }} s</dd>
-        </div>
-        <div>
-          <dt>current</dt>
-          <dd>{{ Math.round(torch.a) }} A</dd>
-        </div>
-        <div>
-          <dt>puddle</dt>
-          <dd>{{ shown.widthMm ? settings.text(shown.widthMm, 'mm') : 'none' }}</dd>
-        </div>
-        <div>
-          <dt>deep</dt>
-          <dd>{{ shown.depthMm ? settings.text(shown.depthMm, 'mm') : '–' }}</dd>
-        </div>
-        <div>
-          <dt>far corner</dt>
-          <dd>{{ settings.text(shown.partC, 'c') }}</dd>
-        </div>
-      </dl>
+      <ul class="keys only-with-keys small" aria-label="Keys at the plate" data-testid="trainer-keys">
+        <li><kbd>↑ ↓ ← →</kbd> move the torch; with <kbd>Shift</kbd> slowly</li>
+        <li><kbd>Enter</kbd> arc on and off</li>
+        <li><kbd>Space</kbd> dip the rod</li>
+        <li><kbd>+</kbd> <kbd>−</kbd> or the wheel: current</li>
+        <li><kbd>q</kbd> <kbd>e</kbd> or Shift and the wheel: arc shorter, longer</li>
+        <li><kbd>s</kbd> let the pedal up slowly</li>
+      </ul>
       <RunChart v-if="judged" :judged="judged" />
       <p class="small quiet caution">
         A trainer for the eye and the order of things. It replaces no instruction, no helmet and no licensed practice;
@@ -307,7 +319,7 @@ caption {
 .stage {
   position: relative;
   width: 100%;
-  max-width: calc(56vh * 1.5);
+  max-width: calc(46vh * 1.5);
   background: #0b0b0d;
   touch-action: none;
   cursor: none;
@@ -363,7 +375,7 @@ caption {
 }
 .cut {
   background: #0b0b0d;
-  max-width: calc(56vh * 1.5);
+  max-width: calc(46vh * 1.5);
   margin: 4px auto 0;
 }
 .cut canvas {
@@ -376,6 +388,19 @@ caption {
 .hands {
   flex-wrap: wrap;
   margin: 10px 0;
+}
+.keys {
+  list-style: none;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  padding: 0;
+  margin: 8px 0;
+}
+.keys kbd {
+  font-family: var(--figures);
+  border: 1px solid var(--slate);
+  padding: 0 5px;
 }
 .pedal {
   display: flex;
@@ -390,8 +415,8 @@ caption {
 .readings {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 24px;
-  margin: 0 0 12px;
+  gap: 2px 18px;
+  margin: 6px 0;
 }
 .readings dt {
   font-family: var(--words);

@@ -64,6 +64,7 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
   async function begin(next: string | JobLesson): Promise<boolean> {
     const mine = ++begun
     cancelAnimationFrame(loop)
+    const fresh = lesson.value === null || next !== which
     which = next
     trouble.value = null
     notKept.value = null
@@ -72,6 +73,8 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
     lesson.value = card
     const [x, y] = lesson.value.way[0]!
     hand.rest({ xMm: x, yMm: y })
+    // A run played again, or tried once more, keeps the foot as it was set.
+    if (fresh) hand.setCurrent(card.pedalA)
     marks.value = []
     trace.value = []
     judged.value = null

@@ -265,10 +265,14 @@ describe('what the hand does', () => {
     const late = run({
       alloy: findAlloy('356')!,
       dirt: 'oil-soaked',
-      hand: [entry(0), entry(4, { dip: true })],
-      durationS: 4.5,
+      plate: { xMm: 70, yMm: 60, zMm: 8 },
+      hand: [entry(0, { xMm: 35, yMm: 30, a: 170 }), entry(14, { xMm: 35, yMm: 30, a: 130, dip: true })],
+      durationS: 14.5,
     })
     expect(late.wettedPct).toBe(100)
+    // Four seconds of arc are not enough at any bench.
+    const early = { alloy: findAlloy('356')!, dirt: 'oil-soaked' as const, durationS: 4.5 }
+    expect(run({ ...early, hand: [entry(0), entry(4, { dip: true })] }).wettedPct).toBe(0)
     const stopped = run({ hand: [entry(0, { a: 190 }), entry(2, { a: 190 }), entry(2.01, { a: 0 })], durationS: 2.6 })
     expect(stopped.marks.map(each => each.code)).toContain('crater')
     const eased = run({ hand: [entry(0, { a: 190 }), entry(2, { a: 190 }), entry(4, { a: 0 })], durationS: 4.2 })

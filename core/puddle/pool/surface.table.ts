@@ -11,16 +11,20 @@ export type Dirt = keyof typeof DIRT
 export const CLEANS_PER_S = 8
 /** It cleans this many times as far out as its heat falls to 1/e². Common practice: the frosted band is wider. */
 export const CLEANS_WIDE = 1.6
-/** Dirt on the skin burns off over this, °C, so much faster for each 100 K. Judgement. */
+/**
+ * Dirt on the skin burns off over this, °C, so much faster for each 100 K; in the melt it floats out at a rate of its
+ * own, and what is inside comes up at another. Together a spot on soaked metal takes rod after some ten seconds of arc
+ * and one on oily metal after five or six, as the minutes of boiling out in a plan have it: two along a crack of 110 mm
+ * are nine seconds to each puddle's width. Common practice, no source.
+ */
 export const BURNS_FROM_C = 350
-export const BURNS_PER_S = 0.12
-/** In the melt it floats out at this rate; what is inside comes up out of it at that. Judgement. */
-export const FLOATS_PER_S = 0.4
-export const COMES_UP_PER_S = 0.8
+export const BURNS_PER_S = 0.03
+export const FLOATS_PER_S = 0.11
+export const COMES_UP_PER_S = 0.14
 /** Specks to a square millimetre of the worst dirt frozen in. Judgement. */
 export const SPECKS_PER_MM2 = 0.6
 /** The rod wets where no more oxide than this is left on the puddle, and no more dirt. Judgement. */
 export const WETS_OXIDE = 0.35
-export const WETS_DIRT = 0.5
+export const WETS_DIRT = 0.3
 /** One dip melts off so much rod, mm: common practice, no source. */
 export const DIP_MM = 5

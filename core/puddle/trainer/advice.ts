@@ -51,10 +51,13 @@ const BY_GOAL: Readonly<Record<string, string>> = {
   crater: 'Let the pedal up slowly, all the way to nothing.',
 }
 
-/** What to do differently, in one sentence; null where every goal is met. */
+/** What to do differently, in one sentence; null where every goal is met and nothing else is amiss. */
 export function advise(run: Outcome, goals: readonly Goal[]): string | null {
   const missed = goals.filter(goal => !goal.judge(run).met)
-  if (!missed.length) return null
+  if (!missed.length)
+    return run.marks.some(mark => mark.code === 'crater')
+      ? 'Passed, but with a crater at its end, where a crack begins: let the pedal up over a second or two.'
+      : null
   if (!run.marks.some(mark => mark.code === 'puddle'))
     return 'There was no puddle: more current, a shorter arc, and hold still until it runs.'
   const worst = NEXT_TIME.find(([code]) => run.marks.some(mark => mark.code === code))

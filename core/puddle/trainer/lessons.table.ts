@@ -178,7 +178,7 @@ export const LESSONS: readonly Lesson[] = [
       [24, 20],
       [36, 20],
     ],
-    longestS: 90,
+    longestS: 150,
   },
   {
     id: 'hole',

@@ -186,7 +186,7 @@ describe('what a run is told', () => {
 
   it('an oil-soaked place that is boiled first takes rod that a hasty one refuses', () => {
     const soaked = lessonById('boil-out')
-    const patient = work(soaked, { a: (_, wide) => (wide > 9 ? 100 : 150), seconds: 12 })
+    const patient = work(soaked, { a: (_, wide) => (wide > 8 ? 60 : 150), seconds: 13 })
     const frame: HandFrame = { ...patient.hand.at(-1)!, dip: true }
     patient.advance(frame)
     expect(patient.marks.at(-1)!.code).toBe('wetted')
