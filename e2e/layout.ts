@@ -40,8 +40,10 @@ export const misplaced = (page: Page): Promise<string[]> =>
     function holder(element: Element) {
       let box: Box = { left: -Infinity, top: -Infinity, right: Infinity, bottom: Infinity }
       let scrolled = false
-      for (const each of ups(element).slice(1)) {
-        const { overflowX, overflowY } = style(each)
+      for (const each of ups(element)) {
+        const { overflowX, overflowY, display } = style(each)
+        // What is laid out in a line clips nothing.
+        if (display === 'inline') continue
         if (overflowX === 'visible' && overflowY === 'visible') continue
         if (/auto|scroll/.test(overflowX) && each.scrollWidth > each.clientWidth + 1) scrolled = true
         box = meet(box, each.getBoundingClientRect())

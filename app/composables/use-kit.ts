@@ -89,8 +89,8 @@ export function useKit() {
   const rates = [
     { key: 'ratePerHour', label: 'An hour of work' },
     { key: 'pricePerKWh', label: 'A kilowatt-hour' },
-    { key: 'latitudeDeg', label: 'Latitude, °, for the daylight' },
-    { key: 'longitudeDeg', label: 'Longitude, °, east' },
+    { key: 'latitudeDeg', label: 'Latitude, °' },
+    { key: 'longitudeDeg', label: 'Longitude, °' },
   ] as const
   const unreadDrills = computed(() => kitDrills(shop.kit.drills).unread)
   const unreadTaps = computed(() => kitTaps(shop.kit.taps).unread)

@@ -1,6 +1,6 @@
 import type { StationId } from './stations.table'
 
-/** What a station is for, what is put in, and what a good answer looks like: for who stands there for the first time. */
+/** What a station is for, what is put in, and what a good answer looks like: for who stands there first. */
 export interface StationHelp {
   readonly purpose: string
   readonly put: string

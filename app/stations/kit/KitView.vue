@@ -39,7 +39,9 @@ const { kit, unreadTaps, unreadDrills, rates, setRate, problem } = useKit()
     />
     <h2>Drills and taps</h2>
     <v-textarea
-      label="Drills there are: 1 to 13 by 0.5 mm, 6.8, 17/64 in, letter F, No. 7"
+      label="Drills there are"
+      placeholder="1 to 13 by 0.5 mm, 6.8, 17/64 in, letter F, No. 7"
+      persistent-placeholder
       :model-value="kit.drills"
       rows="2"
       maxlength="2000"
@@ -48,7 +50,9 @@ const { kit, unreadTaps, unreadDrills, rates, setRate, problem } = useKit()
     />
     <p class="quiet small">Empty: all the standard ones. Tap drills are picked from these.</p>
     <v-textarea
-      label="Taps there are: M6, M8, 3/8-16 UNC, M8 insert"
+      label="Taps there are"
+      placeholder="M6, M8, 3/8-16 UNC, M8 insert"
+      persistent-placeholder
       :model-value="kit.taps"
       rows="2"
       maxlength="2000"

@@ -70,7 +70,7 @@ export const SPOOLS: KitColumn[] = [
   { key: 'filler', label: 'Wire', blank: '4043' },
   { key: 'diameterMm', label: 'Thick', unit: 'mm', blank: 0.9 },
   { key: 'leftKg', label: 'Left on it', unit: 'kg', blank: 0.5 },
-  { key: 'pricePerKg', label: 'Price of a kilogram', unit: 'number', blank: 30 },
+  { key: 'pricePerKg', label: 'Price per kg', unit: 'number', blank: 30 },
 ]
 export const GASES: KitColumn[] = [
   { key: 'name', label: 'Gas', blank: 'argon' },

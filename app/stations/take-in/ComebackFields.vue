@@ -35,7 +35,7 @@ const setDue = (text: string) =>
   <v-autocomplete
     v-if="earlier.length || store.job!.takeIn.comebackOf"
     class="gap"
-    label="Came back: mended here before"
+    label="Mended here before"
     :items="earlier"
     clearable
     :model-value="store.job!.takeIn.comebackOf"

@@ -52,7 +52,7 @@ export const takeIn = {
   /** A part that came back: the job it was mended in first, and why it came back. */
   comebackOf: {
     kind: 'text' as const,
-    label: 'Came back: mended here before',
+    label: 'Mended here before',
     schema: z.string().max(64).nullable().default(null),
     resolve: (held: string | null) => held,
   },
