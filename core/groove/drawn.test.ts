@@ -51,8 +51,8 @@ describe('a groove as it is drawn', () => {
   it('says another reason where one side is finished before the other', () => {
     const why = (turnAbout: boolean) =>
       drawnGroove({ ...CUT, sides: 2 }, sideOrder(2, 2), { keepBreak: true, turnAbout })!.sequence.why.join(' ')
-    expect(why(true)).toContain('turn about')
-    expect(why(false)).not.toContain('turn about')
+    expect(why(true)).toContain('two sides in turn')
+    expect(why(false)).not.toContain('two sides in turn')
     expect(why(false)).toContain('does not quite pull it back')
   })
   it('is none where the root face leaves nothing, and has no beads where none are planned or too many', () => {

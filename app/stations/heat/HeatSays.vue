@@ -14,7 +14,7 @@ const emit = defineEmits<{ working: [] }>()
 const store = useJob()
 const settings = useSettings()
 const run = computed(() => props.bench.run.value)
-const targetC = computed(() => store.job?.warm.targetC.value ?? PREHEAT_C)
+const targetC = computed(() => store.plan?.warm.data.targetC ?? PREHEAT_C)
 const says = computed(() =>
   run.value ? heatSentences(run.value.verdict, targetC.value, props.bench.setup.value?.onS.value ?? 0) : null,
 )

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { whenever } from '@vueuse/core'
 import { PREHEAT_C } from '#core/arc/least-preheat'
 import { computed, ref, watch } from 'vue'
 import type { Face } from '#core/heat/field/setup'
@@ -23,11 +24,14 @@ const store = useJob()
 const shop = useShop()
 const settings = useSettings()
 const setups = computed(() => store.job!.warm.setups)
-const begin = () => store.edit(['warm', 'setups'], [firstSetup(store.job!, shop.kit)])
-if (!setups.value.length) begin()
+const decided = computed(() => store.plan?.warm.data)
+/** It begins with what Warm decided. */
+const begin = () => store.edit(['warm', 'setups'], [firstSetup(store.job!, shop.kit, decided.value!)])
+// Once, as soon as that is worked out: a set-up that is undone stays so.
+whenever(decided, () => !setups.value.length && begin(), { immediate: true, once: true })
 const benches = [useHeatRun(ref(0)), useHeatRun(ref(1))] as const
 const edited = ref(0)
-const index = computed(() => Math.min(edited.value, setups.value.length - 1))
+const index = computed(() => Math.max(0, Math.min(edited.value, setups.value.length - 1)))
 const two = computed(() => setups.value.length > 1)
 const shown = computed(() => benches.slice(0, setups.value.length))
 const aim = ref('torch')
@@ -38,7 +42,7 @@ const working = ref<string | null>(null)
 const cut = computed<Cut | null>(() =>
   cutAxis.value === 'none' ? null : { axis: { x: 0, y: 1, z: 2 }[cutAxis.value] as 0 | 1 | 2, share: cutShare.value },
 )
-const targetC = computed(() => store.job!.warm.targetC.value ?? PREHEAT_C)
+const targetC = computed(() => store.plan?.warm.data.targetC ?? PREHEAT_C)
 const fresh = computed(() =>
   shown.value.flatMap((bench, n) =>
     bench.run.value && !bench.stale.value

@@ -54,7 +54,7 @@ const look = computed(() => ({
 }))
 const call = computed(() =>
   run.value
-    ? heatSentences(run.value.verdict, store.job?.warm.targetC.value ?? PREHEAT_C, setup.value?.onS.value ?? 0).call
+    ? heatSentences(run.value.verdict, store.plan?.warm.data.targetC ?? PREHEAT_C, setup.value?.onS.value ?? 0).call
     : null,
 )
 </script>

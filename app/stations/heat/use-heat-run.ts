@@ -1,5 +1,6 @@
 import { proxy } from 'comlink'
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw, watch, type Ref } from 'vue'
+import { PREHEAT_C } from '#core/arc/least-preheat'
 import type { Changed } from '#core/heat/bench/changes'
 import type { Backwards } from '#core/heat/bench/backwards'
 import type { HeatSetup } from '#core/heat/bench/setup.schema'
@@ -26,6 +27,8 @@ export function useHeatRun(index: Ref<number>) {
     const typed = store.job?.warm.setups[index.value]
     return typed && store.job ? readySetup(store.job, typed) : null
   })
+  /** How warm it is to be, as Warm decided it. */
+  const targetC = computed(() => store.plan?.warm.data.targetC ?? PREHEAT_C)
   const part = shallowRef<DrawnPart | null>(null)
   const run = shallowRef<HeatRun | null>(null)
   /** The set-up the run shown is of; when it differs from the one typed, the run is stale. */
@@ -44,6 +47,7 @@ export function useHeatRun(index: Ref<number>) {
       toRaw(shop.kit),
       given,
       alloy,
+      targetC.value,
       file && Array.from(new Float32Array(file.bytes)),
     )
   }
@@ -51,7 +55,7 @@ export function useHeatRun(index: Ref<number>) {
   const key = computed(() =>
     JSON.stringify([
       setup.value,
-      store.job?.warm.targetC.value,
+      targetC.value,
       store.job?.warm.startC.value,
       store.plan?.know.data.alloy.name,
       shop.kit.torches,

@@ -5,6 +5,7 @@ import { PICTURE_STAGES } from '#core/job/picture.schema'
 import { dropShared, sharedPictures } from '~/screens/shared-pictures'
 import { typingNow } from '~/composables/typing'
 import { useJob } from '~/stores/job'
+import CardPrint from './CardPrint.vue'
 import LensSetup from './LensSetup.vue'
 import LiveCamera from './LiveCamera.vue'
 import PictureDesk from './PictureDesk.vue'
@@ -85,6 +86,7 @@ function remove() {
           >Camera<input class="visually-hidden" type="file" accept="image/*" capture="environment" @change="fromInput"
         /></label>
         <button type="button" class="plain-button" data-testid="live" @click="live = true">Live, with the card</button>
+        <CardPrint v-if="!open.picture.value" />
         <span class="quiet small">or paste one, or drop it here</span>
       </div>
       <LiveCamera v-if="live" v-model="live" @taken="take([$event])" />

@@ -4,6 +4,7 @@ import type { KindId } from '#core/mend/registry'
 import { FIRST_READING, focusWhenThere } from '~/composables/kept-focus'
 import KindSketch from '~/drawing/KindSketch.vue'
 import { useMends } from '~/stations/mend/use-mend'
+import CardPrint from '~/stations/pictures/CardPrint.vue'
 import LiveCamera from '~/stations/pictures/LiveCamera.vue'
 import { useAddPictures } from '~/stations/pictures/use-add-pictures'
 import { useJob } from '~/stores/job'
@@ -49,6 +50,7 @@ const named = (name: string) => name[0]!.toUpperCase() + name.slice(1)
         >From a file<input type="file" accept="image/*" multiple class="visually-hidden" @change="fromInput($event)"
       /></label>
       <button type="button" class="plain-button" @click="live = true">Live, with the card</button>
+      <CardPrint />
       <LiveCamera v-if="live" v-model="live" @taken="take([$event])" />
       <p class="quiet small">
         With the scale card beside the break it measures itself. Or drop one here. It stays on this device.

@@ -1,15 +1,16 @@
 import { ASSUMED_LONG_MM, ASSUMED_WALL_MM, ASSUMED_WIDE_MM } from '../../job/fields/take-in'
 import { said } from '../../job/fields/said'
-import { PREHEAT_C } from '../../arc/least-preheat'
 import type { GuardVerdict, HeatVerdict } from '../../heat/bench/verdict'
 import type { Changed } from '../../heat/bench/changes'
 import { heatSetupSchema, type HeatSetup } from '../../heat/bench/setup.schema'
 import type { Surroundings } from '../../heat/bench/to-simulate'
 import type { PlaceKind } from '../../heat/bench/places.table'
 import type { Job, Kit } from '../../job/job.schema'
+import { showText } from '../../quantity/show'
 import { mm } from '../../quantity/stored'
 import { airC } from '../../warm/air'
 import { figure, list, type Part, type Sentence } from '../parts'
+import type { WarmData } from './warm'
 
 /** Cells through a wall at which a torch's heat is still well seen: common practice for such grids. */
 const CELLS_A_WALL = 2.5
@@ -27,11 +28,25 @@ export const GUARDED: Partial<Record<Job['takeIn']['protect'][number], PlaceKind
   'finished-face': 'finished-face',
 }
 
+/** What Warm decided: how warm, and how long the flame is on for it. */
+export type WarmDecided = Pick<WarmData, 'targetC'> & {
+  warmth: Pick<WarmData['warmth'], 'need' | 'reaches' | 'minutes'>
+}
+
+/** Where Warm asks for no flame, a minute of it shows where heat goes in this part, s. */
+const LOOK_S = 60
+/** A flame is timed to so many seconds. */
+const CLOCK_S = 5
+
+/** How long the flame is on as the bench begins, s: as long as Warm says. */
+const flameS = ({ warmth: { need, reaches, minutes } }: WarmDecided): number =>
+  need === 'none' || !reaches || !(minutes > 0) ? LOOK_S : CLOCK_S * Math.ceil((60 * minutes) / CLOCK_S)
+
 /**
- * A set-up to start from on the part as it is: the torch on the first mend marked, else on the middle of a quarter's
- * top; guards at the far side where nothing is marked.
+ * A set-up to start from on the part as it is, with what Warm decided: its flame for its minutes, on strips, on the
+ * first mend marked, else on the middle of a quarter's top; guards at the far side where nothing is marked.
  */
-export function firstSetup(job: Job, kit: Kit): HeatSetup {
+export function firstSetup(job: Job, kit: Kit, decided: WarmDecided): HeatSetup {
   const { lengthMm, widthMm, heightMm, wallMm } = job.takeIn
   const [length, width, wall] = [
     lengthMm.value ?? ASSUMED_LONG_MM,
@@ -40,6 +55,7 @@ export function firstSetup(job: Job, kit: Kit): HeatSetup {
   ]
   const high = heightMm.value ?? wall
   const { marks } = job.shape
+  const onS = flameS(decided)
   const mended = marks.find(mark => mark.kind === 'mend')
   const zone = mended?.at ?? { x: mm(length / 4), y: mm(width / 2), z: mm(high) }
   const guards = job.takeIn.protect
@@ -57,6 +73,8 @@ export function firstSetup(job: Job, kit: Kit): HeatSetup {
       at: zone,
       to: { ...zone, x: mm(length / 2) },
     },
+    onS: { typed: showText(onS, 's', 'metric'), value: onS },
+    stand: 'strips',
     places: marks.length ? [] : [{ id: 'weld-zone', kind: 'weld-zone', at: zone }, ...guards],
   })
 }
@@ -67,6 +85,7 @@ export function surroundingsOf(
   kit: Kit,
   setup: HeatSetup,
   alloy: string,
+  targetC: number,
   trianglesMm?: number[],
 ): Surroundings {
   const torch =
@@ -79,7 +98,7 @@ export function surroundingsOf(
     alloy,
     startC,
     ambientC: airC(startC),
-    targetC: job.warm.targetC.value ?? PREHEAT_C,
+    targetC,
     trianglesMm,
     torch: torch && { powerW: torch.powerW, efficiencyPct: torch.efficiencyPct, filmWm2K: torch.fitted?.filmWm2K },
   }
