@@ -50,7 +50,7 @@ test('finds a way back from the target, and sets it up beside the first', async 
 test('learns the torch from the stand-in thermometer and keeps it in the kit', async ({ page }) => {
   await page.getByText('Learn the torch from a thermometer').click()
   await page.getByTestId('stand-in').click()
-  await expect(page.getByTestId('series').locator('textarea').first()).toHaveValue(/60 s/)
+  await expect(page.getByTestId('series').locator('textarea').first()).toHaveValue(/\n6\d s, /)
   await page.getByTestId('learn').click()
   // The stand-in's flame gives 0.82 of what the kit says: 0.82 × 3200 W × 30 %.
   const learnt = await page.getByTestId('learnt').innerText({ timeout: 90_000 })
@@ -63,7 +63,7 @@ test('learns the torch from the stand-in thermometer and keeps it in the kit', a
 test('warming shows the part in colours, moment by moment, seen, cut and turned', async ({ page }) => {
   await visit(page, '/job/gearbox-cover/warm')
   const said = page.getByTestId('warm-said')
-  await expect(said).toContainText(/Flame on for .* min: the coldest metal is at \d+ °C, the hottest at \d+ °C/)
+  await expect(said).toContainText(/Flame on for .* (?:min|s): the coldest metal is at \d+ °C, the hottest at \d+ °C/)
   const hottest = async () => Number(/hottest at (\d+)/.exec(await said.innerText())![1])
   const whenOff = await hottest()
   const bands = page.getByTestId('warm-on-part').locator('path')
@@ -71,12 +71,12 @@ test('warming shows the part in colours, moment by moment, seen, cut and turned'
   await page.getByTestId('warm-moment').fill('0')
   await expect.poll(hottest).toBeLessThan(whenOff)
   await page.getByTestId('warm-moment').press('End')
-  await expect(said).toContainText(/Flame off for 4 min/)
+  await expect(said).toContainText(/Flame off for \d/)
   expect(await hottest()).toBeLessThan(whenOff)
   await page.getByLabel('cut through').check()
   await expect(page.getByTestId('section-cut')).toBeVisible()
   expect(await bands.count()).toBeGreaterThan(2)
   await page.getByTestId('turn-part').click()
   await expect(page.getByTestId('part-turned')).toBeVisible()
-  await expect(said).toContainText('Flame off for 4 min')
+  await expect(said).toContainText(/Flame off for \d/)
 })

@@ -1,7 +1,7 @@
 import { onBeforeUnmount, onMounted } from 'vue'
 
-const FOCUSABLE =
-  'a[href], button:not([disabled]), input:not([disabled]), select:not([disabled]), textarea:not([disabled]), [tabindex="0"]'
+/** Buttons and links: in a field that takes the focus by itself the keys of the page would be typed as letters. */
+const PRESSED = 'button:not([disabled]), a[href]'
 /** Where a finger taps, a field that takes the focus by itself only brings the keyboard up. */
 const byKeys = () => window.matchMedia('(pointer: fine)').matches
 /** The first reading of the mend that is open. */
@@ -50,7 +50,7 @@ export function useKeptFocus(): void {
     if (!last || last.isConnected || document.activeElement !== document.body || !byKeys()) return
     const home = path.find(each => each.isConnected)
     path = []
-    const next = [...(home?.querySelectorAll<HTMLElement>(FOCUSABLE) ?? [])].find(each => each.checkVisibility())
+    const next = [...(home?.querySelectorAll<HTMLElement>(PRESSED) ?? [])].find(each => each.checkVisibility())
     next?.focus({ preventScroll: true })
   })
   // Another page has its own beginning.

@@ -19,7 +19,7 @@ export const NOT_WORDS: ReadonlySet<string> = new Set([
   '[jobId+id], jobId',
   '[room+key], build, at',
   'drawn small',
-  'a[href], button:not([disabled]), input:not([disabled]), select:not([disabled]), textarea:not([disabled]), [tabindex="0"]',
+  'button:not([disabled]), a[href]',
   'input[data-path*=".readings."], [data-path*=".readings."] input',
   '[data-path="{0}"]',
   '{0} input',
