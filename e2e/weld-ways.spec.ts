@@ -41,7 +41,7 @@ test('a flame: a torch that draws its own air makes no puddle, one fed with oxyg
   await process(page, /oxy-fuel/)
   await expect(page.getByTestId('call')).toContainText('The propylene torch makes no puddle')
   await visit(page, '/kit')
-  await page.getByLabel('Gas; oxy-… if fed with oxygen').first().fill('oxy-acetylene')
+  await page.getByLabel('Gas', { exact: true }).first().fill('oxy-acetylene')
   await page.getByLabel('Power', { exact: true }).first().fill('9 kW')
   await page.getByLabel('Power', { exact: true }).first().blur()
   await kitHolds(page, '"powerW":9000')
