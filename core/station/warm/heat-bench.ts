@@ -10,7 +10,6 @@ import { showText } from '../../quantity/show'
 import { mm } from '../../quantity/stored'
 import { airC } from '../../warm/air'
 import { figure, list, type Part, type Sentence } from '../parts'
-import type { WarmData } from './warm'
 
 /** Cells through a wall at which a torch's heat is still well seen: common practice for such grids. */
 const CELLS_A_WALL = 2.5
@@ -29,8 +28,9 @@ export const GUARDED: Partial<Record<Job['takeIn']['protect'][number], PlaceKind
 }
 
 /** What Warm decided: how warm, and how long the flame is on for it. */
-export type WarmDecided = Pick<WarmData, 'targetC'> & {
-  warmth: Pick<WarmData['warmth'], 'need' | 'reaches' | 'minutes'>
+export interface WarmDecided {
+  readonly targetC: number
+  readonly warmth: { readonly need: string; readonly reaches: boolean; readonly minutes: number }
 }
 
 /** Where Warm asks for no flame, a minute of it shows where heat goes in this part, s. */
