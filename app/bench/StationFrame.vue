@@ -24,7 +24,8 @@ const onPiece = ref(false)
 const isGrey = computed(() => Boolean(plan.value && plan.value.wants.length && props.id !== 'prove'))
 const grey = computed(() => {
   if (!plan.value || !isGrey.value || plan.value.settled) return null
-  return plan.value.call[0] === wantsCall(plan.value.wants)[0] ? null : String(wantsCall(plan.value.wants)[0])
+  const wanted = wantsCall(plan.value.wants)
+  return plan.value.call[0] === wanted[0] ? null : wanted
 })
 /** On a phone the piece is a window that scrolls, so keys must be able to reach it. */
 const narrow = useMediaQuery('(max-width: 899px)')
@@ -69,7 +70,7 @@ const bare = (text: string) => text.replace(/\.$/, '') || 'empty'
         {{ plan.changed.length ? 'Settle again' : 'Settled' }}
       </button>
       <button v-else type="button" class="plain-button slight" @click="store.unsettle(id)">Open again</button>
-      <p v-if="grey" class="small quiet grey" data-testid="grey-because">{{ grey }}</p>
+      <p v-if="grey" class="small quiet grey" data-testid="grey-because"><SentenceLine :sentence="grey" /></p>
       <button type="button" class="plain-button slight narrow-only" :aria-pressed="onPiece" @click="onPiece = !onPiece">
         {{ onPiece ? 'Readings and call' : 'All of the piece' }}
       </button>

@@ -40,7 +40,7 @@ const first = (task: (typeof tasks.value)[number]) =>
 <template>
   <div class="page">
     <p class="where">Bench day</p>
-    <h1 v-if="reason" data-testid="day-call">No plan: it does not fit.</h1>
+    <h1 v-if="reason" data-testid="day-call">No plan of the day.</h1>
     <h1 v-else-if="planned && tasks.length" data-testid="day-call">
       <template v-if="planned.late.length"
         >Promises that do not hold: <b class="figure">{{ planned.late.length }}</b> of

@@ -1,3 +1,6 @@
+import { SOAK_WORDS } from '../../call/process.table'
+import { said } from '../../job/fields/said'
+import { DOES } from '../../part/words.table'
 import { ASSUMED_WALL_MM } from '../../job/fields/take-in'
 import type { Job, Kit } from '../../job/job.schema'
 import type { StationId } from '../../job/stations.table'
@@ -47,6 +50,7 @@ export function assumedIn(
   steps: readonly Made[],
 ): Assumed[] {
   const { takeIn } = job
+  const taken = said(job, 'takeIn')
   const list: (Assumed | false)[] = [
     !know.known && {
       id: 'metal',
@@ -60,8 +64,13 @@ export function assumedIn(
       at: 'take-in',
       path: 'takeIn.wallMm',
     },
-    !takeIn.soak && { id: 'oil', words: ['how oily it is'], at: 'take-in', path: 'takeIn.soak' },
-    !takeIn.does && { id: 'load', words: ['what it carries'], at: 'take-in', path: 'takeIn.does' },
+    !takeIn.soak && {
+      id: 'oil',
+      words: [`oil in the metal: ${SOAK_WORDS[taken.soak]}`],
+      at: 'take-in',
+      path: 'takeIn.soak',
+    },
+    !takeIn.does && { id: 'load', words: [`what it does: ${DOES[taken.does]}`], at: 'take-in', path: 'takeIn.does' },
     assumedG !== null && {
       id: 'mass',
       words: ['a part of ', figure(assumedG, 'g')],
