@@ -221,7 +221,9 @@ h1 :deep(.figure) {
   .actions > * {
     flex: 1;
   }
+  /* Over both buttons, which share a line. */
   .actions > .grey {
+    order: -1;
     flex-basis: 100%;
     text-align: left;
   }

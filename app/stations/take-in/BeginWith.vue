@@ -88,7 +88,7 @@ p {
   padding: 10px 14px;
 }
 .picture > label,
-.picture > button {
+.picture > :deep(button) {
   justify-content: center;
 }
 .kinds {
