@@ -6,12 +6,14 @@ import { form60, type Thread } from './thread'
 const BY_NAME = new Map(THREADS.map(thread => [key(thread.designation), thread]))
 
 /**
- * A designation without what people write in different ways: case, spaces, class of fit, hyphens of mixed fractions.
+ * A designation without what people write in different ways: case, spaces, decimal comma, class of fit, hyphens of
+ * mixed fractions.
  */
 function key(designation: string): string {
   return designation
     .toUpperCase()
     .replace(/[×*]/g, 'X')
+    .replace(/(\d),(?=\d)/g, '$1.')
     .replace(/(\d)[\s-]+(?=\d+\/\d+)/g, '$1-')
     .replace(/\s+/g, '')
     .replace(/^NO\.?/, '#')

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { questions } from '../../questions'
 import type { Found } from './find'
+import { SENTENCES } from './sentences.fixture'
 
 function ask(words: string, language: 'en' | 'de'): Found[] {
   const asked = questions.ask('ask.find', { words, language })
@@ -94,6 +95,30 @@ describe('ask.find', () => {
     const [first] = ask(words, 'de')
     expect(first?.question).toBe(question)
     expect(first!.input).toMatchObject(input)
+  })
+  it.each(SENTENCES)('$language: $words', ({ language, words, question, input }) => {
+    const [first] = ask(words, language)
+    expect(first?.question).toBe(question)
+    expect(first!.input).toMatchObject(input)
+  })
+  it('takes the less for the lowest, in whatever order they were said', () => {
+    for (const words of ['dial 40 % from 5 to 200 A', 'dial 40 %, up to 200 A from 5 A'])
+      expect(ask(words, 'en')[0]!.input).toMatchObject({ lowA: '5 A', highA: '200 A' })
+    for (const words of ['density 100 g dry 63 g under water', 'density 63 g under water 100 g dry'])
+      expect(ask(words, 'en')[0]!.input).toMatchObject({ dryG: '100 g', submergedG: '63 g' })
+  })
+  it('keeps a sign, an alloy before "in", and a whole row of sizes', () => {
+    expect(ask('dial balance -40', 'en')[0]!.input).toMatchObject({ value: -40 })
+    expect(ask('filler for 5083 and 6082 in salt water', 'en')[0]!.input).toEqual({
+      baseA: '5083',
+      baseB: '6082',
+      service: { saltWater: true },
+    })
+    expect(ask('build up a lost corner 30 x 12 x 10 mm', 'en')[0]!.input).toEqual({
+      longMm: '30 mm',
+      wideMm: '12 mm',
+      highMm: '10 mm',
+    })
   })
   it('where nothing is missing it can be asked as it is, and what is missing is wanted', () => {
     for (const [words] of ENGLISH)

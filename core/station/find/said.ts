@@ -27,14 +27,18 @@ const THREADS = [
   /\b(?:G|Rp|Rc|R)\s?\d+(?:\s?\/\s?\d+)?(?![\w.])/gi,
 ]
 const NUMBER = String.raw`\d+\s+\d+\/\d+|\d+\/\d+|\d+(?:[.,]\d+)?`
-const SIZE = new RegExp(String.raw`(?<![\w.,/])(${NUMBER})\s*(["″'%°]?[\p{L}µ²³·/]*(?:\.[\p{L}]+)?[²³]?)`, 'giu')
+const SIZE = new RegExp(
+  String.raw`(?<![\w.,/])([-−]?(?:${NUMBER}))\s*(["″'%°]?[\p{L}µ²³·/]*(?:\.[\p{L}]+)?[²³]?)`,
+  'giu',
+)
 const ALLOY =
-  /(?<![\w.])(?:ER\s?|AA\s?|EN\s?AW-?\s?)?[A-Z]{0,2}\d{3,4}[A-Z]{0,2}(?:[-\s](?:T\d+|H\d+|O|F)\b)?(?:\.[0-2])?(?![\w])/gi
+  /(?<![\w.])(?:ER\s?|AA\s?|EN\s?AW-?\s?)?[A-Z]{0,2}\d{3,4}[A-Z]{0,2}(?:[-\s](?:T\d+|H\d+|O|F)(?![\p{L}\d]))?(?:\.[0-2])?(?![\w])/giu
 
 /** A figure with its unit as a question reads it; null where that is none. */
 function sizeOf(figure: string, unit: string, language: LanguageId): { text: string; units: Set<UnitKey> } | null {
   const spelled = unit.toLowerCase()
-  const plain = language === 'de' ? figure.replace(',', '.') : figure
+  const signed = figure.replace('−', '-')
+  const plain = language === 'de' ? signed.replace(',', '.') : signed
   const own = (language === 'de' ? GERMAN_UNITS[spelled] : undefined) ?? ENGLISH_UNITS[spelled] ?? unit
   for (const text of [`${plain} ${own}`, `${plain}${own}`]) {
     const units = new Set(ALL_KEYS.filter(key => read(text, key).ok))
@@ -43,13 +47,23 @@ function sizeOf(figure: string, unit: string, language: LanguageId): { text: str
   return null
 }
 
-/** A range says its unit once, after its second figure. */
+/** A metal before the word "in": "6082 in salt water" is no length. */
+const isBefore = (figure: string, unit: string, all: string) =>
+  unit.toLowerCase() === 'in' && /\s/.test(all) && /^\d{3,4}$/.test(figure) && findAlloy(figure) !== undefined
+
+/** A range says its unit once, after its second figure; sizes by one another after the last. */
 const spread = (words: string): string =>
-  words.replace(
-    /(\d+(?:[.,]\d+)?)\s+(to|bis|auf|–)\s+(\d+(?:[.,]\d+)?)\s*(°?\p{L}+|%)/giu,
-    (all, low: string, to: string, high: string, unit: string) =>
-      findAlloy(low) ? all : `${low} ${unit} ${to} ${high} ${unit}`,
-  )
+  words
+    .replace(
+      /(?<![\p{L}\d.,])(\d+(?:[.,]\d+)?)\s*[x×]\s*(?:(\d+(?:[.,]\d+)?)\s*[x×]\s*)?(\d+(?:[.,]\d+)?)\s*(mm|cm|in|inch|inches|zoll)(?![\p{L}])/giu,
+      (_all, one: string, two: string | undefined, last: string, unit: string) =>
+        [one, two, last].flatMap(figure => (figure ? [`${figure} ${unit}`] : [])).join(' x '),
+    )
+    .replace(
+      /(\d+(?:[.,]\d+)?)\s+(to|bis|auf|–)\s+(\d+(?:[.,]\d+)?)\s*(°?\p{L}+|%)/giu,
+      (all, low: string, to: string, high: string, unit: string) =>
+        findAlloy(low) ? all : `${low} ${unit} ${to} ${high} ${unit}`,
+    )
 
 /** What a sentence says outright: threads, sizes with their units, alloys, then numbers alone. */
 export function heard(written: string, language: LanguageId): Heard {
@@ -67,7 +81,7 @@ export function heard(written: string, language: LanguageId): Heard {
       taken(index, index + text.length)
     }
   for (const { 0: all, 1: figure, 2: unit, index } of left.matchAll(SIZE)) {
-    const found = unit ? sizeOf(figure!, unit, language) : null
+    const found = unit && !isBefore(figure!, unit, all) ? sizeOf(figure!, unit, language) : null
     if (!found) continue
     said.push({ kind: 'size', ...found, at: index, to: index + all.trimEnd().length - 1 })
     taken(index, index + all.length)
@@ -78,8 +92,8 @@ export function heard(written: string, language: LanguageId): Heard {
     said.push({ kind: 'alloy', text: text.trim(), isFiller: alloy.form === 'filler', at: index })
     taken(index, index + text.length)
   }
-  for (const { 0: text, index } of left.matchAll(/(?<![\w.,])\d+(?:[.,]\d+)?(?![\w])/g)) {
-    said.push({ kind: 'number', value: Number(text.replace(',', '.')), at: index })
+  for (const { 0: text, index } of left.matchAll(/(?<![\w.,])[-−]?\d+(?:[.,]\d+)?(?![\w])/g)) {
+    said.push({ kind: 'number', value: Number(text.replace('−', '-').replace(',', '.')), at: index })
     taken(index, index + text.length)
   }
   // Places are counted in words: a figure stands where its word would.
