@@ -59,9 +59,11 @@ export const MOST_CHANCE_PCT = 98
 /** Below the first the answer is no; below the second, or under repeated load, only with limits. */
 export const DECLINE_BELOW_PCT = 35
 export const LIMITS_BELOW_PCT = 75
-/** A repair dearer than this share of new is not worth the risk. */
+/** Below this a repair is likelier to fail than to last. */
+export const EVENS_PCT = 50
 /** Past this probability of a metal that is not fusion welded the answer is no. */
 export const HOPELESS_AT = 0.5
+/** A repair dearer than this share of new is not worth the risk. */
 export const TOO_DEAR_SHARE = 0.8
 /** A new one this far off, in weeks, is worth a dearer repair: up to its full price. */
 export const LONG_WAIT_WEEKS = 8

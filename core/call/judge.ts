@@ -58,7 +58,8 @@ export interface JudgeInput {
   /** Whatever else counts, in words with its points. */
   also?: readonly { reason: string; effect: number }[] | undefined
 }
-export type JudgeVerdict = 'repair' | 'repair-with-limits' | 'refer' | 'decline'
+export const JUDGE_VERDICTS = ['repair', 'repair-with-limits', 'refer', 'decline'] as const
+export type JudgeVerdict = (typeof JUDGE_VERDICTS)[number]
 export interface Judged {
   verdict: JudgeVerdict
   chancePct: number

@@ -1,4 +1,6 @@
+import { JUDGE_VERDICTS } from '../call/judge'
 import { PROCESS_IDS, PROCESSES } from '../process/registry'
+import { verdictWords } from './verdict-words'
 import type { Job } from '../job/job.schema'
 import { declaredAt } from '../job/fields/sections'
 import type { Decision } from '../job-plan/decision'
@@ -35,12 +37,6 @@ export const ABOUT: Readonly<Record<Decision['about'], string>> = {
   passes: 'Passes',
   checks: 'Proved by',
 }
-const VERDICTS: Readonly<Record<string, string>> = {
-  repair: 'mend it',
-  'repair-with-limits': 'mend it, with limits',
-  refer: 'send it on',
-  decline: 'say no',
-}
 const WARMTH: Readonly<Record<string, string>> = { none: 'not warmed', chill: 'the chill taken off', preheat: 'warmed' }
 /** What speaks for or against a process or a filler, by code. */
 const OTHERS: Readonly<Record<string, string>> = {
@@ -72,6 +68,8 @@ const OTHERS: Readonly<Record<string, string>> = {
 interface Of {
   job: Job
   kind: Job['mends'][number]['kind'] | null
+  /** That it lasts, where a decision tells it. */
+  chancePct?: number
 }
 
 const checkName = (code: string) => CHECKS.find(({ id }) => id === CHECK_OF[code])?.name ?? code
@@ -82,11 +80,12 @@ export const named = (job: Job, id: string) => {
 }
 
 /** What a decision took, in words. */
-export function tookWords(about: Decision['about'], took: string, { job, kind }: Of): string {
+export function tookWords(about: Decision['about'], took: string, { job, kind, chancePct }: Of): string {
+  const verdict = JUDGE_VERDICTS.find(id => id === took)
   const process = PROCESS_IDS.find(id => id === took)
   switch (about) {
     case 'mend':
-      return VERDICTS[took] ?? took
+      return verdict ? verdictWords(verdict, chancePct) : took
     case 'process':
       return process ? PROCESSES[process].name : took
     case 'way':
@@ -176,7 +175,9 @@ export const shownDecisions = (job: Job, decisions: readonly Decision[]): ShownD
       about: ABOUT[about],
       mend: of === undefined ? null : named(job, of),
       isNamed: !!job.mends.find(({ id }) => id === of)?.name,
-      took: capital(tookWords(about, took, told)),
+      took: capital(
+        tookWords(about, took, { ...told, chancePct: because.find(({ code }) => code === 'chance')?.figures?.pct }),
+      ),
       because: [
         ...new Set(
           because.flatMap(one => [becauseWords(one.code, told), shortOf(one.figures)].flatMap(said => said ?? [])),

@@ -2,7 +2,8 @@
 import { computed } from 'vue'
 import { WHOLE_WORDS } from '#core/job-plan/words'
 import { wayName } from '#core/mend/way-name'
-import { wantsCall } from '#core/station/parts'
+import { capital, wantsCall } from '#core/station/parts'
+import { verdictWords } from '#core/station/verdict-words'
 import type { MendRow } from '#core/station/mends/mend-row'
 import { warmthOfMend } from '#core/station/warm/warm-on-part'
 import SentenceLine from '~/bench/SentenceLine.vue'
@@ -14,12 +15,6 @@ const props = defineProps<{ row: MendRow }>()
 const store = useJob()
 const settings = useSettings()
 const planned = computed(() => props.row.planned)
-const VERDICTS = {
-  repair: 'Mend it',
-  'repair-with-limits': 'Mend it, with limits',
-  refer: 'Send it on',
-  decline: 'Say no',
-} as const
 const warm = computed(() => (store.plan ? warmthOfMend(store.plan.warm.data, props.row.id) : null))
 </script>
 
@@ -28,10 +23,8 @@ const warm = computed(() => (store.plan ? warmthOfMend(store.plan.warm.data, pro
   <p v-else-if="!planned" role="alert">{{ row.reason }}</p>
   <template v-else>
     <p data-testid="mend-call">
-      <b>{{ VERDICTS[planned.decision] }}</b>: {{ Math.round(planned.chancePct) }} in 100 last<template
-        v-if="planned.way"
-        >, {{ wayName(row.kind, planned.way) }}</template
-      >.
+      <b>{{ capital(verdictWords(planned.decision, planned.chancePct)) }}</b>: {{ Math.round(planned.chancePct) }} in
+      100 last<template v-if="planned.way">, {{ wayName(row.kind, planned.way) }}</template>.
     </p>
     <p v-if="row.turn && row.turn.of > 1" data-testid="mend-turn">
       Taken on {{ row.turn.place }} of {{ row.turn.of }}. {{ WHOLE_WORDS[row.turn.why] }}

@@ -16,5 +16,5 @@ export const fields = {
   rootRadiusMm: usually('mm', 'Radius at its bottom', 2, { min: 0, max: 50 }),
   landMm: usually('mm', 'Break kept in the middle', 2, { min: 0, max: 200 }),
   capMm: usually('mm', 'Cap', 1.5, { min: 0, max: 20 }),
-  pastTipMm: usually('mm', 'Past each tip', 4.8, { min: 0, max: 100 }),
+  pastTipMm: usually('mm', 'Past its tip', 4.8, { min: 0, max: 100 }),
 }

@@ -7,7 +7,7 @@ export const fields = {
   ...onlyWhen('closed', false, {
     startsIn: choice('It starts', WHERE_IT_ENDS, 'tip'),
     endsIn: choice('It ends', WHERE_IT_ENDS, 'tip'),
-    pastTipMm: usually('mm', 'Past each tip', 4.8, { min: 0, max: 100 }),
+    pastTipMm: usually('mm', 'Past its tip', 4.8, { min: 0, max: 100 }),
     stopHoleMm: usually('mm', 'Stop-hole', 3.2, { min: 0, max: 30 }),
   }),
   sides: sides('Welded from', 1),

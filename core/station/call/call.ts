@@ -10,10 +10,12 @@ import { caution } from '../../safety/cautions.table'
 import type { KnowData } from '../know/know'
 import { capital, count, figure, words, type Sentence, type StationPlan, type Working, wantsCall } from '../parts'
 import { money } from '../hand-over/hand-over'
+import { named } from '../decision-words'
 import { dilutionOf } from '../mends/at-hand'
 import { kindOf } from '../../mend/registry'
 import { wayName } from '../../mend/way-name'
 import { becauseWords } from '../mends/mend-words'
+import { isAgainstOdds, verdictWords } from '../verdict-words'
 
 export interface CallData {
   fillers: readonly RankedFiller[]
@@ -88,6 +90,13 @@ function judgedFor(input: JudgeInput, { decision, mends, decisions }: JobPlanned
   }
 }
 
+/** The mend that holds the chance of a part down, where another of it is surer by a point. */
+function leastOfSeveral({ mends }: JobPlanned, chancePct: number): string | null {
+  const mended = mends.filter(({ decision }) => decision !== 'decline')
+  const isSurer = mended.some(mend => mend.chancePct >= chancePct + 1)
+  return isSurer ? (mended.find(mend => mend.chancePct <= chancePct)?.id ?? null) : null
+}
+
 /** What stands in the way of the process that is nearest to going, for a shop where none goes. */
 function nearest(processes: readonly RankedProcess[]): string {
   const own = processes.filter(row => row.inKit)
@@ -156,19 +165,18 @@ export function planCall(
               ` that this lasts; ${count(refusedMends(planned), 'place')} not, as said below.`,
             ]
           : [
-              judged.verdict === 'repair-with-limits'
-                ? 'Mend it, with limits: '
-                : judged.verdict === 'repair'
-                  ? 'Mend it: '
-                  : 'Mend it against the odds: ',
+              `${capital(verdictWords(judged.verdict, judged.chancePct))}: `,
               `${laidBy}; `,
               figure(Math.round(judged.chancePct), 'pct', 'judge'),
               ' that it lasts',
               ...(price !== null ? [', about ', words(money(price, kit.currency), 'judge')] : []),
               '.',
             ]
+  const laidShort = first && !first.process ? laidBy : `${process?.name ?? choices.process}, ${choices.filler}`
   const why: Sentence[] = []
   if (judged) why.push([`${judged.because.charAt(0).toUpperCase()}${judged.because.slice(1)}.`])
+  const least = judged && planned ? leastOfSeveral(planned, judged.chancePct) : null
+  if (least) why.push([`${capital(named(job, least))} is the least sure of its mends: the part is no surer.`])
   if (process) why.push([words(capital(process.name), 'process'), `: ${process.reasons.join('; ')}.`])
   if (filler)
     why.push([
@@ -198,7 +206,9 @@ export function planCall(
     short: !judged
       ? `wants ${wants[0] ?? 'readings'}`
       : outcome === 'mend'
-        ? `mend, ${first && !first.process ? laidBy : `${process?.name ?? choices.process}, ${choices.filler}`}`
+        ? isAgainstOdds(judged.verdict, judged.chancePct)
+          ? `against the odds, ${laidShort}`
+          : `mend, ${laidShort}`
         : outcome === 'refer'
           ? 'send it on'
           : 'say no',

@@ -4,24 +4,18 @@ import { wayName } from '../../mend/way-name'
 import { saidOf } from '../../job-plan/words'
 import { capital, count, figure, type Sentence, type StationPlan, wantsCall } from '../parts'
 import type { MendRow, MendsData } from './mend-row'
+import { verdictWords } from '../verdict-words'
 import type { Shown } from './said'
 import { weldWants } from './weld-words'
-
-const VERDICT_WORDS = {
-  repair: 'mend it',
-  'repair-with-limits': 'mend it, with limits',
-  refer: 'send it on',
-  decline: 'say no',
-} as const
 
 /** The headline of a mend that is not to be worked on, or not yet; null where it is. */
 export function refusedCall({ kind, wants, reason, planned }: MendRow): Sentence | null {
   if (wants.length) return wantsCall(wants)
   if (!planned) return [`${capital(reason ?? 'not worked out')}.`]
-  const { decision, because } = planned
+  const { decision, because, chancePct } = planned
   if (decision !== 'decline' && decision !== 'refer') return null
   const [code] = decision === 'decline' ? because : []
-  return code ? [`Say no: ${becauseWords(kind, code)}.`] : [`${capital(VERDICT_WORDS[decision])}.`]
+  return code ? [`Say no: ${becauseWords(kind, code)}.`] : [`${capital(verdictWords(decision, chancePct))}.`]
 }
 
 /** Why a mend is refused, or what is against it, as words that go on after a colon. */
@@ -44,7 +38,7 @@ export const mendVerdicts = ({ rows }: MendsData): Sentence[] =>
     row.planned
       ? [
           [
-            `${capital(row.name)}: ${VERDICT_WORDS[row.planned.decision]}, `,
+            `${capital(row.name)}: ${verdictWords(row.planned.decision, row.planned.chancePct)}, `,
             figure(Math.round(row.planned.chancePct), 'pct'),
             ` likely to last${row.planned.way ? `, ${wayName(row.kind, row.planned.way)}` : ''}.`,
           ],
@@ -58,7 +52,7 @@ function shortOf(row: MendRow, station: Shown): string {
   if (want) return `wants ${want}`
   const { planned, log, setUps } = row
   if (!planned) return 'not worked out'
-  if (refusedCall(row)) return VERDICT_WORDS[planned.decision]
+  if (refusedCall(row)) return verdictWords(planned.decision, planned.chancePct)
   const passes = count(planned.passes, 'pass', 'passes')
   if (station === 'weld') {
     const done = log.passes.filter(pass => pass.done).length

@@ -79,7 +79,7 @@ function grooveWhy({ planned, groove, cutting, opened, keepsBreak }: MendRow): S
             figure(hole.diameterMm, 'mm'),
             ', ',
             figure((groove.runMm - groove.alongMm) / groove.stopHoles.length, 'mm'),
-            ' past each visible tip.',
+            ' past where it is seen to end.',
           ],
         ]
       : []),

@@ -78,6 +78,18 @@ describe('the list at the machine, for any thread', () => {
     expect(said(30)).toContain('spiral-fluted')
     expect(said(null)).toContain('spiral-pointed')
   })
+  it('says how much thread is full where the hole ends, and warns of a bottom nobody spoke of', () => {
+    const step = (id: string, beneathMm: number | null) =>
+      machiningList(given('M10', { depthMm: 20, beneathMm })).steps.find(one => one.id === id)
+    const said = (id: string, beneathMm: number | null) => sentenceText(step(id, beneathMm)!.say, 'metric')
+    expect(step('drill-under', null)!.why).toContain('sooner, where the hole has a bottom before that')
+    expect(step('drill-under', 20)!.why).toContain('1 mm before what lies beneath')
+    // Nineteen down, less three pitches of 1.5 mm; less one and a half with the bottoming tap.
+    expect(said('tap', 20)).toContain('14.5 mm of full thread.')
+    expect(said('bottom', 20)).toContain('16.8 mm of full thread, of 20.0 mm wanted')
+    expect(said('tap', 40)).toContain('20.0 mm of full thread.')
+    expect(step('bottom', 40)).toBeUndefined()
+  })
   it('says so when no drill of the kit will do', () =>
     expect(
       sentenceText(

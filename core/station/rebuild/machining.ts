@@ -28,6 +28,8 @@ export interface MachiningList {
  * source.
  */
 const LEAD_PITCHES = 3
+/** What a bottoming tap leaves unfinished at the end of a hole, in pitches. Common practice, no source. */
+const BOTTOMING_PITCHES = 1.5
 /**
  * Stay off what lies beneath, mm; a countersink over the thread's major; how far a slug is bored under before it is
  * bored to size. Common practice, no source.
@@ -81,6 +83,10 @@ export function machiningList({
   const steps: MachiningStep[] = []
   const blind = beneathMm !== null
   const stopMm = Math.min(depthMm + LEAD_PITCHES * thread.pitchMm, beneathMm === null ? Infinity : beneathMm - CLEAR_MM)
+  const stopNote = blind ? `${CLEAR_MM} mm before what lies beneath` : 'sooner, where the hole has a bottom before that'
+  // A hole that ends leaves no room for the whole lead of a tap: what is full is less than it is deep.
+  const fullMm = Math.min(depthMm, Math.max(0, stopMm - LEAD_PITCHES * thread.pitchMm))
+  const bottomedMm = Math.min(depthMm, Math.max(0, stopMm - BOTTOMING_PITCHES * thread.pitchMm))
   const inSlug = way === 'pressed-slug' || way === 'new-boss'
   const metal = inSlug ? slugAlloy : body
   const speed = (tool: CuttingTool, mm: number, of: Alloy = metal, pitchMm?: number) => {
@@ -200,6 +206,7 @@ export function machiningList({
   if (insert) {
     add('drill', ['Drill ', figure(insert.drillMm, 'mm'), ', stop at ', figure(stopMm, 'mm'), '.'], {
       spindle: speed('drill', insert.drillMm, body),
+      why: stopNote,
     })
     add(
       'tap',
@@ -232,7 +239,7 @@ export function machiningList({
           ],
           {
             spindle: speed('drill', best.mm - DRILL_UNDER_MM),
-            why: 'weld metal is of uneven hardness and leads a drill astray',
+            why: `weld metal is of uneven hardness and leads a drill astray; ${stopNote}`,
           },
         )
       add(
@@ -244,9 +251,9 @@ export function machiningList({
           figure(Math.round(best.threadPct), 'pct'),
           ' of thread; stop at ',
           figure(stopMm, 'mm'),
-          beneathMm === null ? '.' : `, ${CLEAR_MM} mm before what lies beneath.`,
+          '.',
         ],
-        { spindle: speed('drill', best.mm) },
+        { spindle: speed('drill', best.mm), ...(way === 'weld-and-tap' ? {} : { why: stopNote }) },
       )
     } else
       add('drill', [
@@ -261,11 +268,23 @@ export function machiningList({
       'tap',
       [
         `Tap ${thread.designation} in line with the spindle, ${tapKind(blind)}; wax or spirit on it; `,
-        figure(Math.min(depthMm, stopMm), 'mm'),
+        figure(fullMm, 'mm'),
         ' of full thread.',
       ],
       { spindle: speed('tap', thread.majorMm, metal, thread.pitchMm) },
     )
+    if (fullMm < depthMm - 0.05)
+      add(
+        'bottom',
+        [
+          'A bottoming tap after it: ',
+          figure(bottomedMm, 'mm'),
+          ' of full thread, of ',
+          figure(depthMm, 'mm'),
+          ' wanted.',
+        ],
+        { why: 'below there is no room for the lead of the first tap' },
+      )
   }
   add('prove', ['The real bolt in by hand to its whole depth; then the gauge, where there is one.'])
   return { steps, tapDrills: choices, stopMm }
