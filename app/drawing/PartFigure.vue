@@ -2,13 +2,12 @@
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue'
 import type { StationId } from '#core/job/stations.table'
 import { notesOnPart, groovesOnPart, stepsOnPart } from '#core/station/take-in/on-the-part'
-import { MARK_KINDS } from '#core/solid/stored/marks.table'
-import { pathOf } from '#core/solid/stored/to-shape'
 import { VIEWS, type ViewId } from '#core/solid/views'
 import SentenceLine from '~/bench/SentenceLine.vue'
 import { useJob } from '~/stores/job'
 import type { DrawnMark } from './marks'
 import PartSheet from './PartSheet.vue'
+import { placedMarks } from './placed-marks'
 import { usePartShape } from './use-part-shape'
 import { useWarmColours } from './use-warm-colours'
 import WarmColours from './WarmColours.vue'
@@ -51,21 +50,7 @@ const opened = computed((): DrawnMark[] =>
 )
 const marks = computed((): DrawnMark[] => [...placed.value, ...opened.value])
 const placed = computed((): DrawnMark[] =>
-  store.job!.shape.marks.flatMap(mark => {
-    const path = pathOf(mark)
-    if (!path) return []
-    return [
-      {
-        id: mark.id,
-        number: notes.value.find(note => note.mark === mark.id)?.number ?? null,
-        name: mark.name || MARK_KINDS[mark.kind].name,
-        path,
-        acrossMm: mark.acrossMm.value,
-        role: mark.kind === 'mend' ? 'mend' : mark.kind === 'clamp' || mark.kind === 'earth' ? 'plain' : 'guard',
-        laid: laid.value.has(mark.id),
-      } satisfies DrawnMark,
-    ]
-  }),
+  placedMarks(store.job!, id => notes.value.find(note => note.mark === id)?.number ?? null, laid.value),
 )
 
 const STEP_MS = 700

@@ -191,20 +191,46 @@ export function pull(
 
 /** Strain at a cell's middle, xx yy zz xy yz zx with engineering shear, into `strain` from `at`. */
 export function strainOf({ corner, stepMm }: Lattice, cell: number, u: Float64Array, strain: Float64Array, at: number) {
-  const slope = [0, 0, 0, 0, 0, 0, 0, 0, 0]
+  // Asked of every cell in every round of flow: single numbers, since a list for each would be most of the work.
+  let [xx, xy, xz, yx, yy, yz, zx, zy, zz] = [0, 0, 0, 0, 0, 0, 0, 0, 0]
   for (let n = 0; n < 8; n++) {
     const node = 3 * corner[8 * cell + n]!
-    for (let axis = 0; axis < 3; axis++) {
-      const s = n & (1 << axis) ? 1 : -1
-      for (let c = 0; c < 3; c++) slope[3 * c + axis]! += (s * u[node + c]!) / (4 * stepMm[axis]!)
+    const [a, b, c] = [u[node]!, u[node + 1]!, u[node + 2]!]
+    if (n & 1) {
+      xx += a
+      yx += b
+      zx += c
+    } else {
+      xx -= a
+      yx -= b
+      zx -= c
+    }
+    if (n & 2) {
+      xy += a
+      yy += b
+      zy += c
+    } else {
+      xy -= a
+      yy -= b
+      zy -= c
+    }
+    if (n & 4) {
+      xz += a
+      yz += b
+      zz += c
+    } else {
+      xz -= a
+      yz -= b
+      zz -= c
     }
   }
-  strain[at] = slope[0]!
-  strain[at + 1] = slope[4]!
-  strain[at + 2] = slope[8]!
-  strain[at + 3] = slope[1]! + slope[3]!
-  strain[at + 4] = slope[5]! + slope[7]!
-  strain[at + 5] = slope[2]! + slope[6]!
+  const [p, q, r] = [1 / (4 * stepMm[0]), 1 / (4 * stepMm[1]), 1 / (4 * stepMm[2])]
+  strain[at] = xx * p
+  strain[at + 1] = yy * q
+  strain[at + 2] = zz * r
+  strain[at + 3] = xy * q + yx * p
+  strain[at + 4] = yz * r + zy * q
+  strain[at + 5] = xz * r + zx * p
 }
 
 /** Adds to the forces what a cell's stress of its own (xx yy zz xy yz zx, MPa) pulls on its corners. */

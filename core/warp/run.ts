@@ -135,15 +135,21 @@ export function* warp(setup: WarpSetup): Generator<WarpProgress, Warped> {
   const work = new Float64Array(size)
   const strain = new Float64Array(6)
   const trial = new Float64Array(6)
+  const before = new Float64Array(6)
+  /** Where a cell's own strain stands among those of its bead; none of it, -1. */
+  const ownAt = new Int32Array(lattice.cells).fill(-1)
   let [solves, iterations] = [0, 0]
   const stages: WarpStage[] = []
   const steps = setup.beads.length + (fixed ? 1 : 0) + (setup.keptShare === undefined ? 0 : 1)
+  const [lame, shear] = [element.hooke[1]!, element.hooke[21]!]
   const stressOf = (given: ArrayLike<number>, at: number, into: Float64Array) => {
-    for (let p = 0; p < 6; p++) {
-      let sum = 0
-      for (let q = 0; q < 6; q++) sum += element.hooke[6 * p + q]! * given[at + q]!
-      into[p] = sum
-    }
+    const swell = lame * (given[at]! + given[at + 1]! + given[at + 2]!)
+    into[0] = swell + 2 * shear * given[at]!
+    into[1] = swell + 2 * shear * given[at + 1]!
+    into[2] = swell + 2 * shear * given[at + 2]!
+    into[3] = shear * given[at + 3]!
+    into[4] = shear * given[at + 4]!
+    into[5] = shear * given[at + 5]!
   }
 
   /** Brings the part to rest after new strain in some cells, or after being let go. */
@@ -156,8 +162,7 @@ export function* warp(setup: WarpSetup): Generator<WarpProgress, Warped> {
     const du = new Float64Array(size)
     const force = new Float64Array(size)
     const flowed = setup.plastic ? new Float64Array(6 * lattice.cells) : null
-    const ownOf = new Map<number, number>()
-    cells.forEach((cell, n) => ownOf.set(cell, 6 * n))
+    cells.forEach((cell, n) => (ownAt[cell] = 6 * n))
     for (let n = 0; n < size; n++) force[n] = -inside[n]!
     for (let n = 0; n < cells.length; n++) {
       if (there && !there[cells[n]!]) continue
@@ -180,11 +185,11 @@ export function* warp(setup: WarpSetup): Generator<WarpProgress, Warped> {
       for (let cell = 0; cell < lattice.cells; cell++) {
         if (there && !there[cell]) continue
         strainOf(lattice, cell, du, strain, 0)
-        const at = ownOf.get(cell)
-        for (let n = 0; n < 6; n++) strain[n]! -= flowed[6 * cell + n]! + (at === undefined ? 0 : own[at + n]!)
+        const at = ownAt[cell]!
+        if (at >= 0) for (let n = 0; n < 6; n++) strain[n]! -= own[at + n]!
+        for (let n = 0; n < 6; n++) strain[n]! -= before[n] = flowed[6 * cell + n]!
         stressOf(strain, 0, trial)
         for (let n = 0; n < 6; n++) trial[n]! += stress[6 * cell + n]!
-        const before = flowed.slice(6 * cell, 6 * cell + 6)
         if (!returned(trial, yields[cell]!, shearMPa, flowed, 6 * cell)) continue
         for (let n = 0; n < 6; n++) strain[n] = flowed[6 * cell + n]! - before[n]!
         stressOf(strain, 0, trial)
@@ -207,9 +212,8 @@ export function* warp(setup: WarpSetup): Generator<WarpProgress, Warped> {
     for (let cell = 0; cell < lattice.cells; cell++) {
       if (there && !there[cell]) continue
       strainOf(lattice, cell, du, strain, 0)
-      const at = ownOf.get(cell)
-      for (let n = 0; n < 6; n++)
-        strain[n]! -= (flowed ? flowed[6 * cell + n]! : 0) + (at === undefined ? 0 : own[at + n]!)
+      const at = ownAt[cell]!
+      for (let n = 0; n < 6; n++) strain[n]! -= (flowed ? flowed[6 * cell + n]! : 0) + (at < 0 ? 0 : own[at + n]!)
       stressOf(strain, 0, trial)
       for (let n = 0; n < 6; n++) stress[6 * cell + n]! += trial[n]!
       if (flowed && flowed.subarray(6 * cell, 6 * cell + 6).some(value => value !== 0)) {
@@ -218,6 +222,7 @@ export function* warp(setup: WarpSetup): Generator<WarpProgress, Warped> {
         addStress(lattice, cell, trial, inside)
       }
     }
+    for (const cell of cells) ownAt[cell] = -1
   }
   const wholeMotion = (allowed: readonly number[]): Motion =>
     rigidFit(

@@ -46,7 +46,7 @@ const laid = z
 const watch = z.discriminatedUnion(
   'kind',
   [
-    z.strictObject({ kind: z.literal('face'), face }),
+    z.strictObject({ kind: z.literal('face'), face, atMm: placeSchema.optional() }),
     z.strictObject({ kind: z.literal('point'), atMm: placeSchema }),
     z.strictObject({
       kind: z.literal('bore'),

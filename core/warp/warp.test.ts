@@ -6,6 +6,7 @@ import { beadShrinks } from './bead'
 import { elementOf } from './element'
 import { addStress, latticeOf, nodeMm, pull, strainOf } from './lattice'
 import { rigidFit, withMotion } from './rigid'
+import type { Watched } from './watch'
 import { warped, type WarpSetup } from './run'
 import { solve, solvePlain, solverOf } from './solve'
 import { misesOf, returned } from './yielding'
@@ -245,6 +246,31 @@ describe('what the trade knows (common practice, no source)', () => {
     expect(one.watched[0]).toMatchObject({ kind: 'face', shape: expect.stringMatching(/dished|bent/) as string })
     expect(zone(both)).toBeLessThan(0.05 * zone(one))
     expect(both.byBead[0]!.watched[0]).toMatchObject({ minimumZoneMm: expect.closeTo(zone(one), 3) as number })
+  })
+
+  it('watches the face that a mark lies on, a floor as well as the rim over it, and the whole of it', () => {
+    const tray = shapeSchema.parse({
+      kind: 'union',
+      parts: [
+        { shape: { kind: 'box', xMm: 120, yMm: 60, zMm: 24 } },
+        { shape: { kind: 'box', xMm: 112, yMm: 52, zMm: 16 }, atMm: [4, 4, 8], cut: true },
+      ],
+    })
+    const beads = [along(30, 8, 'top', 'on the floor')]
+    const at = (zMm: number) => ({ kind: 'face' as const, face: 'top' as const, atMm: [60, 30, zMm] as const })
+    const { watched } = warped(setup(tray, 4, { beads, watch: [...top, at(24), at(8), at(10)] }))
+    const [outermost, rim, floor, nearFloor] = watched as Extract<Watched, { kind: 'face' }>[]
+    expect(rim!.minimumZoneMm).toBeCloseTo(outermost!.minimumZoneMm, 9)
+    expect(nearFloor).toEqual(floor)
+    const [, across] = [0, 1].map(way => floor!.atMm.map(place => place[way]!))
+    expect([Math.min(...across!), Math.max(...across!)]).toEqual([8, 52])
+    expect(floor!.minimumZoneMm).not.toBeCloseTo(rim!.minimumZoneMm, 3)
+    // A face of more corners than are worked with keeps its highest and its lowest.
+    const fine = warped(setup(box(300, 80, 4), 4, { beads: [along(40, 4, 'top', 'a')], watch: top }))
+    const [whole] = fine.watched as Extract<Watched, { kind: 'face' }>[]
+    expect(whole!.atMm.length).toBeLessThanOrEqual(620)
+    const ends = whole!.atMm.map(([x]) => x!)
+    expect([Math.min(...ends), Math.max(...ends)]).toEqual([0, 300])
   })
 
   it('a flange welded round in quarters tilts less on the way than in one run, and lies truer at the end', () => {

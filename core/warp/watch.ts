@@ -7,7 +7,8 @@ import { nodeMm, type Lattice } from './lattice'
 import { rigidFit, withMotion, type Motion, type Place } from './rigid'
 
 export type Watch =
-  | { kind: 'face'; face: Face }
+  /** The outermost face on a side; `atMm`: the one that lies at this place, a floor as well as a rim. */
+  | { kind: 'face'; face: Face; atMm?: Place }
   | { kind: 'point'; atMm: Place }
   | { kind: 'bore'; axis: 'x' | 'y' | 'z'; atMm: Place; diameterMm: number }
   | { kind: 'holes'; atMm: readonly Place[] }
@@ -25,8 +26,9 @@ export type Watched =
   | { kind: 'bore'; ovalMm: number; shiftMm: number }
   | { kind: 'holes'; largestMissMm: number }
 
-/** Places looked at on a face at most, and round a bore. */
+/** Places of a face that its flatness is worked out from at most, with the highest and lowest of all; round a bore. */
 const MOST_FACE = 500
+const EXTREMES = 60
 const ROUND = 36
 /** A round needs this many of its places in metal. */
 const LEAST_ROUND = 8
@@ -61,19 +63,72 @@ function nearest(lattice: Lattice, at: Place, count: number): { nodes: number[];
 /** What is needed to read a watched thing off any displacement: looked up once. */
 type Reader = (u: Float64Array, motion: Motion) => Watched
 
-function faceReader(lattice: Lattice, face: Face): Reader {
+/**
+ * Corners of the skin that looks to a side, at the level nearest to a place on it; the outermost where the place lies
+ * nearer to that than half a cell.
+ */
+function faceNodesAt(lattice: Lattice, face: Face, at: Place): number[] {
   const [axis, high] = [FACE_AXIS[face], INWARD[face] < 0]
-  const all = faceNodes(lattice, face)
-  const step = Math.max(1, Math.ceil(all.length / MOST_FACE))
-  const nodes = all.filter((_, n) => n % step === 0)
+  const { corner, cells, cellAt, nodeAt } = lattice
+  const isCovered = new Uint8Array(lattice.nodes)
+  const isSkin = new Uint8Array(lattice.nodes)
+  for (let cell = 0; cell < cells; cell++)
+    for (let n = 0; n < 8; n++) {
+      const node = corner[8 * cell + n]!
+      const isFar = nodeAt[3 * node + axis]! > cellAt[3 * cell + axis]!
+      if (isFar === high) isSkin[node] = 1
+      else isCovered[node] = 1
+    }
+  const wanted = (at[axis] - lattice.originMm[axis]) / lattice.stepMm[axis]
+  const levels = new Map<number, number[]>()
+  for (let node = 0; node < lattice.nodes; node++) {
+    if (!isSkin[node] || isCovered[node]) continue
+    const level = nodeAt[3 * node + axis]!
+    const found = levels.get(level)
+    if (found) found.push(node)
+    else levels.set(level, [node])
+  }
+  const [level] = [...levels.keys()].toSorted((a, b) => Math.abs(a - wanted) - Math.abs(b - wanted))
+  return level === undefined ? [] : levels.get(level)!
+}
+
+/** Places that a face's flatness may hang on: spread evenly over it, with the highest and the lowest of all. */
+function telling(places: readonly Place3[]): readonly Place3[] {
+  if (places.length <= MOST_FACE) return places
+  const off = offPlane(places)
+  const byHeight = off.map((_, n) => n).toSorted((a, b) => off[a]! - off[b]!)
+  const ends = new Set([...byHeight.slice(0, EXTREMES), ...byHeight.slice(-EXTREMES)])
+  const step = Math.ceil(places.length / (MOST_FACE - 2 * EXTREMES))
+  return places.filter((_, n) => n % step === 0 || ends.has(n))
+}
+
+type Place3 = [number, number, number]
+/** How far places stand off their least-squares plane, along the third of their ways. */
+function offPlane(places: readonly Place3[]): number[] {
+  const plane = pseudoInverse(new Matrix(normal(places))).mmul(new Matrix(moments(places)))
+  const [a, b, c] = plane.to1DArray() as Place3
+  return places.map(([x, y, z]) => z - a - b * x - c * y)
+}
+const terms = ([x, y]: Place3) => [1, x, y]
+const normal = (places: readonly Place3[]) =>
+  [0, 1, 2].map(row =>
+    [0, 1, 2].map(col => places.reduce((sum, place) => sum + terms(place)[row]! * terms(place)[col]!, 0)),
+  )
+const moments = (places: readonly Place3[]) =>
+  [0, 1, 2].map(row => [places.reduce((sum, place) => sum + terms(place)[row]! * place[2], 0)])
+
+function faceReader(lattice: Lattice, face: Face, at?: Place): Reader {
+  const [axis, high] = [FACE_AXIS[face], INWARD[face] < 0]
+  const nodes = at ? faceNodesAt(lattice, face, at) : faceNodes(lattice, face)
   const [p, q] = [(axis + 1) % 3, (axis + 2) % 3] as [0 | 1 | 2, 0 | 1 | 2]
   return (u, motion) => {
-    const points = nodes.map((node): [number, number, number] => {
+    const all = nodes.map((node): Place3 => {
       const at = nodeMm(lattice, node)
       const off = withMotion(motion, at)
       const up = (u[3 * node + axis]! - off[axis]) * (high ? 1 : -1)
       return [at[p]!, at[q]!, up]
     })
+    const points = telling(all)
     const { minimumZoneMm, shape, heightsMm } = evaluateFlatness(points.map(([xMm, yMm, zMm]) => ({ xMm, yMm, zMm })))
     return { kind: 'face', minimumZoneMm, shape, atMm: points.map(([x, y]) => [x, y]), heightsMm }
   }
@@ -131,7 +186,7 @@ function holesReader(lattice: Lattice, places: readonly Place[]): Reader {
 
 /** A reader of one watched thing on a part's corners. @throws NoAnswer where there is no metal at it */
 export function readerOf(lattice: Lattice, watch: Watch): Reader {
-  if (watch.kind === 'face') return faceReader(lattice, watch.face)
+  if (watch.kind === 'face') return faceReader(lattice, watch.face, watch.atMm)
   if (watch.kind === 'bore') return boreReader(lattice, watch.axis, watch.atMm, watch.diameterMm)
   if (watch.kind === 'holes') return holesReader(lattice, watch.atMm)
   const { nodes, awayMm } = nearest(lattice, watch.atMm, 1)

@@ -12,7 +12,7 @@ const PartTurned = defineAsyncComponent(() => import('~/drawing/PartTurned.vue')
 const store = useJob()
 const settings = useSettings()
 const shop = useShop()
-const { bench, ways, best, busy, share, reason, stale, start, stop, WAYS } = usePull()
+const { bench, part, marks, ways, best, busy, reason, stale, start, stop, WAYS } = usePull()
 const planned = computed(() => ways.value[0] ?? null)
 const after = ref(1)
 watch(planned, way => {
@@ -72,19 +72,31 @@ const WHAT = { face: 'out of flat', bore: 'out of round or place', holes: 'great
             {{ each.name }}<template v-if="each.limitMm !== null">, wanted within {{ text(each.limitMm) }}</template>
           </li>
         </ul>
+        <p v-for="each in bench.unwatched" :key="each.mark" class="small wrong" data-testid="unwatched">
+          {{ each.name }} is not watched: {{ each.wants }}.
+          <NuxtLink :to="`/job/${store.job!.id}/shape`">Its mark</NuxtLink>
+        </p>
         <p class="label">Beads, as planned</p>
         <p class="small">
           {{ bench.ways[0]!.asked.beads.length }} on the part; passes of a side are taken together three at most.
         </p>
-        <button v-if="!busy" type="button" class="plain-button strong" data-testid="run-pull" @click="start(false)">
+        <button
+          v-if="!busy.length"
+          type="button"
+          class="plain-button strong"
+          data-testid="run-pull"
+          @click="start(false)"
+        >
           Lay them
         </button>
-        <button v-if="!busy" type="button" class="plain-button" data-testid="compare-pull" @click="start(true)">
+        <button v-if="!busy.length" type="button" class="plain-button" data-testid="compare-pull" @click="start(true)">
           Compare other ways
         </button>
         <div v-else role="status">
-          <p class="small">{{ WAYS[busy] }}</p>
-          <v-progress-linear :model-value="share * 100" aria-label="How far it is" />
+          <template v-for="each in busy" :key="each.id">
+            <p class="small">{{ WAYS[each.id] }}</p>
+            <v-progress-linear :model-value="each.share * 100" :aria-label="`How far it is: ${WAYS[each.id]}`" />
+          </template>
           <button type="button" class="plain-button slight" data-testid="stop-pull" @click="stop()">Stop</button>
         </div>
         <p v-if="stale" class="small">The part or the weld has changed since it ran.</p>
@@ -128,7 +140,13 @@ const WHAT = { face: 'out of flat', bore: 'out of round or place', holes: 'great
           </tbody>
         </table>
       </template>
-      <p v-else class="quiet">Lay the planned beads and the part is drawn here as they pull it, pass by pass.</p>
+      <template v-else>
+        <PartTurned v-if="part" :shape="part" :marks="marks" :name="store.job!.title" />
+        <ol v-if="part && marks.length" class="small marks">
+          <li v-for="mark in marks" :key="mark.id"><b class="figure">{{ mark.number }}</b> {{ mark.name }}</li>
+        </ol>
+        <p class="quiet">Lay the planned beads and the part is drawn here as they pull it, pass by pass.</p>
+      </template>
       <template v-if="ways.length > 1">
         <p class="label">Other ways, at the end</p>
         <table data-testid="ways">

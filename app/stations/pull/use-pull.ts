@@ -5,18 +5,25 @@ import { NoAnswer } from '#core/ask/question'
 import { pullBench } from '#core/station/pull/pull-bench'
 import { WAYS, type PullBench } from '#core/station/pull/ways.table'
 import { bestWay, figureOf } from '#core/station/pull/pull-says'
+import { placedMarks } from '~/drawing/placed-marks'
 import { usePartShape } from '~/drawing/use-part-shape'
 import { useJob } from '~/stores/job'
 import type { PulledWay } from '~/workers/pull'
 import { startWorker } from '~/workers/start'
 import { brokeOff } from '~/workers/worker-gone'
 
+/** As many ways as are run at once; each holds its own cells. */
+const MOST_HANDS = 4
+
 /** The planned weld of the open job pulled about on its part, and the other ways it could be laid. */
 export function usePull() {
   const store = useJob()
   const { shape, from } = usePartShape()
-  const { bench: pull, end } = startWorker('pull')
-  onBeforeUnmount(end)
+  // Ways are run side by side, each by a hand of its own; the page has nothing to do meanwhile.
+  const hands = Array.from({ length: Math.max(1, Math.min(MOST_HANDS, navigator.hardwareConcurrency || 1)) }, () =>
+    startWorker('pull'),
+  )
+  onBeforeUnmount(() => hands.forEach(({ end }) => end()))
 
   const bench = computed((): PullBench | string => {
     if (!store.job || !store.plan) return 'the job is still being worked out'
@@ -30,8 +37,8 @@ export function usePull() {
   })
   const key = computed(() => (typeof bench.value === 'string' ? bench.value : JSON.stringify(bench.value)))
   const ran = shallowRef<{ key: string; ways: PulledWay[] } | null>(null)
-  const busy = ref<PulledWay['id'] | null>(null)
-  const share = ref(0)
+  /** Ways that are being run, and how far each is, 0 to 1. */
+  const busy = ref<{ id: PulledWay['id']; share: number }[]>([])
   const reason = ref<string | null>(null)
   const stale = computed(() => ran.value !== null && ran.value.key !== key.value)
   const ways = computed(() => (stale.value ? [] : (ran.value?.ways ?? [])))
@@ -39,8 +46,10 @@ export function usePull() {
     typeof bench.value === 'string' || ways.value.length < 2 ? null : bestWay(ways.value, bench.value.watched),
   )
 
+  let isStopped = false
   const stop = () => {
-    if (busy.value) void pull.stop()
+    isStopped = true
+    if (busy.value.length) for (const { bench: hand } of hands) void hand.stop()
   }
   watch(key, stop)
 
@@ -48,32 +57,43 @@ export function usePull() {
     if (typeof bench.value === 'string') return
     const given = JSON.parse(JSON.stringify(bench.value)) as PullBench
     const of = key.value
+    const place = (id: PulledWay['id']) => given.ways.findIndex(way => way.id === id)
     const found: PulledWay[] = all && !stale.value ? [...(ran.value?.ways ?? [])] : []
     reason.value = null
-    const wanted = given.ways.filter((way, n) => (all || n === 0) && !found.some(each => each.id === way.id))
-    for (const way of wanted) {
-      busy.value = way.id
-      share.value = 0
-      const told = await pull
-        .run(
-          way.id,
-          way.asked,
-          way.id === 'planned',
-          proxy((done: number) => {
-            share.value = done
-          }),
-        )
-        .catch(brokeOff)
-      // Begun on another shape or other marks: dropped.
-      if (of !== key.value) break
-      if (told.ok !== true) {
-        if (told.ok === false) reason.value = told.reason
-        break
+    isStopped = false
+    const queue = given.ways.filter((way, n) => (all || n === 0) && !found.some(each => each.id === way.id))
+    const runWith = async (hand: (typeof hands)[number]['bench']) => {
+      for (let way = queue.shift(); way && !isStopped; way = queue.shift()) {
+        const { id, asked } = way
+        busy.value = [...busy.value, { id, share: 0 }]
+        const told = await hand
+          .run(
+            id,
+            asked,
+            id === 'planned',
+            proxy((share: number) => {
+              busy.value = busy.value.map(one => (one.id === id ? { id, share } : one))
+            }),
+          )
+          .catch(brokeOff)
+        busy.value = busy.value.filter(one => one.id !== id)
+        // Begun on another shape or other marks: dropped.
+        if (of !== key.value) return
+        if (told.ok !== true) {
+          if (told.ok === false) {
+            reason.value = told.reason
+            stop()
+          }
+          return
+        }
+        found.push(told.value)
+        // What is compared stands beside the planned one: until that is in, nothing is shown.
+        found.sort((a, b) => place(a.id) - place(b.id))
+        if (found[0]!.id === given.ways[0]!.id) ran.value = { key: of, ways: [...found] }
       }
-      found.push(told.value)
-      ran.value = { key: of, ways: [...found] }
     }
-    busy.value = null
+    await Promise.all(hands.slice(0, Math.max(1, queue.length)).map(({ bench: hand }) => runWith(hand)))
+    busy.value = []
     const [planned] = ways.value
     if (planned) keep(planned)
   }
@@ -90,5 +110,7 @@ export function usePull() {
       }))
     store.edit(['weld', 'foretold'], figures)
   }
-  return { bench, ways, best, busy, share, reason, stale, start, WAYS, stop }
+  const part = computed(() => (from.value === 'sizes' ? null : shape.value))
+  const marks = computed(() => (store.job ? placedMarks(store.job, (_, place) => place) : []))
+  return { bench, part, marks, ways, best, busy, reason, stale, start, WAYS, stop }
 }

@@ -7,10 +7,10 @@ import { MARK_KINDS, type MarkKind } from '#core/solid/stored/marks.table'
 import { startersPieces, startPiece, type StarterId } from '#core/solid/stored/starters.table'
 import type { SolidKind } from '#core/solid/stored/solids.table'
 import type { StoredMark, StoredPiece } from '#core/solid/stored/stored.schema'
-import { pathOf } from '#core/solid/stored/to-shape'
 import { VIEWS, type ViewId } from '#core/solid/views'
 import { seenFrom } from '#core/solid/wall'
 import type { DrawnMark } from '~/drawing/marks'
+import { placedMarks } from '~/drawing/placed-marks'
 import type { SolidShape } from '~/drawing/use-part-sheet'
 import { useJob } from '~/stores/job'
 
@@ -145,23 +145,7 @@ export function useShape() {
   }
 
   const drawn = computed((): DrawnMark[] => {
-    if (working.value === 'marks')
-      return solid.value.marks.flatMap((each, n) => {
-        const path = pathOf(each)
-        return path
-          ? [
-              {
-                id: each.id,
-                number: n + 1,
-                name: each.name || MARK_KINDS[each.kind].name,
-                path,
-                acrossMm: each.acrossMm.value,
-                role: each.kind === 'mend' ? 'mend' : 'guard',
-                laid: false,
-              } satisfies DrawnMark,
-            ]
-          : []
-      })
+    if (working.value === 'marks') return placedMarks(store.job!, (_, place) => place)
     const held = piece.value && corners(piece.value)
     if (!held) return []
     const grip = { acrossMm: null, role: 'plain' as const, laid: false }

@@ -15,7 +15,7 @@ export const MARK_KINDS = {
   seal: { name: 'lip seal', runs: false, across: false },
   'fluoro-seal': { name: 'fluoroelastomer seal', runs: false, across: false },
   bush: { name: 'bush', runs: false, across: false },
-  'bearing-seat': { name: 'bearing seat', runs: false, across: false },
+  'bearing-seat': { name: 'bearing seat', runs: false, across: true },
   'finished-face': { name: 'finished face', runs: false, across: false },
   clamp: { name: 'where it can be clamped', runs: false, across: false },
   earth: { name: 'earth', runs: false, across: false },

@@ -163,6 +163,29 @@ describe('the pull bench', () => {
     const bare = { ...cover, shape: { ...cover.shape, marks: cover.shape.marks.filter(mark => mark.kind === 'mend') } }
     expect(reason(bare)).toContain('mark what may not move')
   })
+  it('says of every mark that is too little said to be watched what it wants, and watches the rest by their names', () => {
+    const marks = cover.shape.marks
+    const told = (of: typeof marks) => benchOf({ ...cover, shape: { ...cover.shape, marks: of } })
+    const bore = told(
+      marks.map(mark => (mark.kind === 'fixed-bore' ? { ...mark, acrossMm: { typed: '', value: null } } : mark)),
+    )
+    expect(bore.watched.map(({ name }) => name)).toEqual(['gasket face', 'bolt pattern'])
+    expect(bore.unwatched).toEqual([
+      { mark: expect.any(String) as string, name: 'bearing bore', wants: 'its diameter is not said' },
+    ])
+    const [hole] = marks.filter(mark => mark.kind === 'holes')
+    const one = told(marks.filter(mark => mark.kind !== 'holes' || mark === hole))
+    expect(one.unwatched.map(({ wants }) => wants)).toEqual(['one hole alone has no pattern: mark the others'])
+    expect(benchOf(cover).unwatched).toEqual([])
+    const only = marks.flatMap(mark =>
+      mark.kind === 'mend'
+        ? [mark]
+        : mark.kind === 'fixed-bore'
+          ? [{ ...mark, acrossMm: { typed: '', value: null } }]
+          : [],
+    )
+    expect(reason({ ...cover, shape: { ...cover.shape, marks: only } })).toContain('its diameter is not said')
+  })
   const face = (mm: number): Watched => ({ kind: 'face', minimumZoneMm: mm, shape: 'bent', atMm: [], heightsMm: [] })
   const way = (id: 'planned' | 'held' | 'warm', mm: number) => ({ id, stages: [{ watched: [face(mm)] }] })
   const watched = [{ name: 'gasket face', limitMm: 0.05 }]
@@ -172,6 +195,9 @@ describe('the pull bench', () => {
       savesPct: expect.closeTo(50, 6) as number,
     })
     expect(bestWay([way('planned', 0.4), way('held', 0.38)], watched)).toBeNull()
+    // What no bench measures has nothing to save.
+    expect(bestWay([way('planned', 0.0001), way('held', 0)], watched)).toBeNull()
+    expect(bestWay([way('planned', 0.4), way('held', 0)], watched)).toMatchObject({ id: 'held' })
   })
   it('gives a band on every figure and says which limit it passes', () => {
     expect(sentenceText(pullSentence(way('planned', 0.4), watched), 'metric')).toMatch(/gasket face .* to /)

@@ -9,6 +9,7 @@ import type { Triple } from '../../solid/forms'
 import { measured } from '../../solid/measure'
 import type { Shape } from '../../solid/shape.schema'
 import { FACE_AXIS, INWARD, OPPOSITE, type Face } from '../../solid/stored/faces.table'
+import { MARK_KINDS } from '../../solid/stored/marks.table'
 import type { StoredMark } from '../../solid/stored/stored.schema'
 import { pathLongMm, pathOf } from '../../solid/stored/to-shape'
 import { beadShrinks } from '../../warp/bead'
@@ -165,7 +166,9 @@ export function pullBench(job: Job, plan: JobPlan, shape: Solid): PullBench {
   if (!planned.length)
     throw new NoAnswer('no arc is laid on what is marked, or its current is not worked out yet: see Weld')
 
-  const { watch, watched } = watchedOf(job)
+  const { watch, watched, unwatched } = watchedOf(job)
+  if (!watch.length && unwatched.length)
+    throw new NoAnswer(`${unwatched.map(({ name, wants }) => `${name}: ${wants}`).join('; ')}`)
   if (!watch.length) throw new NoAnswer('mark what may not move: a face, a bore, the holes of a bolt pattern')
   const rests = OPPOSITE[mended[0]!.face]
   const bars = strongback(shape, mended[0]!, lineOf(mended[0]!))
@@ -205,7 +208,7 @@ export function pullBench(job: Job, plan: JobPlan, shape: Solid): PullBench {
   ]
   // More beads than a run takes are no way to compare.
   const ways = ids.map(id => ({ id, asked: asked(id) })).filter(({ asked: { beads } }) => beads.length <= MOST_BEADS)
-  return { watched, ways: ways.filter(({ asked: way }, n) => n === 0 || !isLaidAlike(way, ways[0]!.asked)) }
+  return { watched, unwatched, ways: ways.filter(({ asked: way }, n) => n === 0 || !isLaidAlike(way, ways[0]!.asked)) }
 }
 
 /** Whether two ways ask for the same beads in the same order, held alike and cooled alike. */
@@ -215,21 +218,28 @@ function isLaidAlike(one: WarpInput, other: WarpInput): boolean {
   return told(one) === told(other)
 }
 
-function watchedOf(job: Job): { watch: WarpInput['watch']; watched: PullBench['watched'] } {
+/** What may not move, by its marks: what is read off the part, by its name, and what says too little for that. */
+function watchedOf(job: Job): { watch: WarpInput['watch'] } & Pick<PullBench, 'watched' | 'unwatched'> {
   const watch: WarpInput['watch'] = []
   const watched: PullBench['watched'] = []
+  const unwatched: PullBench['unwatched'] = []
   const holes = job.shape.marks.filter(mark => mark.kind === 'holes').flatMap(mark => pathOf(mark)?.slice(0, 1) ?? [])
   for (const mark of job.shape.marks) {
+    const isRound = mark.kind === 'fixed-bore' || mark.kind === 'bearing-seat'
+    if (!isRound && mark.kind !== 'fixed-face') continue
     const [at] = pathOf(mark) ?? []
-    if (!at) continue
-    const name = mark.name || (mark.kind === 'fixed-face' ? 'face' : 'bore')
+    const name = mark.name || MARK_KINDS[mark.kind].name
+    if (!at || (isRound && !mark.acrossMm.value)) {
+      unwatched.push({ mark: mark.id, name, wants: at ? 'its diameter is not said' : 'it is not put on the part yet' })
+      continue
+    }
     if (mark.kind === 'fixed-face') {
-      watch.push({ kind: 'face', face: mark.face })
+      watch.push({ kind: 'face', face: mark.face, atMm: at })
       // A wall or a floor that should stay where it is has no limit of a face that seals.
       const seals = job.takeIn.mustNotMove.includes('gasket-face')
       watched.push({ name, limitMm: seals ? job.rebuild.face.toMm.value : null })
     }
-    if ((mark.kind === 'fixed-bore' || mark.kind === 'bearing-seat') && mark.acrossMm.value) {
+    if (isRound && mark.acrossMm.value) {
       watch.push({
         kind: 'bore',
         axis: (['x', 'y', 'z'] as const)[FACE_AXIS[mark.face]],
@@ -242,8 +252,15 @@ function watchedOf(job: Job): { watch: WarpInput['watch']; watched: PullBench['w
   if (holes.length > 1) {
     watch.push({ kind: 'holes', atMm: holes })
     watched.push({ name: 'bolt pattern', limitMm: null })
-  }
-  return { watch, watched }
+  } else
+    for (const mark of job.shape.marks)
+      if (mark.kind === 'holes')
+        unwatched.push({
+          mark: mark.id,
+          name: mark.name || MARK_KINDS.holes.name,
+          wants: 'one hole alone has no pattern: mark the others',
+        })
+  return { watch, watched, unwatched }
 }
 
 /** Where it is pressed down: at the clamps marked, else at corners and middles of the face it lies on. */

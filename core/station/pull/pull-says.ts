@@ -32,8 +32,14 @@ export function bestWay(
   const [planned] = ways
   if (!planned || !watched.length) return null
   const asPlanned = endOf(planned)
+  // What stays put as it is planned has nothing to save; what another way moves counts against it.
+  const moves = asPlanned.some(value => value >= STAYS_MM)
+  if (!moves) return null
   const scored = ways.slice(1).map(way => {
-    const shares = endOf(way).map((value, n) => value / Math.max(asPlanned[n]!, 1e-6))
+    const ends = endOf(way)
+    const shares = asPlanned.flatMap((value, n) =>
+      value < STAYS_MM && ends[n]! < STAYS_MM ? [] : [ends[n]! / Math.max(value, STAYS_MM)],
+    )
     return { id: way.id, share: shares.reduce((sum, value) => sum + value, 0) / shares.length }
   })
   const best = scored.toSorted((a, b) => a.share - b.share)[0]

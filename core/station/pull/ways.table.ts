@@ -40,6 +40,8 @@ export const WAYS: Record<Way['id'], string> = {
 export interface PullBench {
   /** What is watched, in the words of the marks. */
   watched: { name: string; limitMm: number | null }[]
+  /** Marks of what may not move that say too little to be watched, and what they want. */
+  unwatched: { mark: string; name: string; wants: string }[]
   /** What each way of laying asks of the core, the planned one first. */
   ways: { id: Way['id']; asked: WarpInput }[]
 }
