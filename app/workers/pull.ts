@@ -10,7 +10,8 @@ import type { Watched } from '#core/warp/watch'
 /** One way of laying, worked out: what is watched after each bead, and the part as it then lies. */
 export interface PulledWay {
   id: Way['id']
-  stages: { id: string; watched: Watched[]; skin: Float32Array | null }[]
+  /** `placesMm`: where what was marked lies then, as it is drawn. */
+  stages: { id: string; watched: Watched[]; skin: Float32Array | null; placesMm: Place[][] }[]
   /** Mean stress at the end, MPa, and before it was let go where it was held. */
   meanMPa: number
   heldMeanMPa: number | null
@@ -41,11 +42,16 @@ export const bench = {
   stop: (): void => {
     wanted += 1
   },
-  /** One way from the first bead to the last; with its skins where it is to be drawn. */
-  run: async (id: Way['id'], asked: WarpInput, draw: boolean, tell: (share: number) => void): Promise<ToldPull> => {
+  /** One way from the first bead to the last; with its skins, and where marks come to lie, where it is to be drawn. */
+  run: async (
+    id: Way['id'],
+    asked: WarpInput,
+    marked: Place[][] | null,
+    tell: (share: number) => void,
+  ): Promise<ToldPull> => {
     const ticket = ++wanted
     try {
-      const setup = { ...warpSetup(asked), tolerance: TOLERANCE, keep: draw }
+      const setup = { ...warpSetup(asked), tolerance: TOLERANCE, keep: marked !== null }
       const running = warp(setup)
       let last = Date.now()
       for (;;) {
@@ -79,6 +85,8 @@ export const bench = {
                 id: stage.id,
                 watched: stage.watched,
                 skin: stage.movedMm ? movedSkin(setup.mask, lattice, stage.movedMm, times) : null,
+                placesMm:
+                  (stage.movedMm && marked?.map(path => movedPlaces(lattice, stage.movedMm!, times, path))) || [],
               })),
             },
           }

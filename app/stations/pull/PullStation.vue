@@ -23,22 +23,29 @@ const shape = computed(() =>
   stage.value?.skin ? { kind: 'mesh' as const, trianglesMm: stage.value.skin as unknown as number[] } : null,
 )
 const atEnd = computed(() => planned.value !== null && after.value === planned.value.stages.length)
-const cracks = computed((): DrawnMark[] => {
+/** Where a crack would next run, drawn at the end. */
+const crack = computed((): DrawnMark | null => {
   const path = atEnd.value ? planned.value?.crack?.pathMm : null
   return path
-    ? [
-        {
-          id: 'crack-next',
-          number: null,
-          name: '',
-          path: path.map(place => [...place]),
-          acrossMm: null,
-          role: 'mend',
-          laid: false,
-        },
-      ]
-    : []
+    ? {
+        id: 'crack-next',
+        number: null,
+        name: '',
+        path: path.map(place => [...place]),
+        acrossMm: null,
+        role: 'mend',
+        laid: false,
+      }
+    : null
 })
+/** What is marked, where it has come to lie. */
+const movedMarks = computed((): DrawnMark[] => [
+  ...marks.value.flatMap((mark, n) => {
+    const path = stage.value?.placesMm[n]
+    return path ? [{ ...mark, path: path.map(([x, y, z]): DrawnMark['path'][number] => [x, y, z]) }] : []
+  }),
+  ...(crack.value ? [crack.value] : []),
+])
 const watched = computed(() => (typeof bench.value === 'string' ? [] : bench.value.watched))
 const call = computed(() => (planned.value ? pullSentence(planned.value, watched.value) : null))
 const why = computed(() => {
@@ -105,9 +112,9 @@ const WHAT = { face: 'out of flat', bore: 'out of round or place', holes: 'great
     </section>
     <section class="piece" aria-label="The piece">
       <template v-if="planned && stage">
-        <PartTurned v-if="shape" :shape="shape" :marks="cracks" :name="`${store.job!.title}, as it is pulled`" />
+        <PartTurned v-if="shape" :shape="shape" :marks="movedMarks" :name="`${store.job!.title}, as it is pulled`" />
         <p class="small quiet">Drawn {{ planned.times }} times as far as it moves, in cells.</p>
-        <p v-if="cracks.length" class="small quiet" data-testid="crack-next">
+        <p v-if="crack" class="small quiet" data-testid="crack-next">
           The line on it: where a crack would next run, from where it is left pulling hardest.
         </p>
         <label class="slider"
@@ -142,11 +149,11 @@ const WHAT = { face: 'out of flat', bore: 'out of round or place', holes: 'great
       </template>
       <template v-else>
         <PartTurned v-if="part" :shape="part" :marks="marks" :name="store.job!.title" />
-        <ol v-if="part && marks.length" class="small marks">
-          <li v-for="mark in marks" :key="mark.id"><b class="figure">{{ mark.number }}</b> {{ mark.name }}</li>
-        </ol>
         <p class="quiet">Lay the planned beads and the part is drawn here as they pull it, pass by pass.</p>
       </template>
+      <ol v-if="part && marks.length" class="small marks" aria-label="What is marked on it">
+        <li v-for="mark in marks" :key="mark.id"><b class="figure">{{ mark.number }}</b> {{ mark.name }}</li>
+      </ol>
       <template v-if="ways.length > 1">
         <p class="label">Other ways, at the end</p>
         <table data-testid="ways">
@@ -186,6 +193,11 @@ const WHAT = { face: 'out of flat', bore: 'out of round or place', holes: 'great
 .plain {
   list-style: none;
   padding: 0;
+}
+.marks {
+  list-style: none;
+  padding: 0;
+  columns: 2;
 }
 .slider {
   display: grid;

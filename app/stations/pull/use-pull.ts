@@ -35,6 +35,8 @@ export function usePull() {
       throw error
     }
   })
+  const part = computed(() => (from.value === 'sizes' ? null : shape.value))
+  const marks = computed(() => (store.job ? placedMarks(store.job, (_, place) => place) : []))
   const key = computed(() => (typeof bench.value === 'string' ? bench.value : JSON.stringify(bench.value)))
   const ran = shallowRef<{ key: string; ways: PulledWay[] } | null>(null)
   /** Ways that are being run, and how far each is, 0 to 1. */
@@ -70,7 +72,7 @@ export function usePull() {
           .run(
             id,
             asked,
-            id === 'planned',
+            id === 'planned' ? marks.value.map(({ path }) => path.map(([x, y, z]) => [x, y, z] as const)) : null,
             proxy((share: number) => {
               busy.value = busy.value.map(one => (one.id === id ? { id, share } : one))
             }),
@@ -110,7 +112,5 @@ export function usePull() {
       }))
     store.edit(['weld', 'foretold'], figures)
   }
-  const part = computed(() => (from.value === 'sizes' ? null : shape.value))
-  const marks = computed(() => (store.job ? placedMarks(store.job, (_, place) => place) : []))
   return { bench, part, marks, ways, best, busy, reason, stale, start, WAYS, stop }
 }
