@@ -1,8 +1,6 @@
-import { NoAnswer } from '#core/ask/question'
 import { mostMovedMm, towardsYield } from '#core/hold/drawn'
 import { hold } from '#core/hold/run'
-import { holdFields } from '#core/hold/schema'
-import { holdSetup } from '#core/hold/setup'
+import { benchSetup } from '#core/station/hold/bench-setup'
 import type { HoldCase } from '#core/station/hold/hold-bench'
 import type { HeldState } from '#core/station/hold/hold-says'
 import type { HeatMap } from '#core/warm/heat-map'
@@ -18,9 +16,7 @@ const runs = longRuns()
 
 /** One state of a part under its load. */
 function* held({ id, asked }: HoldCase): Generator<{ share: number }, HeldRun> {
-  const found = holdSetup(holdFields.parse(asked))
-  if (!('setup' in found)) throw new NoAnswer(found.misplaced[0]!.message)
-  const { setup } = found
+  const setup = benchSetup({ asked })
   const result = yield* hold(setup)
   const { by, weakest, life, cells, imbalancePct } = result
   const [x, y, z] = setup.lattice.originMm

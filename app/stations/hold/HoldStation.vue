@@ -167,7 +167,8 @@ const cycles = (value: number) => figures(Number(value.toPrecision(1)), 0, true)
         <tbody>
           <tr v-for="state in states" :key="state.id" :class="{ shown: shown?.id === state.id }">
             <td>
-              <button type="button" class="open-figure" @click="shownId = state.id">{{ CASES[state.id] }}</button>
+              <button type="button" class="open-figure" @click="shownId = state.id">{{ CASES[state.id] }}</button
+              ><template v-if="state.id === 'filler' && names.filler">, {{ names.filler }}</template>
             </td>
             <td class="num">{{ factorOf(state).toPrecision(2) }}</td>
             <td>

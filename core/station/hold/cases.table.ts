@@ -1,5 +1,13 @@
 /** States of a part that its load is tried on. */
-export const CASES = { new: 'as it was new', cracked: 'cracked as it came', mended: 'mended as planned' } as const
+export const CASES = {
+  new: 'as it was new',
+  cracked: 'cracked as it came',
+  mended: 'mended as planned',
+  half: 'mended half through the wall',
+  filler: 'mended with the next filler in rank',
+  aged: 'mended, its temper given back by heat',
+  plated: 'mended, a plate as thick as the wall over it',
+} as const
 export type HeldCase = keyof typeof CASES
 
 /** What a zone of the part is called. */

@@ -38,6 +38,11 @@ const SOFT_MM = 25
 /** A bolt's or a foot's round place on the part, mm across its half. Judgement. */
 const PLACE_MM = 12
 
+/** A plate over a mend reaches so far past it; it is so wide, in walls, and no narrower, mm. Common practice. */
+const PLATE_PAST_MM = 25
+const PLATE_WIDE_WALLS = 5
+const PLATE_LEAST_WIDE_MM = 40
+
 const AXES = [0, 1, 2] as const
 
 /** A line on the part as a box along it: as long as it goes, so wide across, through the wall. */
@@ -63,6 +68,69 @@ function boxAlong(
   size[deep] = wallMm
   from[deep] = INWARD[mark.face] > 0 ? low[deep]! : high[deep]! - wallMm
   return { box: [...from, ...size], across }
+}
+
+interface Plate {
+  face: StoredMark['face']
+  /** x, y, z, then its sizes. */
+  box: number[]
+}
+
+/** A plate as thick as the wall over a line, no farther out than the part goes. */
+function plateOver(mark: StoredMark, line: readonly Triple[], wallMm: number, { originMm, sizeMm }: Extent): Plate {
+  const half = Math.max(PLATE_LEAST_WIDE_MM, PLATE_WIDE_WALLS * wallMm) / 2
+  const { box } = boxAlong(mark, line, half, PLATE_PAST_MM, wallMm)
+  const deep = FACE_AXIS[mark.face]
+  // What lies through the wall is turned over to its outside.
+  box[deep]! -= INWARD[mark.face] * wallMm
+  for (const axis of AXES) {
+    if (axis === deep) continue
+    const low = Math.max(box[axis]!, originMm[axis])
+    const high = Math.min(box[axis]! + box[axis + 3]!, originMm[axis] + sizeMm[axis])
+    box[axis] = low
+    box[axis + 3] = Math.max(0, high - low)
+  }
+  return { face: mark.face, box }
+}
+type Extent = Pick<ReturnType<typeof measured>, 'originMm' | 'sizeMm'>
+
+/** Joined to the part all over; null of a part that was read from a file. */
+function withPlates(shape: Exclude<Shape, { kind: 'voxels' }>, plates: readonly Plate[]): HoldAsked['shape'] | null {
+  if (shape.kind !== 'union') return null
+  const parts = plates.map(({ box: [x, y, z, xMm, yMm, zMm] }) => ({
+    shape: { kind: 'box' as const, xMm: xMm!, yMm: yMm!, zMm: zMm! },
+    atMm: [x!, y!, z!] as Triple,
+  }))
+  return { ...shape, parts: [...shape.parts, ...parts] }
+}
+
+/** What is bolted or pulled where a plate now lies is bolted or pulled on the plate. */
+function onPlates(put: Triple, plates: readonly Plate[], wallMm: number, { originMm, sizeMm }: Extent): Triple {
+  // A tap on a rounded edge may lie a little off the part.
+  const at = put.map((value, axis) =>
+    Math.min(Math.max(value, originMm[axis]!), originMm[axis]! + sizeMm[axis]!),
+  ) as Triple
+
+  const under = plates.find(({ face, box }) =>
+    AXES.every(axis =>
+      axis === FACE_AXIS[face]
+        ? Math.abs(at[axis] - (INWARD[face] > 0 ? box[axis]! + box[axis + 3]! : box[axis]!)) < wallMm / 2
+        : at[axis] >= box[axis]! && at[axis] <= box[axis]! + box[axis + 3]!,
+    ),
+  )
+  if (!under) return put
+  const moved: Triple = [...put]
+  moved[FACE_AXIS[under.face]] -= INWARD[under.face] * wallMm
+  return moved
+}
+
+/** The far half of a crack's wall left open behind a weld that goes half through. */
+function leftOpen(crack: Zone, face: StoredMark['face']): Zone {
+  const boxMm = [...crack.boxMm] as [number, number, number, number, number, number]
+  const deep = FACE_AXIS[face]
+  boxMm[deep + 3]! /= 2
+  if (INWARD[face] > 0) boxMm[deep]! += boxMm[deep + 3]!
+  return { ...crack, id: `open-${crack.id}`, boxMm }
 }
 
 /** Whether a mark's line goes into the part rather than along its face: no box through the wall lies along that. */
@@ -95,7 +163,7 @@ export function holdBench(job: Job, plan: JobPlan, shape: Exclude<Shape, { kind:
   if (!alloy) throw new NoAnswer('the alloy is not known yet')
   if (!job.call.heldAt.length) throw new NoAnswer('put down where it is bolted or clamped')
   if (!job.call.pulls.some(({ n }) => n > 0)) throw new NoAnswer('put down what pulls on it, and how hard')
-  const { volumeMm3, sizeMm } = measured(shape)
+  const { volumeMm3, sizeMm, originMm } = measured(shape)
   const wallMm = job.takeIn.wallMm.value || Math.min(...sizeMm)
   const cellMm = Math.min(wallMm, Math.max(wallMm / 3, Math.cbrt(volumeMm3 / BENCH_CELLS)))
   const shared = {
@@ -109,7 +177,9 @@ export function holdBench(job: Job, plan: JobPlan, shape: Exclude<Shape, { kind:
     ...(job.call.pullTimes ? { times: job.call.pullTimes } : {}),
   }
   const names: Record<string, string> = {}
-  const [cracks, welds]: [Zone[], Zone[]] = [[], []]
+  const softMPa = softenedMPa(alloy)
+  const [cracks, open, welds]: [Zone[], Zone[], Zone[]] = [[], [], []]
+  const plates: Plate[] = []
   for (const mark of job.shape.marks.filter(one => one.kind === 'mend')) {
     const planned = plan.mends.rows.find(row => row.id === mark.mend)?.planned
     const line = weldLine(mark, planned?.run ?? null)
@@ -120,10 +190,13 @@ export function holdBench(job: Job, plan: JobPlan, shape: Exclude<Shape, { kind:
       const crack = [...box]
       crack[across]! += wallMm / 2
       crack[across + 3] = 0
-      cracks.push({ id: `crack-${mark.id}`, kind: 'crack', boxMm: crack as Zone['boxMm'] })
+      const zone: Zone = { id: `crack-${mark.id}`, kind: 'crack', boxMm: crack as Zone['boxMm'] }
+      cracks.push(zone)
+      // Half a wall wants cells of its own on either side.
+      if (2 * cellMm <= wallMm) open.push(leftOpen(zone, mark.face))
+      plates.push(plateOver(mark, line, wallMm, { originMm, sizeMm }))
     }
     const filler = findAlloy(planned?.filler ?? '')
-    const softMPa = softenedMPa(alloy)
     const softened = boxAlong(mark, line, wallMm / 2 + SOFT_MM, SOFT_MM, wallMm).box
     welds.push(
       { id: `soft-${mark.id}`, kind: 'softened', boxMm: softened as Zone['boxMm'], yieldMPa: softMPa },
@@ -138,16 +211,48 @@ export function holdBench(job: Job, plan: JobPlan, shape: Exclude<Shape, { kind:
     names[`weld-${mark.id}`] = name
   }
   if (!welds.length) throw new NoAnswer('mark on the part where it is mended, along its line')
+  // What lies over it is said later: the weld lies in what it softened.
+  const laid = welds.toSorted((a, b) => Number(a.kind === 'weld') - Number(b.kind === 'weld'))
+  const { proofMPa } = mechanicalOf(alloy)
+  const next = findAlloy(
+    plan.call.data.fillers.find(
+      ({ filler, verdict }) => filler !== plan.call.data.filler && (verdict === 'first' || verdict === 'works'),
+    )?.filler ?? '',
+  )
+  const welded = (yieldMPa: number) => laid.map(zone => (zone.kind === 'weld' ? { ...zone, yieldMPa } : zone))
+  const aged = laid.map(zone => ({ ...zone, yieldMPa: zone.kind === 'softened' ? proofMPa : softMPa }))
+  const plated = plates.length ? withPlates(shape, plates) : null
+  const raised = (at: Triple) => onPlates(at, plates, wallMm, { originMm, sizeMm })
   return {
-    names,
+    names: next ? { ...names, filler: next.name } : names,
     cases: [
       { id: 'new', asked: { ...shared, zones: [] } },
       ...(cracks.length ? [{ id: 'cracked' as const, asked: { ...shared, zones: cracks } }] : []),
-      // What lies over it is said later: the weld lies in what it softened.
-      {
-        id: 'mended',
-        asked: { ...shared, zones: welds.toSorted((a, b) => Number(a.kind === 'weld') - Number(b.kind === 'weld')) },
-      },
+      { id: 'mended', asked: { ...shared, zones: laid } },
+      ...(open.length ? [{ id: 'half' as const, asked: { ...shared, zones: [...laid, ...open] } }] : []),
+      ...(next
+        ? [
+            {
+              id: 'filler' as const,
+              asked: { ...shared, zones: welded(Math.min(softMPa, mechanicalOf(next).proofMPa)) },
+            },
+          ]
+        : []),
+      ...(softMPa < proofMPa ? [{ id: 'aged' as const, asked: { ...shared, zones: aged } }] : []),
+      ...(plated
+        ? [
+            {
+              id: 'plated' as const,
+              asked: {
+                ...shared,
+                shape: plated,
+                zones: laid,
+                fixed: shared.fixed.map(one => ({ ...one, atMm: raised(one.atMm) })),
+                loads: shared.loads.map(one => ({ ...one, on: { ...one.on, atMm: raised(one.on.atMm) } })),
+              },
+            },
+          ]
+        : []),
     ],
   }
 }
