@@ -81,7 +81,8 @@ export function useStandIn(shown: Ref<boolean>) {
       field.trouble = reading.ok ? null : reading.message
       if (reading.ok) given[field.key] = reading.value
     }
-    const rate = Number(perSecond.value.replace(',', '.'))
+    const told = settings.read(perSecond.value, 'number')
+    const rate = told.ok ? told.value : 0
     trouble.value = rate >= 0.1 && rate <= 20 ? null : 'readings a second: from 0.1 to 20'
     if (trouble.value || fields.value.some(field => field.trouble)) return
     void instruments.start(

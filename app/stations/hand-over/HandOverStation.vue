@@ -5,6 +5,7 @@ import MattersPiece from '~/bench/MattersPiece.vue'
 import PickField from '~/bench/PickField.vue'
 import StationFrame from '~/bench/StationFrame.vue'
 import WordsField from '~/bench/WordsField.vue'
+import { useFigures } from '~/composables/use-figures'
 import { useJob } from '~/stores/job'
 import { useShop } from '~/stores/shop'
 import { useRecordPdf } from './use-record-pdf'
@@ -19,10 +20,15 @@ const phases = computed(() => store.plan?.['hand-over'].data.phases ?? [])
 const extra = ref('')
 const price = ref('')
 const extraRefused = ref<string | null>(null)
-const priceValue = computed(() => Number(price.value.replace(',', '.')))
+const { read, wrongAt, shown, left } = useFigures()
+const priceValue = ref<number | null>(null)
+function priced(text: string | null) {
+  price.value = text ?? ''
+  priceValue.value = read('price', text) ?? null
+}
 
 function addExtra() {
-  if (!extra.value.trim() || !(priceValue.value >= 0) || price.value.trim() === '') return
+  if (!extra.value.trim() || priceValue.value === null) return
   extraRefused.value = store.edit(
     ['handOver', 'other'],
     [
@@ -32,28 +38,24 @@ function addExtra() {
   )
   if (extraRefused.value) return
   extra.value = ''
-  price.value = ''
+  priced('')
 }
 const dropExtra = (id: string) =>
   store.edit(
     ['handOver', 'other'],
     store.job!.handOver.other.filter(entry => entry.id !== id),
   )
-const number = (text: string | null) => ((text ?? '').trim() === '' ? null : Number((text ?? '').replace(',', '.')))
 function used(key: 'usedRods' | 'usedGasL', text: string | null) {
-  const value = number(text)
-  if (value === null || (value >= 0 && value <= 1e5)) store.edit(['handOver', key], value)
+  const value = read(key, text, { unit: key === 'usedGasL' ? 'l' : 'number' })
+  if (value !== undefined) store.edit(['handOver', key], value)
 }
 function alike(text: string | null) {
-  const value = number(text)
-  if (value !== null && Number.isInteger(value) && value >= 1 && value <= 1000) store.edit(['handOver', 'alike'], value)
+  const value = read('alike', text, { least: 1, most: 1000, whole: true })
+  if (value != null) store.edit(['handOver', 'alike'], value)
 }
 function took(id: string, text: string | null) {
-  const minutes = Number((text ?? '').replace(',', '.'))
-  store.edit(
-    ['handOver', 'actualMin', id],
-    (text ?? '').trim() === '' || !(minutes >= 0 && minutes <= 1e5) ? undefined : minutes,
-  )
+  const minutes = read(id, text, { unit: 'min' })
+  if (minutes !== undefined) store.edit(['handOver', 'actualMin', id], minutes ?? undefined)
 }
 </script>
 
@@ -68,21 +70,27 @@ function took(id: string, text: string | null) {
         :label="phase.name"
         suffix="min"
         inputmode="decimal"
-        :model-value="phase.actualMin ?? ''"
+        :model-value="shown(phase.id, phase.actualMin)"
+        :error-messages="wrongAt(phase.id)"
         :data-actual="phase.id"
+        @blur="left(phase.id)"
         @update:model-value="took(phase.id, $event)"
       />
       <div class="row used">
         <v-text-field
           label="Rods used"
           inputmode="decimal"
-          :model-value="store.job!.handOver.usedRods ?? ''"
+          :model-value="shown('usedRods', store.job!.handOver.usedRods)"
+          :error-messages="wrongAt('usedRods')"
+          @blur="left('usedRods')"
           @update:model-value="used('usedRods', $event)"
         /><v-text-field
           label="Gas used"
           suffix="L"
           inputmode="decimal"
-          :model-value="store.job!.handOver.usedGasL ?? ''"
+          :model-value="shown('usedGasL', store.job!.handOver.usedGasL)"
+          :error-messages="wrongAt('usedGasL')"
+          @blur="left('usedGasL')"
           @update:model-value="used('usedGasL', $event)"
         />
       </div>
@@ -90,7 +98,9 @@ function took(id: string, text: string | null) {
         class="gap"
         label="Parts alike, together"
         inputmode="numeric"
-        :model-value="store.job!.handOver.alike"
+        :model-value="shown('alike', store.job!.handOver.alike)"
+        :error-messages="wrongAt('alike')"
+        @blur="left('alike')"
         @update:model-value="alike($event)"
       />
       <p class="label">Extras</p>
@@ -104,13 +114,12 @@ function took(id: string, text: string | null) {
       </ul>
       <form class="row" @submit.prevent="addExtra">
         <v-text-field v-model="extra" label="Extra" maxlength="80" /><v-text-field
-          v-model="price"
+          :model-value="price"
           label="Price"
           inputmode="decimal"
-          :error-messages="extraRefused ? [extraRefused] : []"
-        /><button type="submit" class="plain-button" :disabled="!extra.trim() || !(priceValue >= 0) || !price.trim()">
-          Add
-        </button>
+          :error-messages="extraRefused ? [extraRefused] : wrongAt('price')"
+          @update:model-value="priced"
+        /><button type="submit" class="plain-button" :disabled="!extra.trim() || priceValue === null">Add</button>
       </form>
       <WordsField path="handOver.limits" />
       <WordsField path="handOver.notPerfect" />

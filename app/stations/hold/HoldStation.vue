@@ -28,6 +28,7 @@ const {
   put,
   drop,
   strength,
+  figures: figuresOf,
   start,
   stop,
 } = useHold()
@@ -54,8 +55,8 @@ const marks = computed((): DrawnMark[] => {
 })
 const PULL_IDS = Object.keys(PULLS) as Pull[]
 const times = (value: string | null) => {
-  const n = Number((value ?? '').replace(',', '.'))
-  store.edit(['call', 'pullTimes'], (value ?? '').trim() === '' || !(n >= 1 && n <= 1e10) ? null : n)
+  const n = figuresOf.read('times', value, { least: 1, most: 1e10 })
+  if (n !== undefined) store.edit(['call', 'pullTimes'], n)
 }
 const cycles = (value: number) => figures(Number(value.toPrecision(1)), 0, true)
 </script>
@@ -104,13 +105,15 @@ const cycles = (value: number) => figures(Number(value.toPrecision(1)), 0, true)
           }}</span>
           <v-text-field
             density="compact"
-            hide-details
+            :hide-details="!figuresOf.wrongAt(one.id).length"
+            :error-messages="figuresOf.wrongAt(one.id)"
             suffix="N"
             inputmode="decimal"
             class="strong-n"
-            :model-value="String(one.n)"
+            :model-value="figuresOf.shown(one.id, one.n)"
             :aria-label="`How hard: ${PULLS[one.what].name}`"
             @change="strength(one.id, ($event.target as HTMLInputElement).value)"
+            @blur="figuresOf.left(one.id)"
           />
           <button type="button" class="plain-button slight" @click="drop('pulls', one.id)">Take off</button>
         </li>
@@ -120,8 +123,10 @@ const cycles = (value: number) => figures(Number(value.toPrecision(1)), 0, true)
         label="It comes and goes"
         suffix="times"
         inputmode="numeric"
-        :model-value="store.job!.call.pullTimes === null ? '' : String(store.job!.call.pullTimes)"
+        :model-value="figuresOf.shown('times', store.job!.call.pullTimes)"
+        :error-messages="figuresOf.wrongAt('times')"
         @change="times(($event.target as HTMLInputElement).value)"
+        @blur="figuresOf.left('times')"
       />
       <p v-if="typeof bench === 'string'" role="status" data-testid="hold-wants">
         {{ bench[0]!.toUpperCase() + bench.slice(1) }}.
@@ -167,8 +172,10 @@ const cycles = (value: number) => figures(Number(value.toPrecision(1)), 0, true)
         <tbody>
           <tr v-for="state in states" :key="state.id" :class="{ shown: shown?.id === state.id }">
             <td>
-              <button type="button" class="open-figure" @click="shownId = state.id">{{ CASES[state.id] }}</button
-              ><template v-if="state.id === 'filler' && names.filler">, {{ names.filler }}</template>
+              <button type="button" class="open-figure" @click="shownId = state.id">
+                {{ CASES[state.id]
+                }}<template v-if="state.id === 'filler' && names.filler">, {{ names.filler }}</template>
+              </button>
             </td>
             <td class="num">{{ factorOf(state).toPrecision(2) }}</td>
             <td>

@@ -7,6 +7,7 @@ import type { Face } from '#core/solid/stored/faces.table'
 import { CASES, type HeldCase } from '#core/station/hold/cases.table'
 import { holdBench, type HoldBench } from '#core/station/hold/hold-bench'
 import { usePartShape } from '~/drawing/use-part-shape'
+import { useFigures } from '~/composables/use-figures'
 import { useJob } from '~/stores/job'
 import type { HeldRun } from '~/workers/hold'
 import { startWorker } from '~/workers/start'
@@ -48,6 +49,7 @@ export function useHold() {
     return moment ? { map: state!.map, moment, lowC: 0, highC: Math.max(1, ...moment.tenths) / 10 } : null
   })
 
+  const figures = useFigures()
   const putting = ref<Put | null>(null)
   /** A tap puts down what was picked. */
   function put(at: Triple, face: Face) {
@@ -64,8 +66,8 @@ export function useHold() {
       store.job!.call[list].filter(one => one.id !== id),
     )
   function strength(id: string, text: string) {
-    const n = Number(text.replace(',', '.'))
-    if (text.trim() && n >= 0 && n <= 1e6)
+    const n = figures.read(id, text, { unit: 'n', most: 1e6 })
+    if (n != null)
       store.edit(
         ['call', 'pulls'],
         store.job!.call.pulls.map(one => (one.id === id ? { ...one, n } : one)),
@@ -118,6 +120,7 @@ export function useHold() {
     put,
     drop,
     strength,
+    figures,
     start,
     stop,
   }
