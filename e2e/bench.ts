@@ -49,8 +49,13 @@ export const reading = (page: Page, path: string) => page.locator(`input[data-pa
 /** Picks from a long list, found by its path in the job. */
 export async function pick(page: Page, path: string, words: string | RegExp) {
   const list = page.locator(`[data-path="${path}"]`).first()
-  await list.click()
-  await page.getByRole('option', { name: words }).first().click()
+  const option = page.getByRole('option', { name: words }).first()
+  // A list that a page drawn anew has closed is opened again, as a hand would.
+  await expect(async () => {
+    if (!(await option.isVisible())) await list.click()
+    await expect(option).toBeVisible({ timeout: 3000 })
+  }).toPass()
+  await option.click()
   await expect(page.getByRole('option')).toHaveCount(0)
 }
 

@@ -19,7 +19,7 @@ export function useFigures() {
   function read(
     field: string,
     text: string | null,
-    { unit = 'number', least = 0, most = 1e5, whole = false }: Bounds = {},
+    { unit = 'number', least = 0, most = Infinity, whole = false }: Bounds = {},
   ): number | null | undefined {
     delete wrong[field]
     typed[field] = text ?? ''
@@ -27,7 +27,8 @@ export function useFigures() {
     if (!said) return null
     const reading = settings.read(said, unit)
     if (!reading.ok) wrong[field] = reading.message
-    else if (!(reading.value >= least && reading.value <= most)) wrong[field] = `from ${least} to ${most}`
+    else if (!(reading.value >= least && reading.value <= most))
+      wrong[field] = Number.isFinite(most) ? `from ${least} to ${most}` : `from ${least} up`
     else if (whole && !Number.isInteger(reading.value)) wrong[field] = 'a whole number'
     else return reading.value
     return undefined
