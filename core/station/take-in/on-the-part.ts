@@ -115,7 +115,7 @@ const BY_STATION: Record<StationId, (seen: Seen) => Sentence | null> = {
       (sum, step) => ({ handMin: sum.handMin + step.handMin, machineMin: sum.machineMin + (step.machineMin ?? 0) }),
       { handMin: 0, machineMin: 0 },
     )
-    return [`${mendedAt(job, mark)}: `, figure(handMin + machineMin, 'min')]
+    return [`${mendedAt(job, mark)}: `, figure(handMin + machineMin, 'min'), ' of it at this station']
   },
   prove: ({ job, plan, mark, row }) => {
     const named = (ids: readonly string[]) =>
