@@ -1,6 +1,5 @@
 import type { Job } from '#core/job/job.schema'
-import { mendedAt } from '#core/station/take-in/on-the-part'
-import { MARK_KINDS } from '#core/solid/stored/marks.table'
+import { markName } from '#core/station/take-in/on-the-part'
 import { pathOf } from '#core/solid/stored/to-shape'
 import type { DrawnMark } from './marks'
 
@@ -17,7 +16,7 @@ export const placedMarks = (
       {
         id: mark.id,
         number: numberOf(mark.id, n + 1),
-        name: mark.kind === 'mend' ? mendedAt(job, mark) : mark.name || MARK_KINDS[mark.kind].name,
+        name: markName(job, mark),
         path,
         acrossMm: mark.acrossMm.value,
         role: mark.kind === 'mend' ? 'mend' : mark.kind === 'clamp' || mark.kind === 'earth' ? 'plain' : 'guard',

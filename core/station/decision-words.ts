@@ -1,4 +1,5 @@
 import { JUDGE_VERDICTS } from '../call/judge'
+import { DECLINE_BELOW_PCT } from '../call/judge.table'
 import { PROCESS_IDS, PROCESSES } from '../process/registry'
 import { verdictWords } from './verdict-words'
 import type { Job } from '../job/job.schema'
@@ -185,7 +186,7 @@ export const shownDecisions = (job: Job, decisions: readonly Decision[]): ShownD
       ],
       others: together(
         others.map(other => ({
-          took: tookWords(about, other.took, told),
+          took: tookWords(about, other.took, { ...told, chancePct: other.chancePct }),
           minutes: other.minutes ?? null,
           chancePct: other.chancePct ?? null,
           because: other.because.flatMap(code => becauseWords(code, told) ?? []),
@@ -201,7 +202,7 @@ export const shownDecisions = (job: Job, decisions: readonly Decision[]): ShownD
           read(line.now),
           ': from ',
           read(line.turnsAt),
-          ` it would be “${tookWords(about, line.tookThen, told)}”.`,
+          ` it would be “${tookWords(about, line.tookThen, { ...told, chancePct: because.some(({ code }) => code === 'odds') ? DECLINE_BELOW_PCT : undefined })}”.`,
         ]
       }),
     }

@@ -1,6 +1,7 @@
 import { Matrix, pseudoInverse } from 'ml-matrix'
 import { NoAnswer } from '../ask/question'
 import { evaluateFlatness } from '../flat/evaluate'
+import { level, spansPlane } from '../flat/plane'
 import type { FaceShape } from '../flat/shape'
 import { FACE_AXIS, INWARD, type Face } from '../solid/stored/faces.table'
 import { nodeMm, type Lattice } from './lattice'
@@ -88,14 +89,14 @@ function faceNodesAt(lattice: Lattice, face: Face, at: Place): number[] {
     if (found) found.push(node)
     else levels.set(level, [node])
   }
-  const [level] = [...levels.keys()].toSorted((a, b) => Math.abs(a - wanted) - Math.abs(b - wanted))
-  return level === undefined ? [] : levels.get(level)!
+  const [nearestTo] = [...levels.keys()].toSorted((a, b) => Math.abs(a - wanted) - Math.abs(b - wanted))
+  return nearestTo === undefined ? [] : levels.get(nearestTo)!
 }
 
 /** Places that a face's flatness may hang on: spread evenly over it, with the highest and the lowest of all. */
 function telling(places: readonly Place3[]): readonly Place3[] {
   if (places.length <= MOST_FACE) return places
-  const off = offPlane(places)
+  const off = level(places.map(([xMm, yMm, zMm]) => ({ xMm, yMm, zMm }))).points.map(place => place[2])
   const byHeight = off.map((_, n) => n).toSorted((a, b) => off[a]! - off[b]!)
   const ends = new Set([...byHeight.slice(0, EXTREMES), ...byHeight.slice(-EXTREMES)])
   const step = Math.ceil(places.length / (MOST_FACE - 2 * EXTREMES))
@@ -103,24 +104,13 @@ function telling(places: readonly Place3[]): readonly Place3[] {
 }
 
 type Place3 = [number, number, number]
-/** How far places stand off their least-squares plane, along the third of their ways. */
-function offPlane(places: readonly Place3[]): number[] {
-  const plane = pseudoInverse(new Matrix(normal(places))).mmul(new Matrix(moments(places)))
-  const [a, b, c] = plane.to1DArray() as Place3
-  return places.map(([x, y, z]) => z - a - b * x - c * y)
-}
-const terms = ([x, y]: Place3) => [1, x, y]
-const normal = (places: readonly Place3[]) =>
-  [0, 1, 2].map(row =>
-    [0, 1, 2].map(col => places.reduce((sum, place) => sum + terms(place)[row]! * terms(place)[col]!, 0)),
-  )
-const moments = (places: readonly Place3[]) =>
-  [0, 1, 2].map(row => [places.reduce((sum, place) => sum + terms(place)[row]! * place[2], 0)])
 
 function faceReader(lattice: Lattice, face: Face, at?: Place): Reader {
   const [axis, high] = [FACE_AXIS[face], INWARD[face] < 0]
   const nodes = at ? faceNodesAt(lattice, face, at) : faceNodes(lattice, face)
   const [p, q] = [(axis + 1) % 3, (axis + 2) % 3] as [0 | 1 | 2, 0 | 1 | 2]
+  const seen = nodes.map(node => nodeMm(lattice, node)).map(at => ({ xMm: at[p]!, yMm: at[q]!, zMm: 0 }))
+  if (!spansPlane(seen)) throw new NoAnswer('no face of the part lies at that place, looking to that side')
   return (u, motion) => {
     const all = nodes.map((node): Place3 => {
       const at = nodeMm(lattice, node)

@@ -18,12 +18,10 @@ const files = useFiles()
 const { savePdf, lacking, trouble: pdfTrouble } = useRecordPdf()
 const phases = computed(() => store.plan?.['hand-over'].data.phases ?? [])
 const extra = ref('')
-const price = ref('')
 const extraRefused = ref<string | null>(null)
 const { read, wrongAt, shown, left } = useFigures()
 const priceValue = ref<number | null>(null)
 function priced(text: string | null) {
-  price.value = text ?? ''
   priceValue.value = read('price', text) ?? null
 }
 
@@ -114,7 +112,7 @@ function took(id: string, text: string | null) {
       </ul>
       <form class="row" @submit.prevent="addExtra">
         <v-text-field v-model="extra" label="Extra" maxlength="80" /><v-text-field
-          :model-value="price"
+          :model-value="shown('price', null)"
           label="Price"
           inputmode="decimal"
           :error-messages="extraRefused ? [extraRefused] : wrongAt('price')"

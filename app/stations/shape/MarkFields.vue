@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { kindOf } from '#core/mend/registry'
-import { unmarked } from '#core/station/take-in/on-the-part'
+import { markName, unmarked } from '#core/station/take-in/on-the-part'
 import { MARK_KINDS, type MarkKind } from '#core/solid/stored/marks.table'
+import type { StoredMark } from '#core/solid/stored/stored.schema'
 import ReadingField from '~/bench/ReadingField.vue'
 import WordsField from '~/bench/WordsField.vue'
 import { useJob } from '~/stores/job'
@@ -15,8 +16,7 @@ const mends = computed(() => store.job!.mends.map(mend => ({ id: mend.id, name: 
 const unplaced = computed(() => mends.value.filter(mend => !solid.value.marks.some(each => each.mend === mend.id)))
 const others = (Object.entries(MARK_KINDS) as [MarkKind, { name: string }][]).filter(([kind]) => kind !== 'mend')
 const wanted = computed(() => unmarked(store.job!))
-const nameOf = (each: { kind: MarkKind; name: string; mend: string }) =>
-  each.name || mends.value.find(mend => mend.id === each.mend)?.name || MARK_KINDS[each.kind].name
+const nameOf = (each: StoredMark) => markName(store.job!, each)
 const pick = (kind: string | null) => {
   if (kind) props.shaping.addMark(kind as MarkKind)
 }

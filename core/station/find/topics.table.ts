@@ -333,7 +333,6 @@ export const LIKELY: Readonly<Record<string, readonly [low: number, high: number
   postflowS: [1, 60],
   interferenceMm: [0, 0.6],
   clearanceMm: [0, 0.6],
-  tungstenMm: [0.5, 5],
 }
 
 /** Fields of which the first is never the greater: said the other way about they were taken crosswise. */

@@ -58,7 +58,7 @@ describe('the hold bench', () => {
     expect(of('plated').givesMm).toBeLessThan(of('mended').givesMm)
     expect(factorOf(of('aged'))).toBeGreaterThanOrEqual(factorOf(of('mended')))
     const said = holdWhy(states).flat().join(' ')
-    expect(said).toMatch(/Stronger: |No plate, filler or temper makes it stronger/)
+    expect(said).toMatch(/Stronger: |Nothing tried beside it makes it stronger/)
   })
   it('a weld half through a wall of two cells and more leaves the far half open, and is weaker', () => {
     const plate = shapeOfPieces([

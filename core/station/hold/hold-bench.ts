@@ -6,7 +6,7 @@ import type { Job } from '../../job/job.schema'
 import { isOfKind } from '../../mend/registry'
 import { findAlloy } from '../../metal/find-alloy'
 import { mechanicalOf } from '../../metal/mechanical.table'
-import { softenedMPa } from '../../metal/softened.table'
+import { beadYieldMPa, softenedMPa } from '../../metal/softened.table'
 import type { Triple } from '../../solid/forms'
 import { measured } from '../../solid/measure'
 import type { Shape } from '../../solid/shape.schema'
@@ -38,7 +38,7 @@ const SOFT_MM = 25
 /** A bolt's or a foot's round place on the part, mm across its half. Judgement. */
 const PLACE_MM = 12
 
-/** A plate over a mend reaches so far past it; it is so wide, in walls, and no narrower, mm. Common practice. */
+/** A plate over a mend reaches so far past it; it is so wide, in walls, and no narrower, mm. Judgement. */
 const PLATE_PAST_MM = 25
 const PLATE_WIDE_WALLS = 5
 const PLATE_LEAST_WIDE_MM = 40
@@ -200,12 +200,7 @@ export function holdBench(job: Job, plan: JobPlan, shape: Exclude<Shape, { kind:
     const softened = boxAlong(mark, line, wallMm / 2 + SOFT_MM, SOFT_MM, wallMm).box
     welds.push(
       { id: `soft-${mark.id}`, kind: 'softened', boxMm: softened as Zone['boxMm'], yieldMPa: softMPa },
-      {
-        id: `weld-${mark.id}`,
-        kind: 'weld',
-        boxMm: box as Zone['boxMm'],
-        yieldMPa: Math.min(softMPa, filler ? mechanicalOf(filler).proofMPa : softMPa),
-      },
+      { id: `weld-${mark.id}`, kind: 'weld', boxMm: box as Zone['boxMm'], yieldMPa: beadYieldMPa(alloy, filler) },
     )
     names[`soft-${mark.id}`] = name
     names[`weld-${mark.id}`] = name
@@ -220,7 +215,8 @@ export function holdBench(job: Job, plan: JobPlan, shape: Exclude<Shape, { kind:
     )?.filler ?? '',
   )
   const welded = (yieldMPa: number) => laid.map(zone => (zone.kind === 'weld' ? { ...zone, yieldMPa } : zone))
-  const aged = laid.map(zone => ({ ...zone, yieldMPa: zone.kind === 'softened' ? proofMPa : softMPa }))
+  // The bead has no temper to get back.
+  const aged = laid.map(zone => (zone.kind === 'softened' ? { ...zone, yieldMPa: proofMPa } : zone))
   const plated = plates.length ? withPlates(shape, plates) : null
   const raised = (at: Triple) => onPlates(at, plates, wallMm, { originMm, sizeMm })
   return {
@@ -230,14 +226,7 @@ export function holdBench(job: Job, plan: JobPlan, shape: Exclude<Shape, { kind:
       ...(cracks.length ? [{ id: 'cracked' as const, asked: { ...shared, zones: cracks } }] : []),
       { id: 'mended', asked: { ...shared, zones: laid } },
       ...(open.length ? [{ id: 'half' as const, asked: { ...shared, zones: [...laid, ...open] } }] : []),
-      ...(next
-        ? [
-            {
-              id: 'filler' as const,
-              asked: { ...shared, zones: welded(Math.min(softMPa, mechanicalOf(next).proofMPa)) },
-            },
-          ]
-        : []),
+      ...(next ? [{ id: 'filler' as const, asked: { ...shared, zones: welded(beadYieldMPa(alloy, next)) } }] : []),
       ...(softMPa < proofMPa ? [{ id: 'aged' as const, asked: { ...shared, zones: aged } }] : []),
       ...(plated
         ? [

@@ -59,7 +59,7 @@ export function holdWhy(states: readonly HeldState[]): Sentence[] {
     said.push(
       factorOf(best) > factorOf(mended) * (1 + ALIKE)
         ? [`Stronger: ${CASES[best.id]}, `, times(best), ' times.']
-        : ['No plate, filler or temper makes it stronger: what gives first lies elsewhere.'],
+        : ['Nothing tried beside it makes it stronger: what gives first lies elsewhere.'],
     )
   if (best?.id === 'plated')
     said.push(['A plate is reckoned as joined all over its face: welded round its edge it does less.'])

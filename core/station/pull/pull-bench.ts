@@ -9,12 +9,11 @@ import type { Triple } from '../../solid/forms'
 import { measured } from '../../solid/measure'
 import type { Shape } from '../../solid/shape.schema'
 import { FACE_AXIS, INWARD, OPPOSITE, type Face } from '../../solid/stored/faces.table'
-import { MARK_KINDS } from '../../solid/stored/marks.table'
 import type { StoredMark } from '../../solid/stored/stored.schema'
 import { pathLongMm, pathOf } from '../../solid/stored/to-shape'
 import { beadShrinks } from '../../warp/bead'
 import { MOST_BEADS, type WarpInput } from '../../warp/schema'
-import { mendedAt } from '../take-in/on-the-part'
+import { markName, mendedAt } from '../take-in/on-the-part'
 import type { JobPlan } from '../plan-job'
 import { backSteps, comesRound, halves, quarters } from './parted-line'
 import { BAR_MM, strongback } from './strongback'
@@ -228,7 +227,7 @@ function watchedOf(job: Job): { watch: WarpInput['watch'] } & Pick<PullBench, 'w
     const isRound = mark.kind === 'fixed-bore' || mark.kind === 'bearing-seat'
     if (!isRound && mark.kind !== 'fixed-face') continue
     const [at] = pathOf(mark) ?? []
-    const name = mark.name || MARK_KINDS[mark.kind].name
+    const name = markName(job, mark)
     if (!at || (isRound && !mark.acrossMm.value)) {
       unwatched.push({ mark: mark.id, name, wants: at ? 'its diameter is not said' : 'it is not put on the part yet' })
       continue
@@ -257,7 +256,7 @@ function watchedOf(job: Job): { watch: WarpInput['watch'] } & Pick<PullBench, 'w
       if (mark.kind === 'holes')
         unwatched.push({
           mark: mark.id,
-          name: mark.name || MARK_KINDS.holes.name,
+          name: markName(job, mark),
           wants: 'one hole alone has no pattern: mark the others',
         })
   return { watch, watched, unwatched }

@@ -5,6 +5,7 @@ import type { StationId } from '../../job/stations.table'
 import { MUST_NOT_MOVE } from '../../job/words.table'
 import { PLACE_KINDS, type PlaceKind } from '../../heat/bench/places.table'
 import { kindOf } from '../../mend/registry'
+import { verdictWords } from '../verdict-words'
 import { MARK_KINDS, type MarkKind } from '../../solid/stored/marks.table'
 import type { Triple } from '../../solid/forms'
 import type { StoredMark } from '../../solid/stored/stored.schema'
@@ -42,6 +43,8 @@ const CHECKED_AT: Partial<Record<MarkKind, readonly string[]>> = {
   holes: ['pattern'],
 }
 
+/** What a mark is called: by the shop, else by what is mended at it, else by its kind. */
+export const markName = (job: Job, mark: StoredMark) => (mark.kind === 'mend' ? mendedAt(job, mark) : nameOf(mark))
 const nameOf = (mark: StoredMark) => mark.name || MARK_KINDS[mark.kind].name
 
 /** What is mended at a mark, by its own name. */
@@ -73,7 +76,7 @@ const BY_STATION: Record<StationId, (seen: Seen) => Sentence | null> = {
   call: ({ job, plan, mark, row }) => {
     if (mark.kind !== 'mend') return null
     const planned = row?.planned
-    const says = planned ? planned.decision.replaceAll('-', ' ') : plan.call.short
+    const says = planned ? verdictWords(planned.decision, planned.chancePct) : plan.call.short
     const chancePct = planned?.chancePct
     return chancePct === undefined
       ? [`${mendedAt(job, mark)}: ${says}`]
