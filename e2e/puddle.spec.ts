@@ -52,6 +52,56 @@ test('the first lesson is passed by keys alone: light up, ease off, let up, and 
   await expect(page.getByTestId('earlier')).toContainText('of 3')
 })
 
+/**
+ * Along the line by keys as a hand would: held still until the puddle is there, then slowly on, easing off when it is
+ * wide, and dipping each second where rod is asked for.
+ */
+async function alongByKeys(page: Page, dips: boolean) {
+  await page.getByTestId('stage').focus()
+  await page.keyboard.press('Enter')
+  const deadline = Date.now() + 150_000
+  let [fromS, dippedS] = [Infinity, 0]
+  while (Date.now() < deadline) {
+    const live = await page.getByTestId('live').innerText()
+    const read = (what: string) => Number(new RegExp(`${what}\\s+([\\d.]+)`).exec(live)?.[1] ?? 0)
+    const [wide, seconds] = [read('puddle'), read('time')]
+    if (fromS === Infinity && wide >= 6.5) {
+      fromS = seconds
+      await page.keyboard.down('Shift')
+      await page.keyboard.down('ArrowRight')
+    }
+    if (wide > 7.5 && read('pedal') > 40) await page.keyboard.press('-')
+    else if (wide < 6.5 && fromS < Infinity) await page.keyboard.press('+')
+    if (dips && wide >= 5.5 && seconds - dippedS >= 1) {
+      dippedS = seconds
+      await page.keyboard.press('Space')
+    }
+    // Two millimetres a second, from ten to fifty.
+    if (seconds - fromS > 20) break
+    await expect(page.getByTestId('live')).not.toHaveText(live)
+  }
+  await page.keyboard.up('ArrowRight')
+  await page.keyboard.up('Shift')
+  await page.keyboard.press('s')
+}
+for (const [lesson, title, goals] of [
+  ['travel', 'second', ['run', 'width', 'fell']],
+  ['feed', 'third', ['dips', 'run', 'fell']],
+] as const) {
+  test(`the ${title} lesson is passed by keys alone, and plays again by the hand that was kept`, async ({ page }) => {
+    test.slow()
+    await begin(page, lesson)
+    await alongByKeys(page, lesson === 'feed')
+    await plateRuns(page, 1.5)
+    await page.getByTestId('finish').click()
+    for (const goal of goals) await expect(page.getByTestId(`goal-${goal}`)).toContainText('✓')
+    const got = await page.getByTestId(`goal-${goals[0]}`).innerText()
+    await page.reload()
+    await page.getByTestId('play-earlier').click()
+    await expect(page.getByTestId(`goal-${goals[0]}`)).toHaveText(got, { timeout: 90_000 })
+  })
+}
+
 test('by the pointer: rod on cold metal, an arc put out at once, metal that falls, each by its name', async ({
   page,
 }) => {

@@ -3,7 +3,8 @@ import { transfer } from 'comlink'
 import { advise } from '#core/puddle/trainer/advice'
 import { lessonById, type Lesson } from '#core/puddle/trainer/lessons.table'
 import { Session, type HandFrame, type MarkAt, type Outcome } from '#core/puddle/trainer/session'
-import { thisJob, type JobLesson } from '#core/puddle/trainer/this-job'
+import type { TrainedJob } from '#core/job/trained.schema'
+import { thisJob } from '#core/puddle/trainer/this-job'
 import { paintCut, paintPlate, type Painted } from './puddle-paint'
 
 export interface LessonCard {
@@ -81,7 +82,7 @@ function shown(withCut: boolean, workMs: number): Shown {
 /** The trainer's physics, away from the screen: frames of the hand go in, pictures of the puddle come out. */
 export const bench = {
   /** A plate laid out anew for a lesson, or for a job. */
-  begin(which: string | JobLesson): LessonCard {
+  begin(which: string | TrainedJob): LessonCard {
     lesson = typeof which === 'string' ? lessonById(which) : thisJob(which)
     session = new Session(lesson.bench)
     told = 0

@@ -6,6 +6,7 @@ import { readRanges } from '../arc/ranges'
 import { deviceSchema } from '../instrument/device/device.schema'
 import { MOST_READINGS, READING_UNITS } from '../instrument/kinds.table'
 import { storedSolidSchema } from '../solid/stored/stored.schema'
+import { between } from './between'
 import { money, schemaOf } from './fields/declared'
 import { SECTIONS } from './fields/sections'
 import { mendSchema } from './mend.schema'
@@ -13,6 +14,7 @@ import { MOST_MENDS } from './new-mend'
 import { pictureSchema } from './picture.schema'
 import { STATION_IDS } from './stations.table'
 import { idText as id, moment, name, text } from './text'
+import { MOST_TRAINED, trainedRunSchema } from './trained.schema'
 import { JOB_VERSION } from './version'
 
 /** One thing that a settled station rests on: a figure in its field's unit, an id, ids, or nothing said. */
@@ -83,13 +85,6 @@ export type Job = z.output<typeof jobSchema>
 /** A shop takes no less and no more than this of what is planned; past it, something was noted wrong. */
 export const [LEAST_RATIO, MOST_RATIO] = [0.05, 20]
 
-/** A number with limits that say themselves in plain words. */
-const between = (min: number, max: number) =>
-  z
-    .number({ error: 'a number' })
-    .min(min, { error: `must be at least ${min}` })
-    .max(max, { error: `must be at most ${max}` })
-
 export const kitSchema = z.strictObject({
   shop: text(120),
   currency: z.string().min(1).max(6).default('£'),
@@ -145,23 +140,7 @@ export const kitSchema = z.strictObject({
     .max(20)
     .default([]),
   /** Runs at the puddle trainer, the latest last: what came of each. */
-  trained: z
-    .array(
-      z.strictObject({
-        id,
-        lesson: z.string().min(1).max(40),
-        at: moment,
-        met: between(0, 20),
-        of: between(1, 20),
-        seconds: between(0, 600),
-        wetted: between(0, 2000),
-        dips: between(0, 2000),
-        specks: between(0, 1e5),
-        addedG: between(0, 1e4),
-      }),
-    )
-    .max(300)
-    .default([]),
+  trained: z.array(trainedRunSchema).max(MOST_TRAINED).default([]),
   torches: z
     .array(
       z.strictObject({

@@ -117,6 +117,17 @@ const figureOf = (id: string) => {
 </template>
 
 <style scoped>
+@media (max-width: 899px) {
+  /* On a phone the picture comes first, and what is done to it under the thumb. */
+  .desk {
+    display: flex;
+    flex-direction: column;
+  }
+  .tools {
+    order: 1;
+    margin-top: 8px;
+  }
+}
 .tools {
   justify-content: space-between;
   margin-bottom: 8px;

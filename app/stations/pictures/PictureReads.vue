@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { TRACE_KINDS } from '#core/job/picture.schema'
 import CardPrint from './CardPrint.vue'
+import LineLook from './LineLook.vue'
 import type { Desk } from './use-desk'
 import type { OpenPicture } from './use-picture'
 import type { PictureReading } from './use-reading'
@@ -10,6 +11,7 @@ const props = defineProps<{ open: OpenPicture; desk: Desk; reading: PictureReadi
 const { picture } = props.open
 const { busy, told } = props.reading
 const { follows, line } = props.desk
+const LINE_LOOKS = { dark: 'a dark line on bright metal', bright: 'a line that glows in the dark' } as const
 const card = computed(() => picture.value?.scale.card ?? null)
 </script>
 
@@ -60,8 +62,15 @@ const card = computed(() => picture.value?.scale.card ?? null)
         data-testid="follows"
       />
       <v-btn-toggle v-if="follows" v-model="line" mandatory density="compact" aria-label="The line is"
-        ><v-btn value="dark" size="small">dark</v-btn><v-btn value="bright" size="small">glowing</v-btn></v-btn-toggle
-      >
+        ><v-btn
+          v-for="(title, look) in LINE_LOOKS"
+          :key="look"
+          :value="look"
+          :aria-label="title"
+          :title="title"
+          :data-testid="`line-${look}`"
+          ><LineLook :line="look" /></v-btn
+      ></v-btn-toggle>
     </div>
     <p class="small" role="status" data-testid="reading-told">
       <template v-if="busy">Looking for {{ busy }} …</template>

@@ -66,7 +66,7 @@ function remove() {
 </script>
 
 <template>
-  <div class="station" @dragover.prevent="dropping = true" @dragleave="dropping = false" @drop.prevent="dropped">
+  <div class="station" :class="{ 'with-picture': open.picture.value }" @dragover.prevent="dropping = true" @dragleave="dropping = false" @drop.prevent="dropped">
     <header>
       <p class="where"><NuxtLink :to="`/job/${store.job!.id}/open`">Open</NuxtLink> · pictures</p>
       <h1>
@@ -188,6 +188,29 @@ h1 {
   }
   header {
     padding: 8px 16px;
+  }
+  /* On a phone the picture comes before the buttons. */
+  .with-picture header {
+    display: contents;
+  }
+  .with-picture header .where,
+  .with-picture header h1 {
+    padding: 4px 16px 0;
+  }
+  .with-picture header .row {
+    order: 3;
+    padding: 0 16px 90px;
+  }
+  .piece {
+    display: flex;
+    flex-direction: column;
+  }
+  .piece :deep([aria-label='Read off the picture']) {
+    order: 1;
+  }
+  .pair,
+  .piece :deep(.twin) {
+    order: 2;
   }
   .readings {
     order: 2;

@@ -2,13 +2,13 @@
 import { computed, onMounted, ref, watch } from 'vue'
 import { MARK_WORDS } from '#core/puddle/trainer/advice'
 import { LESSONS } from '#core/puddle/trainer/lessons.table'
-import type { JobLesson } from '#core/puddle/trainer/this-job'
+import type { TrainedJob } from '#core/job/trained.schema'
 import { useSettings } from '~/stores/settings'
 import RunChart from './RunChart.vue'
 import { useArcHum } from './use-arc-hum'
 import { useTrainer } from './use-trainer'
 
-const props = defineProps<{ job?: JobLesson | { wants: string } | null; first?: string | undefined }>()
+const props = defineProps<{ job?: TrainedJob | { wants: string } | null; first?: string | undefined }>()
 const settings = useSettings()
 const stage = ref<HTMLElement | null>(null)
 const canvas = ref<HTMLCanvasElement | null>(null)
@@ -101,6 +101,18 @@ function goOn() {
             <td class="num">{{ run.seconds.toFixed(0) }} s</td>
             <td>{{ run.dips ? `${run.wetted} of ${run.dips} dips` : '' }}</td>
             <td>{{ run.specks ? `${run.specks} specks` : '' }}</td>
+            <td>
+              <button
+                v-if="run.hand && state !== 'running'"
+                type="button"
+                class="plain-button slight"
+                :aria-label="`Play the run of ${run.at.slice(0, 16).replace('T', ' ')} again`"
+                data-testid="play-earlier"
+                @click="trainer.playEarlier(run)"
+              >
+                Play
+              </button>
+            </td>
           </tr>
         </tbody>
       </table>

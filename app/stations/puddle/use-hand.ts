@@ -1,5 +1,6 @@
 import { ref, type Ref } from 'vue'
 import { useEventListener } from '@vueuse/core'
+import { onSteps } from '#core/puddle/trainer/kept-hand'
 import type { HandFrame } from '#core/puddle/trainer/session'
 import { typingNow } from '~/composables/typing'
 
@@ -91,13 +92,16 @@ export function useHand(stage: Ref<HTMLElement | null>, size: () => { wideMm: nu
     '+': () => setCurrent(setA.value + CURRENT.step),
     '=': () => setCurrent(setA.value + CURRENT.step),
     '-': () => setCurrent(setA.value - CURRENT.step),
+    _: () => setCurrent(setA.value - CURRENT.step),
     q: () => setArc(arcMm.value - ARC.step),
     e: () => setArc(arcMm.value + ARC.step),
   }
   useEventListener(stage, 'keydown', (event: KeyboardEvent) => {
     if (typingNow(event)) return
+    // Shift, held to go slowly, makes other letters of the same keys.
+    const act = KEYS[event.key] ?? KEYS[event.key.toLowerCase()]
     if (event.key in MOVES || event.key === 'Shift') held.add(event.key)
-    else if (!event.repeat && KEYS[event.key]) KEYS[event.key]!()
+    else if (!event.repeat && act) act()
     else return
     event.preventDefault()
     event.stopPropagation()
@@ -134,7 +138,7 @@ export function useHand(stage: Ref<HTMLElement | null>, size: () => { wideMm: nu
     const dipped = dipWanted
     dipWanted = false
     dipping.value = Math.max(0, dipping.value - 1)
-    return { ...at.value, arcMm: arcMm.value, a: nowA.value, dip: dipped }
+    return onSteps({ ...at.value, arcMm: arcMm.value, a: nowA.value, dip: dipped })
   }
   function rest(to: { xMm: number; yMm: number }) {
     at.value = to

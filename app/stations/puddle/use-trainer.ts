@@ -1,6 +1,8 @@
 import { computed, onBeforeUnmount, ref, shallowRef, toRaw, type Ref } from 'vue'
+import type { TrainedJob, TrainedRun } from '#core/job/trained.schema'
+import { unpackHand } from '#core/puddle/trainer/kept-hand'
+import { runToKeep, withRun } from '#core/puddle/trainer/kept-run'
 import { FRAME_S, type HandFrame, type MarkAt } from '#core/puddle/trainer/session'
-import type { JobLesson } from '#core/puddle/trainer/this-job'
 import { useShop } from '~/stores/shop'
 import type { Judged, LessonCard, Shown } from '~/workers/puddle'
 import { startWorker } from '~/workers/start'
@@ -11,7 +13,7 @@ import { useHand } from './use-hand'
 const MOST_FRAMES = 4
 const TRACE_EVERY = 6
 const MOST_TRACE = 600
-const MOST_KEPT = 300
+const MOST_SHOWN = 5
 
 /** A lesson at the torch: begun, run live, judged, played again and kept. */
 export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanvasElement | null>) {
@@ -32,8 +34,14 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
   const hand = useHand(stage, () => lesson.value ?? { wideMm: 60, deepMm: 40 })
   /** Where the torch of a replay is. */
   const replayed = shallowRef<HandFrame | null>(null)
-  const earlier = computed(() => shop.kit.trained.filter(run => run.lesson === lesson.value?.id).slice(-5))
-  let which: string | JobLesson = 'puddle'
+  const earlier = computed(() =>
+    shop.kit.trained
+      .filter(run => run.lesson === lesson.value?.id && (!run.on || run.on.title === lesson.value?.title))
+      .slice(-MOST_SHOWN),
+  )
+  /** What is worked at, and what lies there: a run of before may be of another day's figures of the job. */
+  let which: string | TrainedJob = 'puddle'
+  let lying: string | TrainedJob = which
   let [waiting, last, frames, loop, begun] = [false, 0, 0, 0, 0]
 
   function draw(picture: Shown) {
@@ -60,21 +68,21 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
     return null
   }
 
-  /** @returns whether it is begun; false where it was begun once more meanwhile, as by a second press */
-  async function begin(next: string | JobLesson): Promise<boolean> {
+  /**
+   * Lays a plate out anew.
+   * @returns whether it lies there; false where another was laid meanwhile, as by a second press
+   */
+  async function lay(next: string | TrainedJob): Promise<boolean> {
     const mine = ++begun
     cancelAnimationFrame(loop)
-    const fresh = lesson.value === null || next !== which
-    which = next
+    lying = next
     trouble.value = null
     notKept.value = null
     const card = await puddle.begin(toRaw(next)).catch(broke)
     if (!card || mine !== begun) return false
     lesson.value = card
-    const [x, y] = lesson.value.way[0]!
+    const [x, y] = card.way[0]!
     hand.rest({ xMm: x, yMm: y })
-    // A run played again, or tried once more, keeps the foot as it was set.
-    if (fresh) hand.setCurrent(card.pedalA)
     marks.value = []
     trace.value = []
     judged.value = null
@@ -84,6 +92,14 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
     const picture = await puddle.look(showCut.value).catch(broke)
     if (picture) draw(picture)
     return picture !== null && mine === begun
+  }
+  /** A lesson of one's own to work at: tried once more, it keeps the foot as it was set. */
+  async function begin(next: string | TrainedJob): Promise<boolean> {
+    const fresh = lesson.value === null || next !== which
+    which = next
+    const lies = await lay(next)
+    if (lies && fresh) hand.setCurrent(lesson.value!.pedalA)
+    return lies
   }
 
   /** Sends what the hand did since the last picture, and shows what came of it. */
@@ -120,7 +136,7 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
   }
 
   async function start() {
-    if (state.value !== 'ready' && !(await begin(which))) return
+    if ((state.value !== 'ready' || lying !== which) && !(await begin(which))) return
     state.value = 'running'
     stage.value?.focus({ preventScroll: true })
     run(count => Array.from({ length: count }, () => hand.frame(FRAME_S)))
@@ -132,31 +148,20 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
     judged.value = await puddle.end().catch(broke)
     if (judged.value && fresh) keep(judged.value)
   }
-  function keep({ outcome, goals }: Judged) {
-    if (!lesson.value || outcome.s < 1) return
-    const run = {
-      id: crypto.randomUUID(),
-      lesson: lesson.value.id,
-      at: new Date().toISOString(),
-      met: goals.filter(goal => goal.met).length,
-      of: goals.length,
-      seconds: Math.round(outcome.s * 10) / 10,
-      wetted: outcome.wetted,
-      dips: outcome.dips,
-      specks: outcome.specks,
-      addedG: Math.round(outcome.addedG * 100) / 100,
-    }
+  function keep({ outcome, goals, hand: made }: Judged) {
+    if (!lesson.value) return
+    const known = { id: crypto.randomUUID(), at: new Date().toISOString(), lesson: lesson.value.id }
+    const run = runToKeep({ ...known, on: typeof which === 'string' ? null : toRaw(which) }, outcome, goals, made)
+    if (!run) return
     void shop
-      .changeKit(kit => ({ ...kit, trained: [...kit.trained, run].slice(-MOST_KEPT) }))
+      .changeKit(kit => ({ ...kit, trained: withRun(kit.trained, run) }))
       .then(refused => {
         if (refused !== null) notKept.value = refused
       })
   }
-  /** The run just judged, frame by frame as it was. */
-  async function playAgain() {
-    const hands = judged.value?.hand
-    if (!hands) return
-    if (!(await begin(which))) return
+  /** A hand, frame by frame as it was, on the plate it was made on. */
+  async function play(hands: readonly HandFrame[], on: string | TrainedJob) {
+    if (!(await lay(on))) return
     state.value = 'replaying'
     let at = 0
     run(count => {
@@ -164,6 +169,16 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
       at += count
       return next
     })
+  }
+  /** The run just judged. */
+  async function playAgain() {
+    if (judged.value) await play(judged.value.hand, lying)
+  }
+  /** A run of before, by the hand that was kept with it. */
+  async function playEarlier(run: TrainedRun) {
+    const hands = run.hand === undefined ? null : unpackHand(run.hand)
+    if (hands) await play(hands, run.on ?? run.lesson)
+    else trouble.value = 'what was kept of this run’s hand cannot be read'
   }
 
   onBeforeUnmount(() => {
@@ -188,5 +203,6 @@ export function useTrainer(stage: Ref<HTMLElement | null>, canvas: Ref<HTMLCanva
     start,
     finish,
     playAgain,
+    playEarlier,
   }
 }

@@ -1,22 +1,7 @@
+import type { TrainedJob } from '../../job/trained.schema'
 import { findAlloy } from '../../metal/find-alloy'
-import type { Dirt } from '../pool/surface.table'
 import { clean, heldWidth, noCrater, ran, stands, wets } from './goals'
 import type { Lesson } from './lessons.table'
-
-/** A job as the trainer takes it: plain figures, to be sent to a worker. */
-export interface JobLesson {
-  title: string
-  alloy: string
-  filler: string
-  wallMm: number
-  startC: number
-  dirt: Dirt
-  rodMm: number
-  enPct: number
-  tungstenMm: number
-  /** What the machine gives at most; null, not known. */
-  mostA: number | null
-}
 
 /** Walls past this are trained on a plate so thick: what lies deeper melts on no account. */
 const THICKEST_MM = 12
@@ -24,8 +9,17 @@ const THINNEST_MM = 1.5
 /** A fillet of weld is about so much wider than the wall, within what the plate bears. Common practice, no source. */
 const wide = (wallMm: number) => Math.min(9, Math.max(4, wallMm * 1.2))
 
-/** A run on the job's own metal: its alloy, wall, temperature, filler and dirt. */
-export function thisJob(job: JobLesson): Lesson {
+const alloyOf = (name: string) => {
+  const alloy = findAlloy(name)
+  if (!alloy) throw new RangeError(`no alloy is called ${name} here`)
+  return alloy
+}
+
+/**
+ * A run on the job's own metal: its alloy, wall, temperature, filler and dirt.
+ * @throws {RangeError} an alloy or filler that is not among the alloys
+ */
+export function thisJob(job: TrainedJob): Lesson {
   const zMm = Math.min(THICKEST_MM, Math.max(THINNEST_MM, job.wallMm))
   const width = wide(zMm)
   const soaked = job.dirt === 'oily' || job.dirt === 'oil-soaked'
@@ -42,8 +36,8 @@ export function thisJob(job: JobLesson): Lesson {
     bench: {
       plate: { xMm: 60, yMm: 40, zMm },
       form: { headroomMm: 4 },
-      alloy: findAlloy(job.alloy)!,
-      filler: findAlloy(job.filler)!,
+      alloy: alloyOf(job.alloy),
+      filler: alloyOf(job.filler),
       rodMm: job.rodMm,
       startC: job.startC,
       dirt: job.dirt,

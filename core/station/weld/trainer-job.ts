@@ -2,7 +2,7 @@ import { said } from '../../job/fields/said'
 import { rodForWall } from '../../lay/means'
 import { findAlloy } from '../../metal/find-alloy'
 import type { Job } from '../../job/job.schema'
-import type { JobLesson } from '../../puddle/trainer/this-job'
+import type { TrainedJob } from '../../job/trained.schema'
 import type { Dirt } from '../../puddle/pool/surface.table'
 import type { JobPlan } from '../plan-job'
 
@@ -17,7 +17,7 @@ const DIRT_OF: Record<NonNullable<Job['takeIn']['soak']>, Dirt> = {
 const USUAL_TUNGSTEN_MM = 2.4
 
 /** What the trainer needs of a job: alloy, filler, wall, what it is warmed to, dirt; or what is wanted first. */
-export function trainerJob(job: Job, plan: JobPlan): JobLesson | { wants: string } {
+export function trainerJob(job: Job, plan: JobPlan): TrainedJob | { wants: string } {
   const alloy = findAlloy(plan.know.data.alloy.name)
   const wallMm = job.takeIn.wallMm.value
   if (!alloy) return { wants: 'the alloy' }
