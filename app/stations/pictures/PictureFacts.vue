@@ -56,6 +56,10 @@ const takeOff = (n: number) =>
     </p>
 
     <p class="label">Traces</p>
+    <p v-if="measured.some(({ measure }) => measure)" class="small quiet" data-testid="what-plus-minus-is">
+      ± is how far off it may be with each point put to within a dot of the picture. A line drawn short of the crack’s
+      end is short by more.
+    </p>
     <div
       v-for="(entry, n) in measured"
       :key="entry.trace.id"
@@ -73,6 +77,7 @@ const takeOff = (n: number) =>
         {{ TRACE_KINDS[entry.trace.kind] }}<template v-if="isBranch(entry.trace)">, a branch</template></label
       >
       <p v-if="entry.measure">
+        {{ isOpenTrace(entry.trace.kind) ? 'long' : 'round it' }}
         <b class="figure">{{ settings.text(entry.measure.lengthMm, 'mm') }}</b>{{ ' ' }}
         <span class="figure small">± {{ settings.text(entry.measure.uncertaintyMm, 'mm') }}</span>
         <template v-if="!isOpenTrace(entry.trace.kind) && entry.measure.areaMm2 > 0"

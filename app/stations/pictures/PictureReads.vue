@@ -76,8 +76,8 @@ const card = computed(() => picture.value?.scale.card ?? null)
       <template v-if="busy">Looking for {{ busy }} …</template>
       <template v-else-if="told">{{ told }}</template>
       <template v-else-if="card"
-        >Scaled by card {{ card.name }}, seen {{ Math.round(card.tiltDeg) }}° off square: lengths over it are good to
-        {{ Math.max(0.1, card.lengthPct).toFixed(1) }} %.</template
+        >Scaled by card {{ card.name }}, seen {{ Math.round(card.tiltDeg) }}° off square: a length as long as the card
+        is good to {{ Math.max(0.1, card.lengthPct).toFixed(1) }} %; what is traced says its own beside it.</template
       >
     </p>
   </section>

@@ -66,7 +66,13 @@ function remove() {
 </script>
 
 <template>
-  <div class="station" :class="{ 'with-picture': open.picture.value }" @dragover.prevent="dropping = true" @dragleave="dropping = false" @drop.prevent="dropped">
+  <div
+    class="station"
+    :class="{ 'with-picture': open.picture.value }"
+    @dragover.prevent="dropping = true"
+    @dragleave="dropping = false"
+    @drop.prevent="dropped"
+  >
     <header>
       <p class="where"><NuxtLink :to="`/job/${store.job!.id}/open`">Open</NuxtLink> · pictures</p>
       <h1>
