@@ -1,13 +1,14 @@
 import { transfer } from 'comlink'
 import { NoAnswer } from '#core/ask/question'
 import { findAlloy } from '#core/metal/find-alloy'
+import { askedOf } from '#core/heat/bench/asked'
 import { backwards, type Backwards } from '#core/heat/bench/backwards'
 import { oneChanges, type Changed } from '#core/heat/bench/changes'
 import { partKeeper, quickFactor } from '#core/heat/bench/quick'
 import type { HeatSetup } from '#core/heat/bench/setup.schema'
 import { toSimulate, type Surroundings } from '#core/heat/bench/to-simulate'
 import { heatVerdict, type HeatVerdict } from '#core/heat/bench/verdict'
-import { coldestZone, withZone } from '#core/heat/bench/zone'
+import { coldestZone } from '#core/heat/bench/zone'
 import { march, type March, type Progress } from '#core/heat/field/march'
 import { setUp, simulated, simulationWorking, type CutPart } from '#core/heat/simulate'
 import { softening, type Softening } from '#core/heat/softening'
@@ -146,9 +147,8 @@ export const bench = {
   ): Promise<Told<HeatRun>> =>
     guarded(async () => {
       const ticket = ++wanted
-      const plain = toSimulate(setup, around)
-      const part = keeper(plain)
-      const input = withZone(plain, setup, part)
+      const part = keeper(toSimulate(setup, around))
+      const input = askedOf(setup, around, part)
       const factor = coarse ? Math.max(2, quickFactor(part)) : 1
       const frames = framesFor(part.grid.count / factor ** 3)
       const framesS = Array.from({ length: frames }, (_, n) => (input.durationS * n) / (frames - 1))
@@ -201,8 +201,8 @@ export const bench = {
     placeId: string,
   ): Promise<Told<{ times: number[]; values: number[] }>> =>
     guarded<{ times: number[]; values: number[] }>(async () => {
-      const input = toSimulate(setup, around)
-      const ready = setUp(input, keeper(input))
+      const part = keeper(toSimulate(setup, around))
+      const ready = setUp(askedOf(setup, around, part), part)
       const result = await drive<Progress, March>(++wanted, march(ready), () => {})
       const n = setup.places.findIndex(place => place.id === placeId)
       return result.done && n >= 0
@@ -218,7 +218,7 @@ export const bench = {
     readings: { s: number; C: number }[],
     offS: number,
   ): Asked => {
-    const input = toSimulate(setup, around)
+    const input = askedOf(setup, around, keeper(toSimulate(setup, around)))
     const n = setup.places.findIndex(place => place.id === placeId)
     const { alloy, ...rest } = input
     return questions.ask('heat.fitSource', {

@@ -4,6 +4,7 @@ import type { PlaceKind } from '../heat/bench/places.table'
 import { partKeeper, quickFactor, quickRun } from '../heat/bench/quick'
 import { STANDS, type StandId } from '../heat/bench/stands.table'
 import { KEEP_SHARE } from '../heat/bench/verdict'
+import { aimedAt, spotsAlong } from '../heat/bench/swept'
 import { ZONE_MM } from '../heat/bench/zone'
 import { forEachCell, slotAt, type Grid } from '../heat/field/grid'
 import { probeAt } from '../heat/field/probe'
@@ -16,7 +17,7 @@ import { warmCellMm } from '../solid/stored/mesh-cells'
 import { pathLongMm, placeAlongMm } from '../solid/stored/to-shape'
 import { airC } from './air'
 import { after, heatMap, type HeatMap } from './heat-map'
-import { spotMm, type Torch } from './torch-reach'
+import { spreadsToMm, type Torch } from './torch-reach'
 
 export interface CellsAsk {
   shape: Shape
@@ -50,6 +51,8 @@ export interface OnCells {
   /** Those that lie on the metal. */
   guards: { kind: PlaceKind; name: string; limitC: number; hottestC: number }[]
   cells: number
+  /** The side that the flame comes from. */
+  face: Face
   /** The whole part at some moments, for a drawing in colours. */
   map: HeatMap
   working: Step[]
@@ -65,43 +68,6 @@ const STAYS_S = 60
 const OVER_K = 30
 /** The part is warm as a whole where its far end has come this share of the zone's way: judgement. */
 const WHOLE_SHARE = 0.75
-/** A swept flame is so many spots, no nearer to one another. */
-const MOST_SPOTS = 8
-const SPOT_EVERY_MM = 15
-
-/** The flame along its path, each place a share of it. */
-function spotsAlong(path: readonly Triple[]): Triple[] {
-  const longMm = pathLongMm(path)
-  const count = Math.max(1, Math.min(MOST_SPOTS, Math.round(longMm / SPOT_EVERY_MM) + 1))
-  return Array.from({ length: count }, (_, n) =>
-    placeAlongMm(path, count === 1 ? longMm / 2 : (n / (count - 1)) * longMm),
-  )
-}
-
-/**
- * Where a flame is pointed for a place: at the middle of the metal that its spot covers, so that near an edge it falls
- * on the part and not past it.
- */
-function aimedAt(grid: Grid, at: Triple, face: Face, reachMm: number): Triple {
-  const across = ([0, 1, 2] as const).filter(axis => axis !== FACE_AXIS[face])
-  let [cells, u, v] = [0, 0, 0]
-  forEachCell(grid, (_, i, j, k) => {
-    const cell = [i, j, k]
-    const [a, b] = across.map(axis => grid.originMm[axis] + (cell[axis]! + 0.5) * grid.stepMm[axis] - at[axis]) as [
-      number,
-      number,
-    ]
-    if (Math.hypot(a, b) > reachMm) return
-    cells += 1
-    u += a
-    v += b
-  })
-  if (!cells) return at
-  return at.map((mm, axis) =>
-    axis === across[0] ? mm + u / cells : axis === across[1] ? mm + v / cells : mm,
-  ) as unknown as Triple
-}
-
 const isInMetal = (grid: Grid, at: Triple): boolean => {
   try {
     probeAt(grid, at, '')
@@ -155,8 +121,7 @@ function farthest(grid: Grid, [x, y, z]: Triple): Triple {
 /** What is asked of the heat bench: the flame on for good, places to read. */
 function heatingOn(ask: CellsAsk, cellMm: number, grid: Grid, places: readonly Triple[]): Simulate {
   const { torch, startC } = ask
-  // A Gaussian of this deviation has fallen to 1/e² at twice of it.
-  const radiusMm = 2 * spotMm(torch)
+  const radiusMm = spreadsToMm(torch)
   const spots = spotsAlong(ask.path).map(at => aimedAt(grid, at, ask.face, radiusMm))
   const parsed = simulateInput.safeParse({
     shape: ask.shape,
@@ -238,6 +203,7 @@ function work(ask: CellsAsk): OnCells | null {
     where: farC - startC >= WHOLE_SHARE * way ? ('whole' as const) : ('zone' as const),
     wholeS: whole < 0 ? null : seconds(whole),
     cells: Math.round(part.grid.count / quickFactor(part) ** 3),
+    face,
   }
   return {
     ...found,

@@ -35,6 +35,9 @@ const MOST_MIN = 60
 /** Deviation of the spot that a torch heats, mm. */
 export const spotMm = ({ gas }: Torch): number => (fuelOf(gas).oxygen ? SPOT_MM.oxygen : SPOT_MM.air)
 
+/** Where little of a torch's flame is left, mm: a Gaussian of its deviation has fallen to 1/e² at twice of it. */
+export const spreadsToMm = (torch: Torch): number => 2 * spotMm(torch)
+
 export interface Place {
   atEdge?: boolean
   startC?: number

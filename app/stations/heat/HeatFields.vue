@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { HEAT_KINDS } from '#core/heat/bench/setup.schema'
+import { HEAT_KINDS, TORCHED } from '#core/heat/bench/setup.schema'
 import { FACES } from '#core/solid/stored/faces.table'
 import { STANDS } from '#core/heat/bench/stands.table'
 import PickField from '~/bench/PickField.vue'
@@ -14,7 +14,9 @@ const shop = useShop()
 const path = (key: string) => `warm.setups.${props.index}.${key}`
 const setup = computed(() => store.job!.warm.setups[props.index]!)
 const kind = computed(() => setup.value.heat.kind)
-const torched = computed(() => kind.value === 'held' || kind.value === 'walked')
+const torched = computed(() => TORCHED.has(kind.value))
+const lined = computed(() => kind.value === 'arc' || kind.value === 'swept')
+const between = computed(() => setup.value.heat.via.length)
 const torches = computed(() =>
   Object.fromEntries(shop.kit.torches.map(torch => [torch.id, torch.fitted ? `${torch.name}, as learnt` : torch.name])),
 )
@@ -53,7 +55,7 @@ const stands = Object.fromEntries(Object.entries(STANDS).map(([id, { name }]) =>
         unit="mm"
         :label="{ x: 'at, from the left', y: 'from the front', z: 'up' }[axis]"
       />
-      <template v-if="kind === 'arc'"
+      <template v-if="lined"
         ><ReadingField
           v-for="axis in ['x', 'y', 'z'] as const"
           :key="`to${axis}`"
@@ -61,6 +63,16 @@ const stands = Object.fromEntries(Object.entries(STANDS).map(([id, { name }]) =>
           unit="mm"
           :label="{ x: 'to, from the left', y: 'from the front', z: 'up' }[axis]"
       /></template>
+      <p v-if="kind === 'swept' && between" class="small quiet">
+        Along the mark’s line, {{ between }} {{ between === 1 ? 'bend' : 'bends' }} between.
+        <button
+          type="button"
+          class="plain-button slight"
+          @click="store.edit(['warm', 'setups', index, 'heat', 'via'], [])"
+        >
+          Straight instead
+        </button>
+      </p>
     </template>
     <ReadingField :path="path('onS')" unit="s" label="Heat on for" />
     <ReadingField :path="path('afterS')" unit="s" label="Watched after" />

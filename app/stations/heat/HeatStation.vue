@@ -3,13 +3,13 @@ import { whenever } from '@vueuse/core'
 import { PREHEAT_C } from '#core/arc/least-preheat'
 import { computed, ref, watch } from 'vue'
 import type { Face } from '#core/heat/field/setup'
+import { pointedAt } from '#core/heat/bench/swept'
 import { mm } from '#core/quantity/stored'
 import { firstSetup, heatSentences } from '#core/station/warm/heat-bench'
 import SentenceLine from '~/bench/SentenceLine.vue'
 import WorkingDrawer from '~/bench/WorkingDrawer.vue'
 import { useJob } from '~/stores/job'
 import { useSettings } from '~/stores/settings'
-import { useShop } from '~/stores/shop'
 import HeatCurves from './HeatCurves.vue'
 import HeatFields from './HeatFields.vue'
 import HeatSays from './HeatSays.vue'
@@ -21,12 +21,11 @@ import type { Cut } from './surface'
 import { useHeatRun } from './use-heat-run'
 
 const store = useJob()
-const shop = useShop()
 const settings = useSettings()
 const setups = computed(() => store.job!.warm.setups)
 const decided = computed(() => store.plan?.warm.data)
 /** It begins with what Warm decided. */
-const begin = () => store.edit(['warm', 'setups'], [firstSetup(store.job!, shop.kit, decided.value!)])
+const begin = () => store.edit(['warm', 'setups'], [firstSetup(store.job!, decided.value!)])
 // Once, as soon as that is worked out: a set-up that is undone stays so.
 whenever(decided, () => !setups.value.length && begin(), { immediate: true, once: true })
 const benches = [useHeatRun(ref(0)), useHeatRun(ref(1))] as const
@@ -77,7 +76,7 @@ function pick(which: number, at: [number, number, number], face: Face) {
   edited.value = which
   const place = { x: mm(at[0]), y: mm(at[1]), z: mm(at[2]) }
   const base = ['warm', 'setups', which]
-  if (aim.value === 'torch') store.edit([...base, 'heat'], { ...setups.value[which]!.heat, at: place, face })
+  if (aim.value === 'torch') store.edit([...base, 'heat'], pointedAt(setups.value[which]!.heat, at, face))
   else {
     const n = setups.value[which]!.places.findIndex(entry => entry.id === aim.value)
     if (n >= 0) store.edit([...base, 'places', n, 'at'], place)

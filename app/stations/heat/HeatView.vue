@@ -4,6 +4,7 @@ import { said } from '#core/job/fields/said'
 import { computed } from 'vue'
 import type { Face } from '#core/heat/field/setup'
 import { PLACE_KINDS } from '#core/heat/bench/places.table'
+import { flameSpots } from '#core/heat/bench/swept'
 import { heatSentences } from '#core/station/warm/heat-bench'
 import SentenceLine from '~/bench/SentenceLine.vue'
 import { useJob } from '~/stores/job'
@@ -38,9 +39,13 @@ const marks = computed(() =>
           at: place(entry.at),
           torch: false,
         })),
-        ...(setup.value.heat.kind === 'oven'
-          ? []
-          : [{ id: 'torch', words: '', figure: '', at: place(setup.value.heat.at), torch: true }]),
+        ...flameSpots(setup.value.heat).map((at, n) => ({
+          id: `torch${n}`,
+          words: '',
+          figure: '',
+          at: [...at] as [number, number, number],
+          torch: true,
+        })),
       ]
     : [],
 )

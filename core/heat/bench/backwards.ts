@@ -1,13 +1,14 @@
 import { NoAnswer } from '../../ask/question'
 import { findAlloy } from '../../metal/find-alloy'
 import type { CutPart } from '../simulate'
+import { askedOf } from './asked'
 import { CHANGES, type ChangeId } from './changes'
 import { quickRun } from './quick'
 import { mm } from '../../quantity/stored'
 import type { HeatSetup } from './setup.schema'
-import { toSimulate, type Surroundings } from './to-simulate'
+import type { Surroundings } from './to-simulate'
 import { heatVerdict, type HeatVerdict } from './verdict'
-import { withZone, zoneProbes } from './zone'
+import { zoneProbes } from './zone'
 
 /** Longest one stands there with a torch, s: judgement. */
 const LONGEST_S = 30 * 60
@@ -96,7 +97,7 @@ type Tried = { way: HeatWay | null; excessK: number; short: string }
 function attempt(given: HeatSetup, words: string, around: Surroundings, part: CutPart, solidusC: number): Tried {
   const refused = (excessK: number, short: string): Tried => ({ way: null, excessK, short })
   const longest = { ...given, onS: second(LONGEST_S), afterS: second(0) }
-  const asked = (setup: HeatSetup, readings?: number) => withZone(toSimulate(setup, around, readings), setup, part)
+  const asked = (setup: HeatSetup, readings?: number) => askedOf(setup, around, part, readings)
   const warm = (probes: readonly (readonly number[])[]) =>
     zoneProbes(given, probes.length).every(n => (probes[n]!.at(-1) ?? -Infinity) >= around.targetC)
   try {

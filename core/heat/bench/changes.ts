@@ -1,10 +1,10 @@
 import { NoAnswer } from '../../ask/question'
 import type { CutPart } from '../simulate'
+import { askedOf } from './asked'
 import { quickRun } from './quick'
-import type { HeatSetup } from './setup.schema'
-import { toSimulate, type Surroundings } from './to-simulate'
+import { TORCHED, type HeatSetup } from './setup.schema'
+import type { Surroundings } from './to-simulate'
 import { heatVerdict, type HeatVerdict } from './verdict'
-import { withZone } from './zone'
 
 interface Change {
   readonly name: string
@@ -12,7 +12,7 @@ interface Change {
   readonly make: (setup: HeatSetup, around: Surroundings) => { setup: HeatSetup; around: Surroundings }
 }
 
-const torched = ({ heat }: HeatSetup) => heat.kind === 'held' || heat.kind === 'walked'
+const torched = ({ heat }: HeatSetup) => TORCHED.has(heat.kind)
 
 /** One thing a hand can change, and what it makes of a set-up. */
 export const CHANGES = {
@@ -45,8 +45,8 @@ export const CHANGES = {
     make: (setup, around) => ({ setup: { ...setup, heat: { ...setup.heat, kind: 'walked' } }, around }),
   },
   held: {
-    name: 'the torch held instead of walked',
-    fits: setup => setup.heat.kind === 'walked',
+    name: 'the torch held instead of moved',
+    fits: setup => setup.heat.kind === 'walked' || setup.heat.kind === 'swept',
     make: (setup, around) => ({ setup: { ...setup, heat: { ...setup.heat, kind: 'held' } }, around }),
   },
 } as const satisfies Record<string, Change>
@@ -68,7 +68,7 @@ export function* oneChanges(
   part: CutPart,
 ): Generator<number, { asIs: HeatVerdict; changed: Changed[] }> {
   const verdict = (given: HeatSetup, with_: Surroundings) => {
-    const input = withZone(toSimulate(given, with_), given, part)
+    const input = askedOf(given, with_, part)
     return heatVerdict(given, quickRun(input, part), with_.targetC, with_.ambientC, given.onS.value ?? 0)
   }
   const asIs = verdict(setup, around)

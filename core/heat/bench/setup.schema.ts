@@ -7,13 +7,19 @@ import { STANDS } from './stands.table'
 
 const keys = <T extends object>(table: T) => Object.keys(table) as [keyof T & string, ...(keyof T & string)[]]
 
+const far = z.number().min(-5000).max(5000)
+
 export const HEAT_KINDS = {
   held: 'torch held',
   walked: 'torch walked round',
+  swept: 'torch swept along a line',
   air: 'hot air',
   oven: 'oven',
   arc: 'arc along a line',
 } as const
+
+/** Ways of heating that take a torch of the kit. */
+export const TORCHED: ReadonlySet<keyof typeof HEAT_KINDS> = new Set(['held', 'walked', 'swept'])
 
 /** One set-up on the heat bench, as it is stored in a job. */
 export const heatSetupSchema = z.object({
@@ -37,6 +43,11 @@ export const heatSetupSchema = z.object({
       ovenC: reading('120 °C', 120),
       arcW: reading('1500 W', 1500),
       to: place(0, 0, 0),
+      /** Places between the two, where a swept flame follows a mark's line. */
+      via: z
+        .array(z.tuple([far, far, far]))
+        .max(200)
+        .default([]),
       speedMmS: reading('2 mm/s', 2),
     })
     .prefault({}),

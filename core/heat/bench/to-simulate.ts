@@ -4,6 +4,7 @@ import { orbit, pathLengthMm } from '../field/path'
 import { simulateInput, type Simulate, type SimulateInput } from '../simulate.schema'
 import { PLACE_KINDS } from './places.table'
 import type { HeatSetup } from './setup.schema'
+import { spotsAlong } from './swept'
 import { LID_SHARE, STANDS } from './stands.table'
 
 /** What a set-up takes from the job and the kit. */
@@ -34,33 +35,37 @@ function shapeOf({ parts: pieces, mesh }: HeatSetup, trianglesMm: number[] | und
   return shape as SimulateInput['shape']
 }
 
-function sourceOf({ heat, onS }: HeatSetup, { torch }: Surroundings): SimulateInput['sources'][number] {
+function sourcesOf({ heat, onS }: HeatSetup, { torch }: Surroundings): SimulateInput['sources'] {
   const window = { startS: 0, endS: needed(onS, 'how long the heat is on') }
   if (window.endS <= 0) throw new NoAnswer('how long the heat is on must be more than nothing')
-  if (heat.kind === 'oven') return { ...window, kind: 'oven', airC: needed(heat.ovenC, 'the oven') }
+  if (heat.kind === 'oven') return [{ ...window, kind: 'oven', airC: needed(heat.ovenC, 'the oven') }]
   const atMm = placeOf(heat.at, 'where it points')
   if (heat.kind === 'air')
-    return {
-      ...window,
-      kind: 'hot-air',
-      airC: needed(heat.airC, 'the hot air'),
-      filmWm2K: HOT_AIR_FILM_WM2K,
-      face: heat.face,
-      atMm,
-      radiusMm: needed(heat.radiusMm, 'how wide it spreads'),
-    }
+    return [
+      {
+        ...window,
+        kind: 'hot-air',
+        airC: needed(heat.airC, 'the hot air'),
+        filmWm2K: HOT_AIR_FILM_WM2K,
+        face: heat.face,
+        atMm,
+        radiusMm: needed(heat.radiusMm, 'how wide it spreads'),
+      },
+    ]
   if (heat.kind === 'arc') {
-    return {
-      ...window,
-      kind: 'arc',
-      powerW: needed(heat.arcW, 'the arc'),
-      efficiencyPct: ARC_EFFICIENCY_PCT,
-      face: heat.face,
-      atMm,
-      pathMm: [atMm, placeOf(heat.to, 'where the arc goes')],
-      speedMmS: needed(heat.speedMmS, 'how fast the arc goes'),
-      radiusMm: ARC_RADIUS_MM,
-    }
+    return [
+      {
+        ...window,
+        kind: 'arc',
+        powerW: needed(heat.arcW, 'the arc'),
+        efficiencyPct: ARC_EFFICIENCY_PCT,
+        face: heat.face,
+        atMm,
+        pathMm: [atMm, placeOf(heat.to, 'where the arc goes')],
+        speedMmS: needed(heat.speedMmS, 'how fast the arc goes'),
+        radiusMm: ARC_RADIUS_MM,
+      },
+    ]
   }
   if (!torch) throw new NoAnswer('there is no torch in the kit: put one in, or take the oven')
   const power = {
@@ -70,7 +75,11 @@ function sourceOf({ heat, onS }: HeatSetup, { torch }: Surroundings): SimulateIn
     atMm,
     radiusMm: needed(heat.radiusMm, 'how wide it spreads'),
   }
-  if (heat.kind === 'held') return { ...window, kind: 'torch', ...power }
+  if (heat.kind === 'held') return [{ ...window, kind: 'torch', ...power }]
+  if (heat.kind === 'swept') {
+    const spots = spotsAlong([atMm, ...heat.via, placeOf(heat.to, 'where it is swept to')])
+    return spots.map(spot => ({ ...window, kind: 'torch', ...power, powerW: power.powerW / spots.length, atMm: spot }))
+  }
   const ringMm = needed(heat.ringMm, 'the ring it is walked on')
   const pathMm = orbit([0, 0, 0], ringMm, ringMm).map(([a, b]): [number, number, number] => {
     const [x, y, z] = atMm
@@ -80,13 +89,15 @@ function sourceOf({ heat, onS }: HeatSetup, { torch }: Surroundings): SimulateIn
         ? [x + a, y, z + b]
         : [x, y + a, z + b]
   })
-  return {
-    ...window,
-    kind: 'torch',
-    ...power,
-    pathMm,
-    speedMmS: pathLengthMm(pathMm) / Math.max(1, needed(heat.turnS, 'once round takes')),
-  }
+  return [
+    {
+      ...window,
+      kind: 'torch',
+      ...power,
+      pathMm,
+      speedMmS: pathLengthMm(pathMm) / Math.max(1, needed(heat.turnS, 'once round takes')),
+    },
+  ]
 }
 
 /**
@@ -102,7 +113,7 @@ export function toSimulate(setup: HeatSetup, around: Surroundings, readings = 24
     alloy: around.alloy,
     startC: around.startC,
     targetC: around.targetC,
-    sources: [sourceOf(setup, around)],
+    sources: sourcesOf(setup, around),
     losses: {
       filmWm2K: air * cover,
       emissivity: 0.2 * cover,

@@ -7,7 +7,7 @@ import { mm } from '../../quantity/stored'
 import { measured, type Measured } from '../../solid/measure'
 import type { MarkKind } from '../../solid/stored/marks.table'
 import { pieceSchema, type StoredMark, type StoredPiece, type StoredSolid } from '../../solid/stored/stored.schema'
-import { shapeOfSolid } from '../../solid/stored/to-shape'
+import { pathLongMm, pathOf, placeAlongMm, shapeOfSolid } from '../../solid/stored/to-shape'
 
 /** Where the solid that is drawn comes from: put together, a file, or a plain block of the sizes over all. */
 export type SolidFrom = 'pieces' | 'file' | 'sizes'
@@ -103,8 +103,14 @@ const WATCHED: Partial<Record<MarkKind, PlaceKind>> = {
 const MOST_PLACES = 12
 /** How far past a bore's edge its metal is watched, mm. */
 const PAST_EDGE_MM = 1
-/** Where the metal of a mark is: of a bore, which is marked at its middle, beside its edge. */
-function inMetal({ at, acrossMm, face }: StoredMark): StoredMark['at'] {
+/** Where the metal of a mark is: of a line its middle; of a bore, which is marked at its middle, beside its edge. */
+function inMetal(mark: StoredMark): StoredMark['at'] {
+  const { at, acrossMm, face } = mark
+  const line = mark.path.length ? pathOf(mark) : null
+  if (line) {
+    const [x, y, z] = placeAlongMm(line, pathLongMm(line) / 2)
+    return { x: mm(x), y: mm(y), z: mm(z) }
+  }
   const across = acrossMm.value
   if (!across) return at
   const aside = mm(
@@ -136,7 +142,7 @@ function offLineMm(at: Spot, from: Spot, to: Spot): number | null {
 
 /** A flame is meant for mends this near to it, mm: judgement, less than from one boss to the next on most parts. */
 const MEANT_MM = 60
-const FLAME_KINDS: ReadonlySet<HeatSetup['heat']['kind']> = new Set(['held', 'walked', 'air', 'arc'])
+const FLAME_KINDS: ReadonlySet<HeatSetup['heat']['kind']> = new Set(['held', 'walked', 'swept', 'air', 'arc'])
 
 /**
  * The places without the weld zones of mends that a flame is not meant for: of several mends, those it is held near, or
@@ -145,7 +151,9 @@ const FLAME_KINDS: ReadonlySet<HeatSetup['heat']['kind']> = new Set(['held', 'wa
 function meantFor(places: HeatSetup['places'], { kind, at, to }: HeatSetup['heat']): HeatSetup['places'] {
   const zones = places.filter(place => place.kind === 'weld-zone')
   if (zones.length < 2 || !FLAME_KINDS.has(kind)) return places
-  const off = new Map(zones.map(zone => [zone.id, offLineMm(zone.at, at, kind === 'arc' ? to : at) ?? 0]))
+  const off = new Map(
+    zones.map(zone => [zone.id, offLineMm(zone.at, at, kind === 'arc' || kind === 'swept' ? to : at) ?? 0]),
+  )
   const least = Math.min(...off.values())
   return places.filter(place => (off.get(place.id) ?? 0) <= Math.max(MEANT_MM, least))
 }

@@ -8,15 +8,20 @@ import type { PlaceKind } from '../../heat/bench/places.table'
 import type { Job, Kit } from '../../job/job.schema'
 import { showText } from '../../quantity/show'
 import { mm } from '../../quantity/stored'
+import type { Triple } from '../../solid/forms'
 import { airC } from '../../warm/air'
+import { spreadsToMm, type Torch } from '../../warm/torch-reach'
 import { figure, list, type Part, type Sentence } from '../parts'
+import { WARMED_ON, type WarmZone } from './warm-on-part'
 
 /** Cells through a wall at which a torch's heat is still well seen: common practice for such grids. */
 const CELLS_A_WALL = 2.5
 /** A change smaller than this is not worth a sentence. */
 const TOLD_SHARE = 0.07
-/** Heating this much longer than it takes is said. */
+/** Heating this much longer than it takes is said, */
 const LONG_SHARE = 1.5
+/** where the metal then stays warm longer than laying it takes, s: judgement. */
+const LONG_WARM_S = 120
 const round1 = (value: number) => Math.round(value * 10) / 10
 /** What is protected at Take in, and the kind of place it is on the heat bench. */
 export const GUARDED: Partial<Record<Job['takeIn']['protect'][number], PlaceKind>> = {
@@ -27,10 +32,12 @@ export const GUARDED: Partial<Record<Job['takeIn']['protect'][number], PlaceKind
   'finished-face': 'finished-face',
 }
 
-/** What Warm decided: how warm, and how long the flame is on for it. */
+/** What Warm decided: how warm, with which torch, and where and how long the flame is on for it. */
 export interface WarmDecided {
   readonly targetC: number
+  readonly torch: (Torch & { id: string }) | null
   readonly warmth: { readonly need: string; readonly reaches: boolean; readonly minutes: number }
+  readonly zones: readonly Pick<WarmZone, 'mend' | 'path' | 'face' | 'onS'>[]
 }
 
 /** Where Warm asks for no flame, a minute of it shows where heat goes in this part, s. */
@@ -38,15 +45,29 @@ const LOOK_S = 60
 /** A flame is timed to so many seconds. */
 const CLOCK_S = 5
 
-/** How long the flame is on as the bench begins, s: as long as Warm says. */
-const flameS = ({ warmth: { need, reaches, minutes } }: WarmDecided): number =>
-  need === 'none' || !reaches || !(minutes > 0) ? LOOK_S : CLOCK_S * Math.ceil((60 * minutes) / CLOCK_S)
+/** How long the flame is on as the bench begins, s: as long as Warm says, on the first of its zones. */
+function flameS({ warmth: { need, reaches, minutes }, zones: [zone] }: WarmDecided): number {
+  const onS = zone ? zone.onS : reaches ? 60 * minutes : null
+  return need === 'none' || !onS ? LOOK_S : CLOCK_S * Math.ceil(onS / CLOCK_S)
+}
+
+const spotOf = ([x, y, z]: Triple) => ({ x: mm(x), y: mm(y), z: mm(z) })
+
+/** The flame as Warm sweeps it along the first of its zones. */
+const sweptAlong = ({ path, face }: Pick<WarmZone, 'path' | 'face'>) => ({
+  kind: 'swept' as const,
+  face,
+  at: spotOf(path[0]!),
+  to: spotOf(path.at(-1)!),
+  via: path.slice(1, -1).map(place => [...place]),
+})
 
 /**
- * A set-up to start from on the part as it is, with what Warm decided: its flame for its minutes, on strips, on the
- * first mend marked, else on the middle of a quarter's top; guards at the far side where nothing is marked.
+ * A set-up to start from on the part as it is, with what Warm decided: its torch, for its time, on strips, swept where
+ * Warm sweeps it; without a place on the part held on the first mend marked, else on the middle of a quarter's top;
+ * guards at the far side where nothing is marked.
  */
-export function firstSetup(job: Job, kit: Kit, decided: WarmDecided): HeatSetup {
+export function firstSetup(job: Job, decided: WarmDecided): HeatSetup {
   const { lengthMm, widthMm, heightMm, wallMm } = job.takeIn
   const [length, width, wall] = [
     lengthMm.value ?? ASSUMED_LONG_MM,
@@ -65,16 +86,19 @@ export function firstSetup(job: Job, kit: Kit, decided: WarmDecided): HeatSetup 
         : [],
     )
     .slice(0, 3)
+  const [first] = decided.zones
   return heatSetupSchema.parse({
     cellMm: mm(Math.max(1, round1(wall / CELLS_A_WALL))),
     heat: {
-      torch: job.warm.torch || kit.torches[0]?.id || '',
+      torch: decided.torch?.id ?? '',
       face: mended?.face ?? 'top',
       at: zone,
       to: { ...zone, x: mm(length / 2) },
+      ...(decided.torch && { radiusMm: mm(spreadsToMm(decided.torch)) }),
+      ...(first && sweptAlong(first)),
     },
     onS: { typed: showText(onS, 's', 'metric'), value: onS },
-    stand: 'strips',
+    stand: WARMED_ON,
     places: marks.length ? [] : [{ id: 'weld-zone', kind: 'weld-zone', at: zone }, ...guards],
   })
 }
@@ -145,7 +169,7 @@ export function heatSentences(verdict: HeatVerdict, targetC: number, onS: number
         : ['Ready after ', figure(verdict.readyS, 's'), ` on this set-up${risk}.`]
   const why: Sentence[] = verdict.guards.map(guardSentence)
   if (verdict.readyS !== null && verdict.readyS > onS) why.unshift(['It gets there only after the heat is off.'])
-  if (verdict.readyS !== null && onS > LONG_SHARE * verdict.readyS)
+  if (verdict.readyS !== null && onS > LONG_SHARE * verdict.readyS && (verdict.warmForS ?? 0) > LONG_WARM_S)
     why.unshift([
       'Heated on for ',
       figure(onS, 's'),

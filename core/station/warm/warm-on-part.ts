@@ -18,6 +18,8 @@ export interface WarmZone extends Omit<OnCells, 'map'> {
   /** The mend it is warmed for, by its id. */
   mend: string
   name: string
+  /** Where the flame is swept, its first length where there are several, mm. */
+  path: readonly Triple[]
   /** A long run is warmed a length at a time: how many. */
   lengths: number
 }
@@ -25,7 +27,7 @@ export interface WarmZone extends Omit<OnCells, 'map'> {
 export type MappedZone = WarmZone & Pick<OnCells, 'map'>
 
 /** Two stainless strips keep the bench from drinking the heat: what the station tells to do. */
-const STAND = 'strips'
+export const WARMED_ON = 'strips'
 
 function guardsOf(job: Pick<Job, 'shape'>): CellsAsk['guards'] {
   return watchedPlaces(job).flatMap(({ kind, name, at: { x, y, z } }) => {
@@ -62,18 +64,19 @@ export function warmOnPart(
     const mostMm = flameStays ? BRAZED_RUN_MM : MOST_RUN_MM
     return marks.flatMap(mark => {
       const path = pathOf(mark)
+      const swept = path && within(path, mostMm)
       const found =
-        path &&
+        swept &&
         onCells({
           shape,
           volumeMm3,
           alloy: alloy.name,
-          path: within(path, mostMm),
+          path: swept,
           face: mark.face,
           torch,
           startC,
           toC: warmth.toC,
-          stand: STAND,
+          stand: WARMED_ON,
           flameStays,
           guards: guardsOf(job),
         })
@@ -83,6 +86,7 @@ export function warmOnPart(
               ...found,
               mend: mark.mend,
               name: mark.name || 'the mend',
+              path: swept,
               lengths: Math.max(1, Math.ceil(pathLongMm(path!) / mostMm)),
             },
           ]
