@@ -1,5 +1,11 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
+import { readFile } from '../core/job/files'
+import { findAlloy } from '../core/metal/find-alloy'
+import { measured } from '../core/solid/measure'
+import { pathLongMm, pathOf, shapeOfSolid } from '../core/solid/stored/to-shape'
+import { planJob } from '../core/station/plan-job'
+import { stored as storedReading } from '../core/quantity/stored'
 import { measurePhoto } from '../core/photo/measure'
 import { layOn, missing } from '../core/groove/template'
 import { BROKEN, FLANGE, LOST_MM2, SOUND, lengthMm, makePictures } from './make-pictures'
@@ -10,6 +16,46 @@ describe('the made-up shop', () => {
     expect(readFileSync(new URL('./larkmoor-bench.json', import.meta.url), 'utf8')).toBe(makeShop()))
   it('keeps away from what the demo may not show', () =>
     expect(makeShop()).not.toMatch(/\b(car|boat|engine|chain ?saw|wheel|motor|tractor|tool ?box)\b/i))
+})
+
+describe('the made-up shop agrees with itself', () => {
+  const file = readFile(makeShop())
+  if (!file.ok) throw new Error('the demo does not read')
+  const kit = file.kit!
+  const shaped = file.jobs.flatMap(job => {
+    const shape = shapeOfSolid(job.shape)
+    return shape ? [{ name: job.id, job, seen: measured(shape), plan: planJob(job, kit) }] : []
+  })
+  const near = (is: number, said: number, share: number) => expect(Math.abs(is / said - 1)).toBeLessThan(share)
+
+  it.each(shaped)('$name: its shape has the sizes that were taken, and the weight', ({ job, seen, plan }) => {
+    const { lengthMm, widthMm, heightMm } = job.takeIn
+    for (const [n, size] of [lengthMm, widthMm, heightMm].entries()) near(seen.sizeMm[n]!, size.value!, 0.01)
+    const alloy = findAlloy(plan.know.data.alloy.name)!
+    const said = job.know.dryG.value ?? job.warm.massG.value
+    if (said !== null) near((seen.volumeMm3 * alloy.densityGcm3) / 1000, said, 0.02)
+  })
+  it.each(shaped)('$name: one of its pieces is as thick as its wall', ({ job }) => {
+    const thick = job.shape.pieces.flatMap(({ size }) => Object.values(size).map(({ value }) => value!))
+    expect(thick.some(mm => Math.abs(mm - job.takeIn.wallMm.value!) < 0.01)).toBe(true)
+  })
+  it.each(shaped)('$name: a mend marked along a line is as long as it was read', ({ job }) => {
+    for (const mark of job.shape.marks.filter(({ kind, path }) => kind === 'mend' && path.length)) {
+      const { lengthMm } = job.mends.find(({ id }) => id === mark.mend)!.readings
+      near(pathLongMm(pathOf(mark)!), storedReading.parse(lengthMm).value!, 0.1)
+    }
+  })
+  it('minutes that were taken lie by those that were planned, job by job', () => {
+    const done = file.jobs.filter(job => Object.keys(job.handOver.actualMin).length)
+    expect(done.length).toBeGreaterThan(20)
+    for (const job of done) {
+      const { phases } = planJob(job, kit)['hand-over'].data
+      const taken = phases.reduce((sum, { id }) => sum + (job.handOver.actualMin[id] ?? 0), 0)
+      const planned = phases.reduce((sum, { minutes }) => sum + minutes, 0)
+      expect(taken / planned, job.id).toBeGreaterThan(0.6)
+      expect(taken / planned, job.id).toBeLessThan(1.7)
+    }
+  })
 })
 
 describe('the made-up pictures', () => {

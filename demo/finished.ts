@@ -25,9 +25,15 @@ const crowned = ([long, wide]: readonly number[], factor: number) =>
     }),
   )
 
+/** Minutes that each part of a job took, over what was planned for it. */
+export const took = (job: Job, over: number) =>
+  Object.fromEntries(
+    planJob(job, KIT)['hand-over'].data.phases.map(({ id, minutes }) => [id, Math.max(1, Math.round(minutes * over))]),
+  )
+
 /** One finished job: worked through station by station, each settled on what it rested on then. */
 function finish(row: Finished): Job {
-  const { id, title, customer, on, wallMm, sizesMm, mends, took, rods, back } = row
+  const { id, title, customer, on, wallMm, sizesMm, mends, rods, back } = row
   const job = newJob(id, title, customer, at(on, 0, 9))
   Object.assign(job.takeIn, {
     does: row.does,
@@ -62,11 +68,10 @@ function finish(row: Finished): Job {
     .filter(({ code }, n, all) => all.findIndex(other => other.code === code) === n)
   for (const check of planJob(job, KIT).prove.data.checks)
     job.prove.results[check.id] = { result: 'pass', note: '', at: at(on, DAYS_IN_HAND, 10) }
-  const { phases, quote } = planJob(job, KIT)['hand-over'].data
-  const minutes = (planned: number) => Math.max(1, Math.round(planned * took))
+  const { quote } = planJob(job, KIT)['hand-over'].data
   const planned = quote?.lines.find(line => line.name === 'Filler')?.quantity ?? 0
   Object.assign(job.handOver, {
-    actualMin: Object.fromEntries(phases.map(phase => [phase.id, minutes(phase.minutes)])),
+    actualMin: took(job, row.took),
     usedRods: planned ? Math.max(0.5, Math.round(planned * rods * 2) / 2) : null,
     handedTo: 'collected',
     handedAt: at(on, DAYS_IN_HAND, 16),

@@ -72,20 +72,37 @@ const COVER: Job['shape'] = {
   ],
 }
 
+/** Four holes on a square of 40 mm: a bolt circle of 56.6. */
+const BRACKET_BOLTS = [
+  [40, 10],
+  [80, 10],
+  [40, 50],
+  [80, 50],
+] as const
+/** The lug of the pictures: 62 mm long and 38 wide, two holes 18 mm apart near its root, broken across near its tip. */
+const LUG_HOLES = [100, 118] as const
 const BRACKET: Job['shape'] = {
   mesh: null,
   pieces: pieces([
     { kind: 'plate', size: { lengthMm: 140, widthMm: 60, thickMm: 6 } },
     { kind: 'box', size: { xMm: 6, yMm: 60, zMm: 40 } },
     { kind: 'fillet', size: { longMm: 60, radiusMm: 6 }, at: [6, 0, 6], lies: 'along' },
-    { kind: 'lug', size: { longMm: 34, wideMm: 28, thickMm: 6, holeMm: 10 }, at: [120, 16, 6], lies: 'along' },
-    hole(9, 12, [35.5, 10.5, -3]),
-    hole(9, 12, [35.5, 40.5, -3]),
+    { kind: 'lug', size: { longMm: 62, wideMm: 38, thickMm: 6, holeMm: 0 }, at: [90, 27, 6], lies: 'across' },
+    ...LUG_HOLES.map(x => hole(6, 12, [x - 3, 24, 13], 'across')),
+    ...BRACKET_BOLTS.map(([x, y]) => hole(9, 12, [x - 4.5, y - 4.5, -3])),
   ]),
   marks: [
-    mark('lug', 'mend', [120, 18, 8], { mend: 'lug', name: 'lug broken off', face: 'left', path: [[120, 44, 8]] }),
-    mark('upper', 'holes', [40, 15, 6], { name: 'upper bolt hole', acrossMm: 9 }),
-    mark('lower', 'holes', [40, 45, 6], { name: 'lower bolt hole', acrossMm: 9 }),
+    mark('lug', 'mend', [91, 27, 46], {
+      mend: 'lug',
+      name: 'lug broken off',
+      face: 'front',
+      path: [
+        [102, 27, 41],
+        [114, 27, 47],
+        [127, 27, 44],
+      ],
+    }),
+    ...bolts(BRACKET_BOLTS, 9, 6),
     mark('finished', 'finished-face', [0, 30, 25], { name: 'finished face', face: 'left' }),
   ],
 }
@@ -98,7 +115,7 @@ const TRAY: Job['shape'] = {
   marks: [
     mark('long', 'mend', [180, 150, 3], { mend: 'patch-long', name: 'eaten through along the drain' }),
     mark('small', 'mend', [430, 300, 3], { mend: 'patch-small', name: 'pits in the corner' }),
-    mark('seam', 'mend', [30, 20, 3], { mend: 'seam', name: 'corner seam', path: [[30, 20, 70]] }),
+    mark('seam', 'mend', [30, 20, 3], { mend: 'seam', name: 'corner seam', path: [[30, 20, 73]] }),
     mark('floor', 'fixed-face', [320, 200, 0], { name: 'floor', face: 'bottom' }),
   ],
 }
@@ -135,7 +152,7 @@ const YOKE: Job['shape'] = {
     hole(12, 40, [99, 24, -5]),
   ]),
   marks: [
-    mark('ear', 'mend', [208, 4, 4], { mend: 'ear', name: 'ear lost', path: [[208, 56, 4]] }),
+    mark('ear', 'mend', [208, 1, 4], { mend: 'ear', name: 'ear lost', path: [[208, 59, 4]] }),
     mark('clamp', 'mend', [105, 30, 26], { mend: 'clamp', name: 'clamp boss split' }),
     mark('pad', 'mend', [40, 30, 4], { mend: 'pad', name: 'pad burnt' }),
   ],

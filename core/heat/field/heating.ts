@@ -3,7 +3,7 @@ import type { Field } from './field'
 import type { Grid } from './grid'
 import { pathLengthMm, placeAlong } from './path'
 import type { Losses, Source } from './setup'
-import { restingMm2, seenAreaMm2, seenFrom, spread } from './spot'
+import { restingMm2, seenAreaMm2, seenByFlame, seenFrom, spread } from './spot'
 
 /**
  * A moving spot goes at most this many of its radii in one step, and heat spreads in one that needs no estimate at most
@@ -47,8 +47,8 @@ export function heatingOf(source: Source, grid: Grid, finer: Finer, field: Field
       },
     }
   }
-  const seen = seenFrom(grid, source.face, finer)
   if (source.kind === 'face') {
+    const seen = seenFrom(grid, source.face, finer)
     const perMm2 = (source.absorbedW / seenAreaMm2(seen)) * seen.stepMm[0] * seen.stepMm[1]
     return {
       ...window,
@@ -60,6 +60,8 @@ export function heatingOf(source: Source, grid: Grid, finer: Finer, field: Field
       },
     }
   }
+  const aims = source.kind === 'hot-air' ? [source.atMm] : (source.pathMm ?? [source.atMm])
+  const seen = seenByFlame(grid, source.face, aims, source.radiusMm, finer)
   if (source.kind === 'hot-air') {
     const [stepU, stepV] = seen.stepMm
     // A film that is 1/e² at the radius holds this much over its whole spot, W/K.

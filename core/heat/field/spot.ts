@@ -26,15 +26,22 @@ export interface Seen {
   share: Float32Array
 }
 
-/** Cells seen from a side. On a grid put together from a finer one the finer one says where its faces lie. */
-export function seenFrom(grid: Grid, face: Face, finer?: { grid: Grid; factor: number }): Seen {
+/**
+ * Cells seen from a side. On a grid put together from a finer one the finer one says where its faces lie.
+ * @param aheadOf where a flame begins along its way, mm: what stands nearer to the torch than this is behind it, and
+ *   takes nothing
+ */
+export function seenFrom(grid: Grid, face: Face, finer?: { grid: Grid; factor: number }, aheadOf?: number): Seen {
   const { across: axes, along, fromTop } = AXES[face]
   const fine = finer?.grid ?? grid
   const factor = finer?.factor ?? 1
   const size = (of: Grid) => [of.nx, of.ny, of.nz]
   const [fu, fv] = axes.map(axis => size(fine)[axis]!) as [number, number]
   const first = new Int32Array(fu * fv).fill(-1)
+  const outermost = aheadOf === undefined ? null : Math.floor((aheadOf - fine.originMm[along]) / fine.stepMm[along])
+  const isAhead = (depth: number) => outermost === null || (fromTop ? depth <= outermost : depth >= outermost)
   forEachCell(fine, (_, ...cell) => {
+    if (!isAhead(cell[along]!)) return
     const column = cell[axes[0]]! + fu * cell[axes[1]]!
     const depth = cell[along]!
     if (first[column]! < 0 || (fromTop ? depth > first[column]! : depth < first[column]!)) first[column] = depth
@@ -46,6 +53,13 @@ export function seenFrom(grid: Grid, face: Face, finer?: { grid: Grid; factor: n
     for (let u = 0; u < fu; u++) {
       const depth = first[u + fu * v]!
       if (depth < 0) continue
+      if (depth === outermost) {
+        // Metal on both sides of where the flame begins has no face there.
+        cell[axes[0]] = u
+        cell[axes[1]] = v
+        cell[along] = depth + (fromTop ? 1 : -1)
+        if (slotAt(fine, ...cell) >= 0) continue
+      }
       cell[axes[0]] = Math.floor(u / factor)
       cell[axes[1]] = Math.floor(v / factor)
       cell[along] = Math.floor(depth / factor)
@@ -75,6 +89,27 @@ export function seenFrom(grid: Grid, face: Face, finer?: { grid: Grid; factor: n
     stepMm: [grid.stepMm[axes[0]], grid.stepMm[axes[1]]],
     originMm: [grid.originMm[axes[0]], grid.originMm[axes[1]]],
   }
+}
+
+/** How far before the place it is pointed at a torch is held, mm: from a hand's breadth to less. Common practice. */
+const STANDOFF_MM = 60
+
+/**
+ * Cells that a flame pointed at some places falls on: what lies further out than the torch is held takes nothing, as a
+ * wall that the torch is held behind. All that is seen from the side, where nothing would be left.
+ */
+export function seenByFlame(
+  grid: Grid,
+  face: Face,
+  aims: readonly Place[],
+  radiusMm: number,
+  finer?: { grid: Grid; factor: number },
+): Seen {
+  const { along, fromTop } = AXES[face]
+  const depths = aims.map(at => at[along])
+  const aheadOf = fromTop ? Math.max(...depths) + STANDOFF_MM : Math.min(...depths) - STANDOFF_MM
+  const ahead = seenFrom(grid, face, finer, aheadOf)
+  return aims.some(at => spread(ahead, at, radiusMm, () => {}) > 0) ? ahead : seenFrom(grid, face, finer)
 }
 
 /** Share of a Gaussian (1/e² at the radius, along one axis) on each cell of a row, and the first cell of the list. */

@@ -136,7 +136,7 @@ describe('the face and the holes in the plan', () => {
       .join('\n')
     expect(said).toMatch(/The face: 0\.1\d+ mm out of flat, crowned/)
     expect(said).toMatch(/Bolted flat instead, it would lock in \d+/)
-    expect(said).toMatch(/Bolt circle 76\.\d+ mm/)
+    expect(said).toMatch(/Bolt circle 56\.\d+ mm/)
     expect(plan().workings.flat!.steps.length).toBeGreaterThan(2)
   })
   it('say what is wanted', () =>

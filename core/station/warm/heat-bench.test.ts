@@ -37,7 +37,7 @@ describe('the heat bench begins with what Warm decided', () => {
     const run = quickRun(askedOf(setup, around, part), part)
     const { readyS, zoneC } = heatVerdict(setup, run, data.targetC, around.ambientC, begun.onS.value!)
     expect(readyS).toBeLessThanOrEqual(begun.onS.value!)
-    // Cells of another size, and the place watched is its middle and an inch about it: a third either way.
+    // On cells of another size: a third either way.
     const risen = (zoneC! - around.startC) / (zone.zoneC - around.startC)
     expect(risen).toBeGreaterThan(0.7)
     expect(risen).toBeLessThan(1.35)
