@@ -91,7 +91,7 @@ test("the signal bracket's shape comes from its picture, and a file of triangles
   const sheet = page.getByTestId('part-sheet')
   await expect(sheet).toBeVisible()
   await page.getByTestId('from-picture').first().click()
-  await expect(page.locator('[data-piece]')).toHaveCount(7)
+  await expect(page.locator('[data-piece]')).toHaveCount(11)
   await expect(page.getByRole('button', { name: 'Turn the outline over' })).toBeVisible()
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByTestId('save-stl').click()])
   const path = await download.path()

@@ -64,14 +64,33 @@ export function fitLump(
   return fitted(readings, (absorbedW, filmWm2K) => lumpAt({ ...body, absorbedW, filmWm2K }, startC, timesS, offS))
 }
 
-/** The same on a part in cells, its first source scaled and its film changed; the readings are at its first probe. */
+type Source = Simulate['sources'][number]
+/** Whether a source is part of the same swept flame as another: a torch held beside it, as strong and as long. */
+export const isOneFlame = (source: Source, first: Source): boolean =>
+  source === first ||
+  (source.kind === 'torch' &&
+    first.kind === 'torch' &&
+    !source.pathMm &&
+    !first.pathMm &&
+    source.powerW === first.powerW &&
+    source.efficiencyPct === first.efficiencyPct &&
+    source.startS === first.startS &&
+    source.endS === first.endS)
+
+/**
+ * The same on a part in cells, its first source scaled, with what is one flame with it, and its film changed; the
+ * readings are at its first probe. The power is that of the whole flame.
+ */
 export function fitPart(input: Simulate, readings: readonly Reading[]): Fit {
   mustSpeak(readings)
   const part = cutPart(input)
   const timesS = readings.map(reading => reading.s)
+  const spots = input.sources.filter(source => isOneFlame(source, input.sources[0]!)).length
   return fitted(readings, (absorbedW, filmWm2K) => {
-    const sources = input.sources.map((source, n) =>
-      n === 0 && 'powerW' in source ? { ...source, powerW: Math.max(absorbedW, 1e-6), efficiencyPct: 100 } : source,
+    const sources = input.sources.map(source =>
+      'powerW' in source && isOneFlame(source, input.sources[0]!)
+        ? { ...source, powerW: Math.max(absorbedW / spots, 1e-6), efficiencyPct: 100 }
+        : source,
     )
     const setup = { ...setUp({ ...input, sources, losses: { ...input.losses, filmWm2K } }, part), timesS }
     return finish(march(setup)).probesC[0]!

@@ -6,7 +6,7 @@ import { alloyName } from '../metal/find-alloy'
 import { caution } from '../safety/cautions.table'
 import { conductivityWmK } from '../metal/conductivity'
 import { finish, march } from './field/march'
-import { fitLump, fitPart } from './fit-source'
+import { fitLump, fitPart, isOneFlame } from './fit-source'
 import { preheat, STILL_AIR } from './lumped'
 import { movingSource } from './moving-source'
 import { cutPart, setUp, simulated, simulationWorking } from './simulate'
@@ -234,8 +234,8 @@ export const heatFitSource = question({
             durationS: lastS,
             readings: 2,
             probes: [input.probe!],
-            sources: input.sources!.map((source, n) =>
-              n === 0 ? { ...source, endS: input.offS ?? source.endS } : source,
+            sources: input.sources!.map((source, _, all) =>
+              isOneFlame(source, all[0]!) ? { ...source, endS: input.offS ?? source.endS } : source,
             ),
             losses: {
               ...(input.losses ?? lossesSchema.parse({})),
