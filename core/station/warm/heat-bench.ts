@@ -45,7 +45,7 @@ export interface WarmDecided {
 
 /** Where Warm asks for no flame, a minute of it shows where heat goes in this part, s. */
 const LOOK_S = 60
-/** A flame is timed to so many seconds; one of less than a minute to a second, or it would be on by half as long again. */
+/** A flame is timed to so many seconds; one of less than a minute to a second: it would be on half as long again. */
 const CLOCK_S = 5
 const clockS = (onS: number) => (onS < LOOK_S ? Math.ceil(onS) : CLOCK_S * Math.ceil(onS / CLOCK_S))
 
