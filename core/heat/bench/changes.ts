@@ -3,6 +3,7 @@ import type { CutPart } from '../simulate'
 import { askedOf } from './asked'
 import { quickRun } from './quick'
 import { TORCHED, type HeatSetup } from './setup.schema'
+import { heldStill } from './swept'
 import type { Surroundings } from './to-simulate'
 import { heatVerdict, type HeatVerdict } from './verdict'
 
@@ -47,7 +48,7 @@ export const CHANGES = {
   held: {
     name: 'the torch held instead of moved',
     fits: setup => setup.heat.kind === 'walked' || setup.heat.kind === 'swept',
-    make: (setup, around) => ({ setup: { ...setup, heat: { ...setup.heat, kind: 'held' } }, around }),
+    make: (setup, around) => ({ setup: { ...setup, heat: heldStill(setup.heat) }, around }),
   },
 } as const satisfies Record<string, Change>
 export type ChangeId = keyof typeof CHANGES

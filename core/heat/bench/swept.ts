@@ -67,3 +67,11 @@ export function flameSpots({ kind, at, to, via }: Heat): Triple[] {
   const [from, end] = [known(at), known(to)]
   return kind === 'swept' && from.length && end.length ? spotsAlong([...from, ...via, ...end]) : from
 }
+
+/** The same heat held still: a flame that was swept, at the middle of its line. */
+export function heldStill(heat: Heat): Heat {
+  const spots = flameSpots(heat)
+  const middle = heat.kind === 'swept' ? spots[Math.floor(spots.length / 2)] : undefined
+  const at = middle ? { x: mm(middle[0]), y: mm(middle[1]), z: mm(middle[2]) } : heat.at
+  return { ...heat, kind: 'held', at }
+}

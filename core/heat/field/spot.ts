@@ -91,7 +91,7 @@ export function seenFrom(grid: Grid, face: Face, finer?: { grid: Grid; factor: n
   }
 }
 
-/** How far before the place it is pointed at a torch is held, mm: from a hand's breadth to less. Common practice. */
+/** A torch is held no further than this before the place it is pointed at, mm. Common practice, no source. */
 const STANDOFF_MM = 60
 
 /**

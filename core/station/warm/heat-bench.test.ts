@@ -2,10 +2,11 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { askedOf } from '../../heat/bench/asked'
 import { partKeeper, quickRun } from '../../heat/bench/quick'
-import { flameSpots, pointedAt } from '../../heat/bench/swept'
+import { flameSpots, heldStill, pointedAt } from '../../heat/bench/swept'
 import { toSimulate } from '../../heat/bench/to-simulate'
 import { heatVerdict } from '../../heat/bench/verdict'
 import { readFile } from '../../job/files'
+import { mm } from '../../quantity/stored'
 import { planJob } from '../plan-job'
 import { readySetup } from '../take-in/part-solid'
 import { firstSetup, surroundingsOf } from './heat-bench'
@@ -61,5 +62,8 @@ describe('the heat bench begins with what Warm decided', () => {
     expect(spots.length).toBeGreaterThan(1)
     for (const [n, [x]] of movedSpots.entries()) expect(x).toBeCloseTo(spots[n]![0] + 10, 6)
     expect(flameSpots({ ...heat, kind: 'oven' })).toEqual([])
+    // Held instead, it points at the middle of its line.
+    const held = heldStill(heat)
+    expect([held.kind, held.at.x.value]).toEqual(['held', mm(spots[Math.floor(spots.length / 2)]![0]).value])
   })
 })
