@@ -3,6 +3,7 @@ import { CHROMIUM, CHROMIUM_ARGS } from '../e2e/chromium'
 import { days } from './day'
 import { heat } from './heat'
 import { inThePage } from './page'
+import { phone } from './phone'
 import { photos } from './photo'
 import { solids } from './solid'
 import { compareRun, keepRun, line } from './rows'
@@ -95,6 +96,7 @@ function many(): void {
 /** What runs in the browser, each on the built application. */
 const BROWSER = {
   page: inThePage,
+  phone,
   turned: async (browser: Browser, address: string) => {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
     await turned(page, address, line)

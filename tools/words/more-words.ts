@@ -33,6 +33,7 @@ export const MORE_WORDS: readonly string[] = [
   'black pepper',
   'wets clean',
   'bright',
+  'dark',
   'grey',
   'black',
   'white',
