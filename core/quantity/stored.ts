@@ -10,6 +10,8 @@ export const mm = (value: number): Stored => ({
   typed: `${Math.round(value * 10) / 10} mm`,
   value: Math.round(value * 10) / 10,
 })
+/** A place that is known, as it is stored. */
+export const storedPlace = ([x, y, z]: readonly [number, number, number]) => ({ x: mm(x), y: mm(y), z: mm(z) })
 /** A place as three stored readings. */
 export const placeOf = (x: number, y: number, z0: number) =>
   z.object({ x: stored, y: stored, z: stored }).default({ x: mm(x), y: mm(y), z: mm(z0) })

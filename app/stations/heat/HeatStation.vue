@@ -4,7 +4,7 @@ import { PREHEAT_C } from '#core/arc/least-preheat'
 import { computed, ref, watch } from 'vue'
 import type { Face } from '#core/heat/field/setup'
 import { pointedAt } from '#core/heat/bench/swept'
-import { mm } from '#core/quantity/stored'
+import { storedPlace } from '#core/quantity/stored'
 import { firstSetup, heatSentences } from '#core/station/warm/heat-bench'
 import SentenceLine from '~/bench/SentenceLine.vue'
 import WorkingDrawer from '~/bench/WorkingDrawer.vue'
@@ -74,12 +74,11 @@ watch(
 
 function pick(which: number, at: [number, number, number], face: Face) {
   edited.value = which
-  const place = { x: mm(at[0]), y: mm(at[1]), z: mm(at[2]) }
   const base = ['warm', 'setups', which]
   if (aim.value === 'torch') store.edit([...base, 'heat'], pointedAt(setups.value[which]!.heat, at, face))
   else {
     const n = setups.value[which]!.places.findIndex(entry => entry.id === aim.value)
-    if (n >= 0) store.edit([...base, 'places', n, 'at'], place)
+    if (n >= 0) store.edit([...base, 'places', n, 'at'], storedPlace(at))
   }
 }
 const besides = () => {

@@ -1,7 +1,7 @@
 import type { Triple } from '../../solid/forms'
 import { FACE_AXIS, type Face } from '../../solid/stored/faces.table'
-import { pathLongMm, placeAlongMm } from '../../solid/stored/to-shape'
-import { mm, type Stored } from '../../quantity/stored'
+import { pathLongMm, pathOf, placeAlongMm } from '../../solid/stored/to-shape'
+import { mm, storedPlace, type Stored } from '../../quantity/stored'
 import { forEachCell, type Grid } from '../field/grid'
 import type { HeatSetup } from './setup.schema'
 
@@ -46,7 +46,7 @@ type Heat = HeatSetup['heat']
 /** Points a way of heating at another place; a line that is swept goes there as a whole. */
 export function pointedAt(heat: Heat, at: Triple, face: Face): Heat {
   const axes = ['x', 'y', 'z'] as const
-  const spot = { x: mm(at[0]), y: mm(at[1]), z: mm(at[2]) }
+  const spot = storedPlace(at)
   if (heat.kind !== 'swept') return { ...heat, at: spot, face }
   const by = axes.map((axis, n) => at[n]! - (heat.at[axis].value ?? at[n]!))
   const moved = (from: Stored, n: number) => (from.value === null ? from : mm(from.value + by[n]!))
@@ -61,8 +61,7 @@ export function pointedAt(heat: Heat, at: Triple, face: Face): Heat {
 
 /** Where a way of heating points, to be drawn: each spot of a sweep; none while a figure is not understood. */
 export function flameSpots({ kind, at, to, via }: Heat): Triple[] {
-  const known = ({ x, y, z }: Heat['at']): Triple[] =>
-    x.value === null || y.value === null || z.value === null ? [] : [[x.value, y.value, z.value]]
+  const known = (place: Heat['at']): Triple[] => pathOf({ at: place, path: [] }) ?? []
   if (kind === 'oven') return []
   const [from, end] = [known(at), known(to)]
   return kind === 'swept' && from.length && end.length ? spotsAlong([...from, ...via, ...end]) : from
@@ -72,6 +71,5 @@ export function flameSpots({ kind, at, to, via }: Heat): Triple[] {
 export function heldStill(heat: Heat): Heat {
   const spots = flameSpots(heat)
   const middle = heat.kind === 'swept' ? spots[Math.floor(spots.length / 2)] : undefined
-  const at = middle ? { x: mm(middle[0]), y: mm(middle[1]), z: mm(middle[2]) } : heat.at
-  return { ...heat, kind: 'held', at }
+  return { ...heat, kind: 'held', at: middle ? storedPlace(middle) : heat.at }
 }

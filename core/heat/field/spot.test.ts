@@ -24,8 +24,7 @@ function landed(grid: Grid, at: Place, seen: ReturnType<typeof seenFrom>) {
   const far = new Set<number>()
   for (let s = 0; s < grid.segments.length; s += 5) {
     const [slot, length, i] = grid.segments.subarray(s, s + 5) as unknown as [number, number, number]
-    for (let n = 0; n < length; n++)
-      if (grid.originMm[0] + (i + n) * grid.stepMm[0] > at[0] / 2 && at[0] > 10) far.add(slot + n)
+    for (let n = 0; n < length; n++) if (grid.originMm[0] + (i + n) * grid.stepMm[0] > at[0] / 2) far.add(slot + n)
   }
   let beyond = 0
   const all = spread(seen, at, 15, (slot, share) => {

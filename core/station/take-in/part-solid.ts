@@ -3,7 +3,7 @@ import type { Step } from '../../ask/question'
 import type { PlaceKind } from '../../heat/bench/places.table'
 import type { HeatSetup } from '../../heat/bench/setup.schema'
 import type { Job } from '../../job/job.schema'
-import { mm } from '../../quantity/stored'
+import { mm, storedPlace } from '../../quantity/stored'
 import { measured, type Measured } from '../../solid/measure'
 import type { MarkKind } from '../../solid/stored/marks.table'
 import { pieceSchema, type StoredMark, type StoredPiece, type StoredSolid } from '../../solid/stored/stored.schema'
@@ -107,10 +107,7 @@ const PAST_EDGE_MM = 1
 function inMetal(mark: StoredMark): StoredMark['at'] {
   const { at, acrossMm, face } = mark
   const line = mark.path.length ? pathOf(mark) : null
-  if (line) {
-    const [x, y, z] = placeAlongMm(line, pathLongMm(line) / 2)
-    return { x: mm(x), y: mm(y), z: mm(z) }
-  }
+  if (line) return storedPlace(placeAlongMm(line, pathLongMm(line) / 2))
   const across = acrossMm.value
   if (!across) return at
   const aside = mm(

@@ -7,8 +7,7 @@ import type { Surroundings } from '../../heat/bench/to-simulate'
 import type { PlaceKind } from '../../heat/bench/places.table'
 import type { Job, Kit } from '../../job/job.schema'
 import { showText } from '../../quantity/show'
-import { mm } from '../../quantity/stored'
-import type { Triple } from '../../solid/forms'
+import { mm, storedPlace } from '../../quantity/stored'
 import { airC } from '../../warm/air'
 import { spreadsToMm, type Torch } from '../../warm/torch-reach'
 import { figure, list, type Part, type Sentence } from '../parts'
@@ -55,14 +54,12 @@ function flameS({ warmth: { need, reaches, minutes }, zones: [zone] }: WarmDecid
   return need === 'none' || !onS ? LOOK_S : clockS(onS)
 }
 
-const spotOf = ([x, y, z]: Triple) => ({ x: mm(x), y: mm(y), z: mm(z) })
-
 /** The flame as Warm sweeps it along the first of its zones. */
 const sweptAlong = ({ path, face }: Pick<WarmZone, 'path' | 'face'>) => ({
   kind: 'swept' as const,
   face,
-  at: spotOf(path[0]!),
-  to: spotOf(path.at(-1)!),
+  at: storedPlace(path[0]!),
+  to: storedPlace(path.at(-1)!),
   via: path.slice(1, -1).map(place => [...place]),
 })
 
